@@ -1,0 +1,72 @@
+import { smoothMax, smoothMin, tube, type Distance, type Shape } from './shapes.ts';
+import type { Vec3 } from './vector.ts';
+
+type Operation = (d: number, x: number, y: number, z: number) => number;
+
+/**
+ * A body is an ordered list of operations on one distance; order matters. It is symmetric: x is folded by
+ * sqrt(x² + 1.6), which rounds the seam on the midline, so only the client's left half is modelled.
+ */
+export class Body {
+  private readonly operations: Operation[] = [];
+
+  /** Smooth union; `k` = blend radius in mm. */
+  add(k: number, shape: Shape): this {
+    const { distance, sphere } = shape;
+    this.operations.push((d, x, y, z) => {
+      if (sphere) {
+        const limit = d + k + sphere[3];
+        if (limit < 0 || squaredDistance(sphere, x, y, z) > limit * limit) return d;
+      }
+      return smoothMin(d, distance(x, y, z), k);
+    });
+    return this;
+  }
+
+  /** Smooth cut. */
+  cut(k: number, shape: Shape): this {
+    const { distance, sphere } = shape;
+    this.operations.push((d, x, y, z) => {
+      if (sphere) {
+        const limit = sphere[3] + k + Math.max(0, -d);
+        if (squaredDistance(sphere, x, y, z) > limit * limit) return d;
+      }
+      return smoothMax(d, -distance(x, y, z), k);
+    });
+    return this;
+  }
+
+  /** Soft relief of `amount` mm (positive raises, negative hollows) inside an ellipsoid. */
+  bump(amount: number, centre: readonly number[], radii: Vec3): this {
+    const [cx, cy, cz] = centre as [number, number, number];
+    this.operations.push((d, x, y, z) => {
+      const q = ((x - cx) / radii[0]) ** 2 + ((y - cy) / radii[1]) ** 2 + ((z - cz) / radii[2]) ** 2;
+      return q < 1 ? d - amount * (1 - q) ** 3 : d;
+    });
+    return this;
+  }
+
+  /** A furrow `depth` mm deep and `halfWidth` mm to each side of a curve. */
+  groove(depth: number, points: readonly (readonly number[])[], halfWidth: number): this {
+    const line = tube(points.map((p) => [...p.slice(0, 3), 0]), 5);
+    const sphere = line.sphere!;
+    this.operations.push((d, x, y, z) => {
+      const limit = sphere[3] + halfWidth;
+      if (squaredDistance(sphere, x, y, z) > limit * limit) return d;
+      const q = line.distance(x, y, z) / halfWidth;
+      return q < 1 ? d + depth * (1 - q * q) ** 2 : d;
+    });
+    return this;
+  }
+
+  /** Distance to the body as it is built so far. */
+  readonly distance: Distance = (x, y, z) => {
+    const folded = Math.sqrt(x * x + 1.6);
+    let d = 1e9;
+    for (const operation of this.operations) d = operation(d, folded, y, z);
+    return d;
+  };
+}
+
+const squaredDistance = (s: readonly [number, number, number, number], x: number, y: number, z: number): number =>
+  (x - s[0]) ** 2 + (y - s[1]) ** 2 + (z - s[2]) ** 2;

@@ -1,0 +1,102 @@
+/** A place or direction in millimetres: x = client's left, y = up, z = forward. Origin midway between the tragions. */
+export type Vec3 = readonly [number, number, number];
+/** A place on the drawing, in viewBox px. */
+export type Xy = readonly [number, number];
+
+export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+export const cross = (a: Vec3, b: Vec3): Vec3 => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0],
+];
+export const normalise = (a: Vec3): Vec3 => {
+  const length = Math.hypot(a[0], a[1], a[2]);
+  return [a[0] / length, a[1] / length, a[2] / length];
+};
+/** The same place on the other side of the body. */
+export const mirrored = (p: Vec3): Vec3 => [-p[0], p[1], p[2]];
+export const mix = (a: readonly number[], b: readonly number[], t: number): number[] =>
+  a.map((v, i) => v + ((b[i] ?? v) - v) * t);
+
+/**
+ * Catmull–Rom spline through `points` with `sub` samples per span; works in any number of dimensions
+ * (a tube's fourth coordinate is its radius). The end points are repeated as their own neighbours.
+ */
+export function catmullRom(points: readonly (readonly number[])[], sub: number): number[][] {
+  const out: number[][] = [];
+  const last = points.length - 1;
+  for (let i = 0; i < last; i++) {
+    const p0 = points[Math.max(0, i - 1)]!;
+    const p1 = points[i]!;
+    const p2 = points[i + 1]!;
+    const p3 = points[Math.min(last, i + 2)]!;
+    for (let j = 0; j < sub; j++) {
+      const t = j / sub;
+      const t2 = t * t;
+      const t3 = t2 * t;
+      out.push(
+        p1.map(
+          (v, k) =>
+            0.5 *
+            (2 * v +
+              (p2[k]! - p0[k]!) * t +
+              (2 * p0[k]! - 5 * v + 4 * p2[k]! - p3[k]!) * t2 +
+              (3 * v - p0[k]! - 3 * p2[k]! + p3[k]!) * t3),
+        ),
+      );
+    }
+  }
+  out.push([...points[last]!]);
+  return out;
+}
+
+/**
+ * Monotone cubic interpolation (Fritsch and Carlson 1980) of `values` over `keys`, baked into a table of
+ * 0.5 mm steps between -260 and 160 mm, constant outside its keys.
+ */
+export function monotoneTable(values: readonly number[], keys: readonly number[]): (y: number) => number {
+  const lo = -260;
+  const step = 0.5;
+  const size = Math.round((160 - lo) / step) + 1;
+  const order = keys.map((_, i) => i).sort((a, b) => keys[a]! - keys[b]!);
+  const X = order.map((i) => keys[i]!);
+  const Y = order.map((i) => values[i]!);
+  const n = X.length;
+  const slope = Array.from({ length: n - 1 }, (_, i) => (Y[i + 1]! - Y[i]!) / (X[i + 1]! - X[i]!));
+  const tangent = new Array<number>(n).fill(0);
+  tangent[0] = slope[0]!;
+  tangent[n - 1] = slope[n - 2]!;
+  for (let i = 1; i < n - 1; i++) {
+    const before = slope[i - 1]!;
+    const after = slope[i]!;
+    if (before * after <= 0) continue;
+    const w1 = 2 * (X[i + 1]! - X[i]!) + (X[i]! - X[i - 1]!);
+    const w2 = X[i + 1]! - X[i]! + 2 * (X[i]! - X[i - 1]!);
+    tangent[i] = (w1 + w2) / (w1 / before + w2 / after);
+  }
+  const baked = new Float64Array(size);
+  let span = 0;
+  for (let j = 0; j < size; j++) {
+    const x = lo + j * step;
+    if (x <= X[0]!) baked[j] = Y[0]!;
+    else if (x >= X[n - 1]!) baked[j] = Y[n - 1]!;
+    else {
+      while (x > X[span + 1]!) span++;
+      const h = X[span + 1]! - X[span]!;
+      const t = (x - X[span]!) / h;
+      const t2 = t * t;
+      const t3 = t2 * t;
+      baked[j] =
+        (2 * t3 - 3 * t2 + 1) * Y[span]! +
+        (t3 - 2 * t2 + t) * h * tangent[span]! +
+        (-2 * t3 + 3 * t2) * Y[span + 1]! +
+        (t3 - t2) * h * tangent[span + 1]!;
+    }
+  }
+  return (y) => {
+    const u = Math.min(Math.max((y - lo) / step, 0), size - 1.001);
+    const i = Math.floor(u);
+    const f = u - i;
+    return baked[i]! * (1 - f) + baked[i + 1]! * f;
+  };
+}

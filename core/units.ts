@@ -1,0 +1,40 @@
+/** Sides are always the client's. */
+export type Side = 'left' | 'right' | 'both' | 'midline';
+export type OneSide = 'left' | 'right';
+export const otherSide = (side: OneSide): OneSide => (side === 'left' ? 'right' : 'left');
+
+/** The five pressure words, lightest first. */
+export const PRESSURES = ['feather', 'light', 'medium', 'firm', 'deep'] as const;
+export type Pressure = (typeof PRESSURES)[number];
+
+/** 1 feather … 5 deep. */
+export const pressureRank = (pressure: Pressure): number => PRESSURES.indexOf(pressure) + 1;
+export const lighterOf = (a: Pressure, b: Pressure): Pressure => (pressureRank(a) <= pressureRank(b) ? a : b);
+export const oneLighter = (pressure: Pressure): Pressure => PRESSURES[Math.max(0, pressureRank(pressure) - 2)]!;
+export const oneFirmer = (pressure: Pressure): Pressure => PRESSURES[Math.min(PRESSURES.length - 1, pressureRank(pressure))]!;
+
+/**
+ * Contact pressure in kPa for each word: nominal value and range. `light` is the taught pressure of manual lymph
+ * drainage, 30–45 mmHg = 4.0–6.0 kPa; `medium` and `firm` lie near the published palpation forces of 0.5 and 1.0 kgf
+ * on 1 cm² (DC/TMD, Schiffman et al. 2014); `feather` and `deep` are our choice.
+ */
+export const PRESSURE_KPA: Record<Pressure, { nominal: number; least: number; most: number }> = {
+  feather: { nominal: 1, least: 0.5, most: 3 },
+  light: { nominal: 5, least: 4, most: 15 },
+  medium: { nominal: 50, least: 15, most: 70 },
+  firm: { nominal: 100, least: 70, most: 120 },
+  deep: { nominal: 150, least: 120, most: 200 },
+};
+
+/** Round half away from zero to `digits` decimals: 1.005 → 1.01, −2.5 → −3. */
+export function roundHalfAway(value: number, digits = 0): number {
+  const scaled = Number(`${Math.abs(value)}e${digits}`);
+  const rounded = Number(`${Math.round(scaled)}e-${digits}`);
+  return value < 0 ? -rounded : rounded;
+}
+
+/** m:ss from seconds, rounded half up to the second: 1118 → "18:38". */
+export function clock(seconds: number): string {
+  const whole = Math.round(seconds);
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+}
