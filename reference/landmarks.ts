@@ -1,4 +1,4 @@
-import { above, back, fixed, front, side, type Anchor } from './anchors.ts';
+import { above, back, fixed, front, side, type Anchor } from '../core/terrain/anchors.ts';
 
 /**
  * Landmarks of the standard head under their usual anthropometric names. Positions: a drawing of one average adult

@@ -1,5 +1,5 @@
-import { back, front, side, type Anchor } from './anchors.ts';
-import type { Region } from './regions.ts';
+import { back, front, side, type Anchor, type MuscleFan } from '../core/terrain/anchors.ts';
+import type { Region } from '../core/atlas/regions.ts';
 
 /**
  * Muscles of this slice: standard anatomy for names and fibre courses (sure), places on the drawing from memory.
@@ -13,16 +13,6 @@ export interface Muscle {
   belly: Anchor;
   find: string;
   fan?: MuscleFan;
-}
-
-export interface MuscleFan {
-  from: 'side' | 'front' | 'back';
-  /** [y, z] from the side, [x, y] from front or back. */
-  origin: readonly (readonly [number, number])[];
-  insertion: readonly (readonly [number, number])[];
-  fibres: number;
-  /** Fibres that turn round the ear on their way, as in the rear temporalis. */
-  bend?: 'over-ear';
 }
 
 export const MUSCLES: readonly Muscle[] = [

@@ -1,5 +1,5 @@
-import { back, front, side, type Anchor } from './anchors.ts';
-import { REGION_NAMES, type Region } from './regions.ts';
+import { back, front, side, type Anchor } from '../core/terrain/anchors.ts';
+import { REGION_NAMES, type Region } from '../core/atlas/regions.ts';
 
 /** A lymph node group that drainage strokes start from or run to; order and names are standard anatomy (sure). */
 export interface LymphNode {

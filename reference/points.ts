@@ -1,6 +1,6 @@
-import { back, front, side, type Anchor } from './anchors.ts';
+import { back, front, side, type Anchor } from '../core/terrain/anchors.ts';
 import type { Mark } from './marks.ts';
-import type { Region } from './regions.ts';
+import type { Region } from '../core/atlas/regions.ts';
 
 /**
  * Acupressure points of this slice, under their WHO standard codes (WHO Standard Acupuncture Point Locations, 2008;

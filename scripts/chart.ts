@@ -4,6 +4,7 @@
  * this runs only when the head, its drawing rules or the tables of places change.
  */
 import { mkdirSync, writeFileSync } from 'node:fs';
+import type { Anchor } from '../core/terrain/anchors.ts';
 import { dropper } from '../core/terrain/drop.ts';
 import { earOutline } from '../core/terrain/ear.ts';
 import { featureCurves } from '../core/terrain/features.ts';
@@ -14,7 +15,6 @@ import { terrainSvg } from '../core/terrain/svg.ts';
 import { traceDepth, type DepthMap } from '../core/terrain/trace.ts';
 import { mirrored, type Vec3 } from '../core/terrain/vector.ts';
 import { CAMERAS, HEAD_VIEWS, project, type HeadView } from '../core/terrain/views.ts';
-import type { Anchor } from '../reference/anchors.ts';
 import { LANDMARKS } from '../reference/landmarks.ts';
 import { MUSCLES } from '../reference/muscles.ts';
 import { KEEP_OFF, LYMPH_NODES, REGION_PATCHES } from '../reference/other-places.ts';

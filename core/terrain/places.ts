@@ -1,5 +1,4 @@
-import type { Anchor } from '../../reference/anchors.ts';
-import type { MuscleFan } from '../../reference/muscles.ts';
+import type { Anchor, MuscleFan } from './anchors.ts';
 import type { Dropper } from './drop.ts';
 import type { Head } from './head.ts';
 import { curvePath, simplify } from './path.ts';

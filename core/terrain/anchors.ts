@@ -1,4 +1,4 @@
-import type { ZoneName } from '../core/terrain/proportions.ts';
+import type { ZoneName } from './proportions.ts';
 
 /**
  * Where a place sits on the reference head, in mm: x = client's left, y = up, z = forward, origin midway between
@@ -16,3 +16,13 @@ export const back = (zone: ZoneName, x: number, y: number): Anchor => ({ from: '
 export const side = (zone: ZoneName, y: number, z: number): Anchor => ({ from: 'side', zone, y, z });
 export const above = (zone: ZoneName, x: number, z: number): Anchor => ({ from: 'above', zone, x, z });
 export const fixed = (zone: ZoneName, x: number, y: number, z: number): Anchor => ({ from: 'fixed', zone, x, y, z });
+
+/** Fibres between two curves: [y, z] when dropped from the side, [x, y] from front or back. */
+export interface MuscleFan {
+  from: 'side' | 'front' | 'back';
+  origin: readonly (readonly [number, number])[];
+  insertion: readonly (readonly [number, number])[];
+  fibres: number;
+  /** Fibres that turn round the ear on their way, as in the rear temporalis. */
+  bend?: 'over-ear';
+}

@@ -1,0 +1,82 @@
+/**
+ * Trend of one series. Formulas: Theil 1950; Sen, J Am Stat Assoc 1968;63:1379–1389; Mann 1945; Kendall. Ratings on
+ * neighbouring days depend on each other, so p-values are too small: they are descriptive.
+ */
+export interface Trend {
+  /** Median of the slopes of all pairs, units per day. */
+  slopePerDay: number;
+  low: number;
+  high: number;
+  intercept: number;
+  s: number;
+  variance: number;
+  z: number;
+  p: number;
+}
+
+const Z95 = 1.959963984540054;
+
+const median = (sorted: readonly number[]): number => {
+  const m = sorted.length >> 1;
+  return sorted.length % 2 ? sorted[m]! : (sorted[m - 1]! + sorted[m]!) / 2;
+};
+const ascending = (values: readonly number[]) => [...values].sort((a, b) => a - b);
+
+/** Standard normal distribution function, by the error function in Abramowitz and Stegun's continued form (|ε| < 1e-12). */
+export function normalCdf(x: number): number {
+  const t = Math.abs(x) / Math.SQRT2;
+  let tail: number;
+  if (t < 3) {
+    let term = t;
+    let sum = t;
+    for (let n = 1; n < 200 && Math.abs(term) > 1e-17; n++) {
+      term *= (-t * t * (2 * n - 1)) / (n * (2 * n + 1));
+      sum += term;
+    }
+    tail = 0.5 - sum / Math.sqrt(Math.PI);
+  } else {
+    let fraction = 0;
+    for (let n = 60; n > 0; n--) fraction = n / 2 / (t + fraction);
+    tail = Math.exp(-t * t) / (2 * Math.sqrt(Math.PI) * (t + fraction));
+  }
+  return x < 0 ? tail : 1 - tail;
+}
+
+/** Half to even, as the interval below expects. */
+const roundHalfEven = (v: number): number => {
+  const floor = Math.floor(v);
+  const rest = v - floor;
+  return rest < 0.5 ? floor : rest > 0.5 ? floor + 1 : floor % 2 === 0 ? floor : floor + 1;
+};
+
+/** Mann–Kendall count with its variance (ties corrected) and two-sided normal p. Values in order of time. */
+export function mannKendall(values: readonly number[]): Pick<Trend, 's' | 'variance' | 'z' | 'p'> {
+  const n = values.length;
+  let s = 0;
+  for (let i = 0; i < n; i++) for (let j = i + 1; j < n; j++) s += Math.sign(values[j]! - values[i]!);
+  const groups = new Map<number, number>();
+  for (const v of values) groups.set(v, (groups.get(v) ?? 0) + 1);
+  const ties = [...groups.values()].reduce((sum, t) => sum + t * (t - 1) * (2 * t + 5), 0);
+  const variance = (n * (n - 1) * (2 * n + 5) - ties) / 18;
+  const z = variance === 0 || s === 0 ? 0 : (s - Math.sign(s)) / Math.sqrt(variance);
+  return { s, variance, z, p: 2 * (1 - normalCdf(Math.abs(z))) };
+}
+
+/**
+ * Theil–Sen slope with a 95 % interval taken from the ordered slopes (the variant without interpolation) and
+ * Mann–Kendall on the same series. Times in days, not decreasing; pairs at the same time give no slope.
+ * Null when there is no pair.
+ */
+export function trend(days: readonly number[], values: readonly number[], zForInterval = Z95): Trend | null {
+  const slopes: number[] = [];
+  for (let i = 0; i < days.length; i++) for (let j = i + 1; j < days.length; j++) if (days[j]! > days[i]!) slopes.push((values[j]! - values[i]!) / (days[j]! - days[i]!));
+  if (!slopes.length) return null;
+  slopes.sort((a, b) => a - b);
+  const mk = mannKendall(values);
+  const n = slopes.length;
+  const c = zForInterval * Math.sqrt(mk.variance);
+  const low = Math.max(roundHalfEven((n - c) / 2) - 1, 0);
+  const high = Math.min(roundHalfEven((n + c) / 2), n - 1);
+  const slopePerDay = median(slopes);
+  return { slopePerDay, low: slopes[low]!, high: slopes[high]!, intercept: median(ascending(values)) - slopePerDay * median(ascending(days)), ...mk };
+}

@@ -1,0 +1,58 @@
+import { pressureRank } from '../units.ts';
+import { WORKING, type Cue } from './cues.ts';
+import type { Routine } from './model.ts';
+import { PHASE_NAMES, type Catalogue, type Phase } from './technique.ts';
+
+/** A block of the ribbon: from when to when, and how far it rises above (right) and below (left) the centre line, 0–5. */
+export interface RibbonBlock {
+  stepId: string;
+  stepIndex: number;
+  startSeconds: number;
+  endSeconds: number;
+  right: number;
+  left: number;
+  kind: 'pressure' | 'midline' | 'breath' | 'plain';
+  cycles: number;
+}
+export interface RibbonPhase {
+  phase: Phase;
+  name: string;
+  startSeconds: number;
+  endSeconds: number;
+}
+export interface RibbonData {
+  blocks: RibbonBlock[];
+  phases: RibbonPhase[];
+  totalSeconds: number;
+}
+
+/** The routine as one band, read off the cue list. Blocks of one step and side that touch are joined. */
+export function ribbonOf(routine: Pick<Routine, 'steps'>, cues: readonly Cue[], catalogue: Catalogue): RibbonData {
+  const blocks: RibbonBlock[] = [];
+  const phases: RibbonPhase[] = [];
+  for (const cue of cues) {
+    const phase = catalogue.techniques.get(routine.steps[cue.stepIndex]!.technique)?.phase ?? 'release';
+    const startSeconds = cue.startMs / 1000;
+    const endSeconds = cue.endMs / 1000;
+    const lastPhase = phases[phases.length - 1];
+    if (lastPhase?.phase === phase) lastPhase.endSeconds = endSeconds;
+    else if (cue.kind !== 'done') phases.push({ phase, name: PHASE_NAMES[phase], startSeconds, endSeconds });
+    if (!WORKING.has(cue.kind)) continue;
+    const rank = cue.pressure ? pressureRank(cue.pressure) : 0;
+    const block: RibbonBlock = {
+      stepId: cue.stepId,
+      stepIndex: cue.stepIndex,
+      startSeconds,
+      endSeconds,
+      right: cue.side === 'right' || cue.side === 'both' || cue.side === 'midline' ? rank : 0,
+      left: cue.side === 'left' || cue.side === 'both' || cue.side === 'midline' ? rank : 0,
+      kind: cue.breath ? 'breath' : rank === 0 ? 'plain' : cue.side === 'midline' ? 'midline' : 'pressure',
+      cycles: cue.breath?.cycles ?? 0,
+    };
+    const before = blocks[blocks.length - 1];
+    const joins = before && before.stepId === block.stepId && before.right === block.right && before.left === block.left && before.kind === block.kind && block.startSeconds - before.endSeconds < 3;
+    if (joins) before.endSeconds = block.endSeconds;
+    else blocks.push(block);
+  }
+  return { blocks, phases, totalSeconds: (cues[cues.length - 1]?.endMs ?? 0) / 1000 };
+}

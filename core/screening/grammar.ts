@@ -1,0 +1,43 @@
+import { InputError } from '../errors.ts';
+
+/**
+ * What a caution applies to. Clauses separated by `;` (any one is enough); inside a clause terms joined by `+` (all
+ * must hold); a term is `kind:value|value` (any of). `technique:any` is the whole visit.
+ * Example: `region:forehead|brow+technique:gua-sha;point:GB14`.
+ */
+const KINDS = ['technique', 'pressure', 'tool', 'position', 'region', 'point', 'muscle'] as const;
+export type TermKind = (typeof KINDS)[number];
+export interface Term {
+  kind: TermKind;
+  values: readonly string[];
+}
+export type Clause = readonly Term[];
+
+/** @throws InputError naming the clause that cannot be read. */
+export function parseAppliesTo(text: string): Clause[] {
+  return text.split(';').map((clause) =>
+    clause.split('+').map((term) => {
+      const [kind, list, ...rest] = term.split(':');
+      if (!KINDS.includes(kind as TermKind) || !list || rest.length) throw new InputError('appliesTo', `cannot read "${term}" in "${clause}"`);
+      return { kind: kind as TermKind, values: list.split('|') };
+    }),
+  );
+}
+
+/** What is known about one step when it is held against cautions. */
+export interface StepFacts {
+  technique: ReadonlySet<string>;
+  pressure: ReadonlySet<string>;
+  tool: ReadonlySet<string>;
+  position: ReadonlySet<string>;
+  region: ReadonlySet<string>;
+  point: ReadonlySet<string>;
+  muscle: ReadonlySet<string>;
+}
+
+export const termHolds = (term: Term, facts: StepFacts): boolean =>
+  (term.kind === 'technique' && term.values.includes('any')) || term.values.some((v) => facts[term.kind].has(v));
+
+export const clauseHolds = (clause: Clause, facts: StepFacts): boolean => clause.every((term) => termHolds(term, facts));
+
+export const isWholeVisit = (clause: Clause): boolean => clause.length === 1 && clause[0]!.kind === 'technique' && clause[0]!.values.includes('any');

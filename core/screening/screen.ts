@@ -1,0 +1,142 @@
+import type { Step } from '../routine/model.ts';
+import type { Catalogue } from '../routine/technique.ts';
+import { PRESSURES, pressureRank, type Pressure } from '../units.ts';
+import { factsOf } from './facts.ts';
+import { clauseHolds, isWholeVisit, parseAppliesTo, type Clause, type StepFacts } from './grammar.ts';
+
+export const SEVERITIES = ['refer-out', 'avoid', 'adapt', 'note'] as const;
+export type Severity = (typeof SEVERITIES)[number];
+
+/** A caution as data. Wording is the product's own; nothing here diagnoses. */
+export interface Caution {
+  key: string;
+  title: string;
+  group: 'red-flag' | 'today' | 'standing' | 'everyone';
+  /** Asked aloud; null for rules that concern everyone. */
+  question: string | null;
+  severity: Severity;
+  appliesTo: string;
+  /** What to do instead, one or two sentences. */
+  advice: string;
+  /** Who to see; empty when nobody needs to be seen. */
+  seeWho: string;
+  source: string;
+}
+
+export type Answer = 'yes' | 'no';
+export type Answers = Readonly<Record<string, Answer>>;
+
+/** What one caution takes away. */
+export interface Limit {
+  caution: Caution;
+  clause: Clause;
+  effect: 'ban' | 'warn' | 'note';
+}
+
+export interface Screening {
+  hits: Record<Severity, Caution[]>;
+  limits: Limit[];
+  /** The most pressure anywhere for this client; null when not capped. */
+  pressureCap: Pressure | null;
+  /** Red flags: the visit does not go on. */
+  mustStop: boolean;
+  /** Everything is off today, but nobody needs to be seen at once. */
+  postpone: boolean;
+  unanswered: string[];
+}
+
+/**
+ * Hold an answer sheet against all cautions. Rules for everyone always count; a question counts once it is answered
+ * yes. Adding a yes only ever adds limits.
+ */
+export function screen(cautions: readonly Caution[], answers: Answers, pressureCap: Pressure | null = null): Screening {
+  const hits: Screening['hits'] = { 'refer-out': [], avoid: [], adapt: [], note: [] };
+  const limits: Limit[] = [];
+  const unanswered: string[] = [];
+  for (const caution of cautions) {
+    if (caution.question !== null) {
+      const answer = answers[caution.key];
+      if (answer === undefined) unanswered.push(caution.key);
+      if (answer !== 'yes') continue;
+    }
+    hits[caution.severity].push(caution);
+    for (const clause of clausesOf(caution)) limits.push({ caution, clause, effect: effectOf(caution.severity, clause) });
+  }
+  return {
+    hits,
+    limits,
+    pressureCap,
+    mustStop: hits['refer-out'].length > 0,
+    postpone: hits.avoid.some((c) => clausesOf(c).some(isWholeVisit)),
+    unanswered,
+  };
+}
+
+const parsed = new Map<string, Clause[]>();
+function clausesOf(caution: Caution): Clause[] {
+  let clauses = parsed.get(caution.appliesTo);
+  if (!clauses) parsed.set(caution.appliesTo, (clauses = parseAppliesTo(caution.appliesTo)));
+  return clauses;
+}
+
+/**
+ * refer-out and avoid ban what they apply to. adapt bans only what is too hard (a clause with a pressure) and warns
+ * otherwise; adapt and note for the whole visit are advice.
+ */
+function effectOf(severity: Severity, clause: Clause): Limit['effect'] {
+  if (severity === 'refer-out' || severity === 'avoid') return 'ban';
+  if (severity === 'note') return clause.some((t) => t.kind === 'pressure') ? 'warn' : 'note';
+  if (isWholeVisit(clause)) return 'note';
+  return clause.some((t) => t.kind === 'pressure') ? 'ban' : 'warn';
+}
+
+/** A limit that a step runs into, and the most pressure at which it would not (null: no pressure frees it). */
+export interface Breach {
+  limit: Limit | null;
+  effect: Limit['effect'];
+  reason: string;
+  lowerTo: Pressure | null;
+}
+
+/** Every limit that a step runs into. */
+export function breachesOf(step: Step, screening: Screening, catalogue: Catalogue): Breach[] {
+  const facts = factsOf(step, catalogue);
+  const out: Breach[] = [];
+  for (const limit of screening.limits) {
+    if (!clauseHolds(limit.clause, facts)) continue;
+    out.push({ limit, effect: limit.effect, reason: `${limit.caution.title}: ${limit.caution.advice}`, lowerTo: freeingPressure(limit.clause, facts, step) });
+  }
+  if (screening.pressureCap && step.pressure && pressureRank(step.pressure) > pressureRank(screening.pressureCap))
+    out.push({ limit: null, effect: 'ban', reason: `This client is worked at ${screening.pressureCap} at most.`, lowerTo: screening.pressureCap });
+  return out;
+}
+
+/** True when no pressure and no change of the step's dose would make it allowed. */
+export const isBannedOutright = (step: Step, screening: Screening, catalogue: Catalogue): boolean =>
+  breachesOf(step, screening, catalogue).some((b) => b.effect === 'ban' && b.lowerTo === null);
+
+function freeingPressure(clause: Clause, facts: StepFacts, step: Step): Pressure | null {
+  const named = clause.find((t) => t.kind === 'pressure');
+  if (!named || !step.pressure) {
+    // Firm and deep work counts as strong stimulation: lighter work of the same kind is free of that word.
+    const strong = clause.find((t) => t.kind === 'technique' && t.values.includes('strong-stimulation') && t.values.filter((v) => facts.technique.has(v)).length === 1 && facts.technique.has('strong-stimulation'));
+    return strong && step.pressure ? 'medium' : null;
+  }
+  const free = PRESSURES.filter((p) => !named.values.includes(p) && pressureRank(p) < pressureRank(step.pressure!));
+  return free[free.length - 1] ?? null;
+}
+
+/** In short words what a caution takes away, for the list beside each answer. */
+export function takesAway(caution: Caution, names: { region: (id: string) => string; muscle: (id: string) => string }): string {
+  if (caution.severity === 'refer-out') return 'the whole visit';
+  const parts = clausesOf(caution).map((clause) => {
+    if (isWholeVisit(clause)) return caution.severity === 'avoid' ? 'the whole visit' : 'nothing; work with care';
+    const pressure = clause.find((t) => t.kind === 'pressure');
+    const rest = clause
+      .filter((t) => t.kind !== 'pressure')
+      .map((t) => t.values.map((v) => (t.kind === 'region' ? names.region(v) : t.kind === 'muscle' ? names.muscle(v) : v.replaceAll('-', ' '))).join(', '));
+    const where = rest.join(' with ');
+    return pressure ? `${where ? `${where}: ` : ''}${pressure.values.join(' and ')} pressure` : where;
+  });
+  return [...new Set(parts)].join('; ');
+}

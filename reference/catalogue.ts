@@ -1,0 +1,26 @@
+import { REGION_NAMES, REGIONS, type Region } from '../core/atlas/regions.ts';
+import type { PlaceRef } from '../core/routine/model.ts';
+import type { Catalogue, Technique } from '../core/routine/technique.ts';
+import { LANDMARKS } from './landmarks.ts';
+import { MUSCLES } from './muscles.ts';
+import { KEEP_OFF, LYMPH_NODES } from './other-places.ts';
+import { POINTS } from './points.ts';
+import { FRAME_TECHNIQUES } from './techniques/frame.ts';
+import { WORK_TECHNIQUES } from './techniques/work.ts';
+
+export const TECHNIQUES: readonly Technique[] = [...FRAME_TECHNIQUES, ...WORK_TECHNIQUES];
+
+const known = new Map<string, { name: string; region: Region | null }>();
+for (const p of POINTS) known.set(`point:${p.id}`, { name: `${p.id} ${p.name}`, region: p.region });
+for (const m of MUSCLES) known.set(`muscle:${m.id}`, { name: m.name, region: m.region });
+for (const n of LYMPH_NODES) known.set(`node:${n.id}`, { name: n.name, region: n.region });
+for (const k of KEEP_OFF) known.set(`keep-off:${k.id}`, { name: k.name, region: k.region });
+for (const l of LANDMARKS) known.set(`landmark:${l.id}`, { name: l.name, region: null });
+for (const id of REGIONS) known.set(`region:${id}`, { name: REGION_NAMES[id], region: id });
+
+/** Techniques and places, as the core wants them. */
+export const CATALOGUE: Catalogue = {
+  techniques: new Map(TECHNIQUES.map((t) => [t.id, t])),
+  regionOf: (place: PlaceRef) => known.get(`${place.kind}:${place.id}`)?.region ?? null,
+  placeName: (place: PlaceRef) => known.get(`${place.kind}:${place.id}`)?.name ?? null,
+};
