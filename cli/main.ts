@@ -1,0 +1,108 @@
+/**
+ * The core from the command line: JSON in and out. `npm run -s core -- <verb> …`. Errors go to stderr as one line
+ * with the field; exit code 1 for bad input, 2 for bad usage.
+ */
+import { readFileSync } from 'node:fs';
+import Papa from 'papaparse';
+import { InputError } from '../core/errors.ts';
+import { nrsChange, nrsScore } from '../core/measures/nrs.ts';
+import { openingFromFingers, openingFromRuler } from '../core/measures/opening.ts';
+import { courseReason, courseTitle, judgeCourse, type CoursePoint } from '../core/relief/judgement.ts';
+import { checkRoutine } from '../core/routine/check.ts';
+import { expandRoutine } from '../core/routine/cues.ts';
+import { parseRoutine } from '../core/routine/schema.ts';
+import { totalsOf } from '../core/routine/timing.ts';
+import { screen, type Answers } from '../core/screening/screen.ts';
+import { CATALOGUE } from '../reference/catalogue.ts';
+import { CAUTIONS } from '../reference/cautions.ts';
+
+const USAGE = `usage: core plan <routine.json>
+       core check <routine.json> [--screening answers.json]
+       core relief <readings.csv>
+       core score nrs <answers.json>
+       core score opening <answers.json>`;
+
+class UsageError extends Error {}
+
+function readJson(path: string | undefined): Record<string, unknown> {
+  if (!path) throw new UsageError('a file is missing');
+  let text: string;
+  try {
+    text = readFileSync(path, 'utf8');
+  } catch {
+    throw new InputError('file', `cannot read ${path}`);
+  }
+  try {
+    const value: unknown = JSON.parse(text);
+    if (value && typeof value === 'object' && !Array.isArray(value)) return value as Record<string, unknown>;
+  } catch (error) {
+    throw new InputError('file', `${path} is not JSON: ${(error as Error).message}`);
+  }
+  throw new InputError('file', `${path} must hold one object`);
+}
+
+/** Columns: complaint, at (ISO 8601), value (0–10), source (studio or home). */
+function relief(path: string | undefined): unknown {
+  if (!path) throw new UsageError('a file is missing');
+  const { data, errors } = Papa.parse<Record<string, string>>(readFileSync(path, 'utf8').trim(), { header: true });
+  if (errors[0]) throw new InputError(`line ${(errors[0].row ?? 0) + 2}`, errors[0].message);
+  const courses = new Map<string, { at: number; value: number; source: CoursePoint['source'] }[]>();
+  data.forEach((row, i) => {
+    const line = `line ${i + 2}`;
+    const at = Date.parse(row.at ?? '');
+    if (Number.isNaN(at)) throw new InputError(`${line}.at`, 'an ISO 8601 date is accepted');
+    if (!row.complaint) throw new InputError(`${line}.complaint`, 'is missing');
+    if (row.source !== 'studio' && row.source !== 'home') throw new InputError(`${line}.source`, 'studio or home is accepted');
+    const value = nrsScore(row.value === '' ? undefined : Number(row.value), `${line}.value`);
+    courses.set(row.complaint, [...(courses.get(row.complaint) ?? []), { at, value, source: row.source }]);
+  });
+  return [...courses].map(([complaint, readings]) => {
+    readings.sort((a, b) => a.at - b.at);
+    const points = readings.map((r) => ({ day: (r.at - readings[0]!.at) / 86_400_000, value: r.value, source: r.source }));
+    const judgement = judgeCourse(points);
+    return { complaint, title: courseTitle(complaint, judgement), reason: courseReason(judgement), ...judgement };
+  });
+}
+
+function score(measure: string | undefined, path: string | undefined): unknown {
+  const answers = readJson(path);
+  if (measure === 'nrs') return nrsChange(nrsScore(answers.baseline, 'baseline'), nrsScore(answers.followUp, 'followUp'));
+  if (measure === 'opening')
+    return 'fits' in answers ? openingFromFingers(answers.widthsMm as number[], answers.fits as number) : openingFromRuler(answers.distanceMm as number, (answers.overlapMm as number | undefined) ?? 0);
+  throw new UsageError(`unknown measure "${measure ?? ''}"; nrs and opening are known`);
+}
+
+export function run([verb, ...args]: readonly string[]): unknown {
+  switch (verb) {
+    case 'plan': {
+      const routine = parseRoutine(readJson(args[0]));
+      const cues = expandRoutine(routine);
+      return { totals: totalsOf(routine.steps, cues), cues };
+    }
+    case 'check': {
+      const routine = parseRoutine(readJson(args[0]));
+      const at = args.indexOf('--screening');
+      const screening = at < 0 ? null : screen(CAUTIONS, readJson(args[at + 1]) as Answers);
+      return checkRoutine(routine, CATALOGUE, screening);
+    }
+    case 'relief':
+      return relief(args[0]);
+    case 'score':
+      return score(args[0], args[1]);
+    default:
+      throw new UsageError(verb ? `unknown verb "${verb}"` : 'a verb is missing');
+  }
+}
+
+if (process.argv[1]?.endsWith('main.ts'))
+  try {
+    console.log(JSON.stringify(run(process.argv.slice(2)), null, 2));
+  } catch (error) {
+    if (error instanceof UsageError) {
+      console.error(`${error.message}\n${USAGE}`);
+      process.exitCode = 2;
+    } else if (error instanceof InputError) {
+      console.error(error.message);
+      process.exitCode = 1;
+    } else throw error;
+  }

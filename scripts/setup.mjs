@@ -1,0 +1,23 @@
+/**
+ * The door to every command: makes sure that npm packages are installed and match the lock file, then runs
+ * scripts/<command>.ts. Plain JavaScript without packages, because on a fresh machine there are none yet.
+ */
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const root = dirname(dirname(fileURLToPath(import.meta.url)));
+const [command, ...rest] = process.argv.slice(2);
+const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+const stamp = join(root, 'node_modules', '.velvet-lock');
+
+if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== lock) {
+  console.log('Installing npm packages (about a minute) …');
+  const { status } = spawnSync('npm', ['ci', '--no-progress'], { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] });
+  if (status !== 0) process.exit(status ?? 1);
+  writeFileSync(stamp, lock);
+}
+const { status, signal } = spawnSync(process.execPath, ['--import', 'tsx', join(root, 'scripts', `${command}.ts`), ...rest], { cwd: root, stdio: 'inherit' });
+process.exit(signal ? 130 : (status ?? 1));
