@@ -54,6 +54,7 @@ export const CAUTIONS: readonly Caution[] = [
   ]),
   ...rows('standing', 'adapt', [
     ['anticoagulant', 'Blood thinners or easy bruising', 'Blood thinners, or bruise easily?', 'pressure:firm|deep;technique:gua-sha|cupping;tool:probe', 'Light to medium, no scraping, no pinching hard.', '', PRACTICE],
+    ['neck-strain', 'Old neck strain', 'A neck strain in the past year that still shows?', 'region:neck-back|neck-side|shoulder+pressure:firm|deep;technique:neck-rotation|neck-traction', 'Slow, light to medium on the neck; no end range.', '', PRACTICE],
     ['jaw-lock', 'Jaw that locks or clicks painfully', 'Does the jaw lock, slip out or hurt sharply on opening?', 'region:jaw+pressure:firm|deep;technique:jaw-mobilisation|intraoral', 'Muscles only, inside the comfortable range.', 'A dentist if it sticks.', 'DC/TMD 2014; common practice'],
     ['dizziness', 'Dizziness or fainting', 'Dizzy, faint or unsteady on moving the head?', 'technique:neck-rotation|neck-traction;region:neck-back+pressure:firm|deep', 'Head neutral, slow changes; stop if it grows.', 'A doctor if it is new.', 'IFOMPT Cervical Framework 2020'],
     ['hypertension', 'High blood pressure', 'High blood pressure that is not well controlled?', 'pressure:firm|deep', 'Head raised, light strokes, slow rise at the end.', 'A doctor for review.', 'NICE NG136'],

@@ -2,7 +2,7 @@
  * The door to every command: makes sure that npm packages are installed and match the lock file, then runs
  * scripts/<command>.ts. Plain JavaScript without packages, because on a fresh machine there are none yet.
  */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -19,5 +19,8 @@ if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== lock) {
   if (status !== 0) process.exit(status ?? 1);
   writeFileSync(stamp, lock);
 }
-const { status, signal } = spawnSync(process.execPath, ['--import', 'tsx', join(root, 'scripts', `${command}.ts`), ...rest], { cwd: root, stdio: 'inherit' });
-process.exit(signal ? 130 : (status ?? 1));
+const child = spawn(process.execPath, ['--import', 'tsx', join(root, 'scripts', `${command}.ts`), ...rest], { cwd: root, stdio: 'inherit' });
+// Ctrl-C reaches the child by itself; the door stays open until the child has closed everything behind it.
+process.on('SIGINT', () => {});
+process.on('SIGTERM', () => child.kill('SIGTERM'));
+child.on('exit', (code, signal) => process.exit(signal ? 130 : (code ?? 1)));

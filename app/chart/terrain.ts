@@ -1,0 +1,29 @@
+import { useEffect, useState } from 'react';
+import type { View } from './places';
+import back from './terrain/back.svg?url';
+import front from './terrain/front.svg?url';
+import left from './terrain/left.svg?url';
+import right from './terrain/right.svg?url';
+
+export const TERRAIN_URLS: Record<View, string> = { front, right, left, back };
+const loaded = new Map<View, string>();
+
+/** Inner markup of a view's drawing, fetched once from this very host when it is first shown; empty until then. */
+export function useTerrain(view: View): string {
+  const [, redraw] = useState(0);
+  useEffect(() => {
+    if (loaded.has(view)) return;
+    let wanted = true;
+    void fetch(TERRAIN_URLS[view])
+      .then((r) => (r.ok ? r.text() : ''))
+      .then((text) => {
+        if (text) loaded.set(view, text.replace(/^<svg[^>]*>/, '').replace(/<\/svg>\s*$/, ''));
+        if (wanted) redraw((n) => n + 1);
+      })
+      .catch(() => {});
+    return () => {
+      wanted = false;
+    };
+  }, [view]);
+  return loaded.get(view) ?? '';
+}

@@ -1,0 +1,81 @@
+import { Button } from 'react-bootstrap';
+import { useFieldArray } from 'react-hook-form';
+import { Form } from 'react-router';
+import { COMPLAINT_KINDS } from '../../core/routine/technique';
+import { PRESSURES } from '../../core/units';
+import type { Client } from '../../server/db/queries/clients.server';
+import { clientSchema, type ClientForm as Values } from '../schemas/client';
+import type { FieldErrors } from '../schemas/read';
+import { Field, useCheckedForm } from '../ui/field';
+import { COMPLAINT_NAMES } from '../visit/names';
+
+const EMPTY_COMPLAINT = { id: '', kind: 'jaw' as const, side: 'both' as const, onset: '', triggers: '', goal: '', closed: false };
+
+/** One form for a new client and for a known one. A complaint taken off the list is closed; its ratings stay. */
+export function ClientForm({ client, answered, verb }: { client?: Client; answered: { errors?: FieldErrors } | undefined; verb: string }) {
+  const { form, bind } = useCheckedForm<Values>(clientSchema, answered, {
+    name: client?.name ?? '',
+    about: client?.about ?? '',
+    note: client?.note ?? '',
+    pressureCap: client?.pressureCap ?? ('' as never),
+    habitSide: client?.habitSide ?? ('' as never),
+    fingers: client?.fingerWidthsMm?.join(' ') ?? '',
+    complaints: client ? client.complaints.filter((c) => !c.closed) : [EMPTY_COMPLAINT],
+  });
+  const list = useFieldArray({ control: form.control, name: 'complaints', keyName: 'row' });
+  return (
+    <Form {...bind} className="narrow">
+      {client && <input type="hidden" name="version" value={client.version} />}
+      <div className="form-grid">
+        <Field form={form} name="name" label="Name" autoComplete="off" />
+        <Field form={form} name="about" label="Known by" hint="Seat, trade, how they came." />
+        <Field form={form} name="pressureCap" label="Pressure at most">
+          <option value="">not capped</option>
+          {PRESSURES.map((p) => (
+            <option key={p}>{p}</option>
+          ))}
+        </Field>
+        <Field form={form} name="habitSide" label="Chews or holds an instrument on">
+          <option value="">not asked</option>
+          <option value="left">client’s left</option>
+          <option value="right">client’s right</option>
+        </Field>
+        <Field form={form} name="fingers" label="Own finger widths, mm" placeholder="17 18 17 15" hint="Index first; turns finger widths into millimetres." />
+        <Field form={form} name="note" label="Note" as="textarea" rows={2} />
+      </div>
+      <h2 className="mt-4 mb-2">Complaints</h2>
+      {list.fields.map((row, i) => (
+        <div key={row.row} className="complaint-box form-grid">
+          <input type="hidden" {...form.register(`complaints.${i}.id`)} />
+          <Field form={form} name={`complaints.${i}.kind`} label="What">
+            {COMPLAINT_KINDS.map((k) => (
+              <option key={k} value={k}>
+                {COMPLAINT_NAMES[k]}
+              </option>
+            ))}
+          </Field>
+          <Field form={form} name={`complaints.${i}.side`} label="Client’s side">
+            <option value="both">both sides</option>
+            <option value="left">left</option>
+            <option value="right">right</option>
+            <option value="midline">middle</option>
+          </Field>
+          <Field form={form} name={`complaints.${i}.onset`} label="Since when" />
+          <Field form={form} name={`complaints.${i}.triggers`} label="Set off by" />
+          <Field form={form} name={`complaints.${i}.goal`} label="Goal in the client’s words" className="wide" />
+          <div className="wide">
+            <Button variant="link" onClick={() => list.remove(i)}>
+              {row.id ? 'Close this complaint' : 'Take it off'}
+            </Button>
+          </div>
+        </div>
+      ))}
+      <div className="d-flex gap-3 mt-3">
+        <Button type="submit">{verb}</Button>
+        <Button variant="outline-primary" onClick={() => list.append({ ...EMPTY_COMPLAINT })}>
+          Add a complaint
+        </Button>
+      </div>
+    </Form>
+  );
+}

@@ -1,0 +1,63 @@
+import { InputError } from '../../core/errors';
+import type { Step } from '../../core/routine/model';
+import type { ComplaintKind, Technique } from '../../core/routine/technique';
+import { newStep } from '../../core/routine/technique';
+import { readTypedLine, stepFromLine, techniquesForLine } from '../../core/routine/typed-line';
+import { breachesOf, type Screening } from '../../core/screening/screen';
+import { pressureRank, type OneSide } from '../../core/units';
+import { CATALOGUE, TECHNIQUES } from '../../reference/catalogue';
+import type { Place } from '../chart/places';
+
+export interface Suggestion {
+  technique: Technique;
+  step: Step;
+  /** Why it cannot be added; null when it can. */
+  banned: string | null;
+  /** What the screening changed about it. */
+  lowered: string | null;
+}
+
+/** Techniques that work at a place: named there, on its muscle, or anywhere in its region. */
+export function techniquesAt(place: Place): Technique[] {
+  const region = CATALOGUE.regionOf(place);
+  const score = (t: Technique) => (t.points.includes(place.id) || t.muscles[0] === place.id || t.places.some((p) => p.kind === place.kind && p.id === place.id) ? 3 : t.muscles.includes(place.id) ? 2 : region && t.regions.includes(region) ? 1 : 0);
+  return TECHNIQUES.filter((t) => score(t) > 0).sort((a, b) => score(b) - score(a));
+}
+
+/**
+ * What can be added for a typed line, at a place, or for a group of complaints. Anything the screening bans outright
+ * comes with its reason and cannot be taken; what is only too hard comes lowered.
+ * @throws InputError when the line holds a number outside its range.
+ */
+export function suggest(ask: { line: string; place: Place | null; serves: ComplaintKind | 'opening' | 'closing' | null }, screening: Screening, id: string): Suggestion[] {
+  const here = ask.place ? techniquesAt(ask.place) : ask.serves ? servedBy(ask.serves) : [...TECHNIQUES];
+  let found: { technique: Technique; step: Step }[];
+  if (ask.line.trim()) {
+    try {
+      const typed = readTypedLine(ask.line);
+      found = techniquesForLine(typed, here).map((technique) => ({ technique, step: stepFromLine(typed, technique, id) }));
+    } catch (error) {
+      // With a place chosen, dose and side alone are a whole line.
+      if (!(error instanceof InputError) || !ask.place || error.field !== 'step') throw error;
+      const typed = readTypedLine(`x ${ask.line}`);
+      found = here.map((technique) => ({ technique, step: stepFromLine(typed, technique, id) }));
+    }
+  } else found = here.map((technique) => ({ technique, step: newStep(technique, id) }));
+  return found.map(({ technique, step }) => allowed(technique, aimed(step, ask.place), screening));
+}
+
+/** One side after the other begins where the finger pointed. */
+const aimed = (step: Step, place: Place | null): Step => (place && place.side !== 'midline' && step.sides.mode === 'each' ? { ...step, sides: { ...step.sides, first: place.side as OneSide } } : step);
+
+function allowed(technique: Technique, step: Step, screening: Screening): Suggestion {
+  const bans = breachesOf(step, screening, CATALOGUE).filter((b) => b.effect === 'ban');
+  const outright = bans.find((b) => b.lowerTo === null);
+  if (outright) return { technique, step, banned: outright.reason, lowered: null };
+  const lowest = bans.map((b) => b.lowerTo!).sort((a, b) => pressureRank(a) - pressureRank(b))[0];
+  if (!lowest) return { technique, step, banned: null, lowered: null };
+  const lighter = allowed(technique, { ...step, pressure: lowest }, screening);
+  return { ...lighter, lowered: lighter.banned ? null : `${lighter.step.pressure} at most: ${bans[0]!.reason}` };
+}
+
+const servedBy = (serves: ComplaintKind | 'opening' | 'closing'): Technique[] =>
+  TECHNIQUES.filter((t) => (serves === 'opening' ? ['prepare', 'breathe', 'open-drainage'].includes(t.phase) : serves === 'closing' ? ['close-drainage', 'settle', 'compare'].includes(t.phase) : t.serves.includes(serves) && !['open-drainage', 'close-drainage', 'settle'].includes(t.phase)));

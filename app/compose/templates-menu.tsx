@@ -1,0 +1,57 @@
+import { useEffect, useState } from 'react';
+import { Button, Dropdown, Modal } from 'react-bootstrap';
+import { useFetcher } from 'react-router';
+import type { Routine } from '../../core/routine/model';
+import type { FieldErrors } from '../schemas/read';
+import { FieldFrame } from '../ui/field';
+
+/** Start from a template of the practice, or keep what is here as one. */
+export function TemplatesMenu({ templates, routine, disabled, onStart }: { templates: readonly { id: string; name: string; body: Routine }[]; routine: Routine; disabled: boolean; onStart: (body: Routine) => void }) {
+  const keep = useFetcher<{ errors?: FieldErrors; kept?: string }>();
+  const [naming, setNaming] = useState(false);
+  const kept = keep.data?.kept;
+  useEffect(() => {
+    if (kept) setNaming(false);
+  }, [keep.data]);
+  return (
+    <>
+      <Dropdown>
+        <Dropdown.Toggle size="sm" variant="outline-primary" disabled={disabled || !templates.length}>
+          Start from a template
+        </Dropdown.Toggle>
+        <Dropdown.Menu>
+          {templates.map((t) => (
+            <Dropdown.Item key={t.id} as="button" type="button" onClick={() => onStart(t.body)}>
+              {t.name}
+            </Dropdown.Item>
+          ))}
+        </Dropdown.Menu>
+      </Dropdown>
+      <Button size="sm" variant="outline-primary" disabled={!routine.steps.length} onClick={() => setNaming(true)}>
+        Keep as a template
+      </Button>
+      {kept && !naming && (
+        <span role="status" className="soft">
+          Kept as “{kept}”
+        </span>
+      )}
+      <Modal show={naming} onHide={() => setNaming(false)} aria-labelledby="keep-title">
+        <keep.Form method="post">
+          <Modal.Body>
+            <h2 id="keep-title" className="mb-3">
+              Keep as a template
+            </h2>
+            <input type="hidden" name="routine" value={JSON.stringify(routine)} />
+            <FieldFrame name="name" label="Name" defaultValue={routine.name} autoFocus maxLength={160} message={keep.data?.errors?.name} />
+          </Modal.Body>
+          <Modal.Footer>
+            <Button variant="outline-primary" onClick={() => setNaming(false)}>
+              Cancel
+            </Button>
+            <Button type="submit">Keep</Button>
+          </Modal.Footer>
+        </keep.Form>
+      </Modal>
+    </>
+  );
+}

@@ -1,0 +1,82 @@
+import type { GuideEvent } from '../../core/guide/machine';
+
+interface Kept {
+  events: GuideEvent[];
+  /** Last moment at which the run was seen alive on this device. */
+  aliveMs: number;
+}
+const keyOf = (runId: string) => `velvet-run-${runId}`;
+
+function read(runId: string): Kept {
+  try {
+    return JSON.parse(localStorage.getItem(keyOf(runId)) ?? '') as Kept;
+  } catch {
+    return { events: [], aliveMs: 0 };
+  }
+}
+
+/**
+ * Events of a run, kept on the device until the server has them. They survive a reload and a lost network; the server
+ * takes each id once, so that sending twice does no harm.
+ */
+export class EventQueue {
+  private kept: Kept;
+  private sending = false;
+  private timer: ReturnType<typeof setTimeout> | null = null;
+  private readonly runId: string;
+  private readonly send: (events: GuideEvent[]) => Promise<string[] | null>;
+  private readonly tell: (unsent: number) => void;
+
+  constructor(runId: string, send: (events: GuideEvent[]) => Promise<string[] | null>, tell: (unsent: number) => void) {
+    this.runId = runId;
+    this.send = send;
+    this.tell = tell;
+    this.kept = read(runId);
+  }
+
+  get unsent(): readonly GuideEvent[] {
+    return this.kept.events;
+  }
+  get aliveMs(): number {
+    return this.kept.aliveMs;
+  }
+
+  alive(nowMs: number): void {
+    this.kept.aliveMs = nowMs;
+    this.store();
+  }
+
+  add(event: GuideEvent): void {
+    this.kept.events = [...this.kept.events, event];
+    this.store();
+    void this.flush();
+  }
+
+  async flush(): Promise<void> {
+    if (this.sending || !this.kept.events.length) return;
+    this.sending = true;
+    this.tell(this.kept.events.length);
+    const taken = await this.send(this.kept.events);
+    this.sending = false;
+    if (taken) {
+      const done = new Set(taken);
+      this.kept.events = this.kept.events.filter((e) => !done.has(e.id));
+      this.store();
+    }
+    this.tell(this.kept.events.length);
+    if (this.timer) clearTimeout(this.timer);
+    if (this.kept.events.length) this.timer = setTimeout(() => void this.flush(), taken ? 0 : 2000);
+  }
+
+  forget(): void {
+    if (!this.kept.events.length) localStorage.removeItem(keyOf(this.runId));
+  }
+
+  private store(): void {
+    try {
+      localStorage.setItem(keyOf(this.runId), JSON.stringify(this.kept));
+    } catch {
+      // A full or forbidden store costs the safety net, not the run.
+    }
+  }
+}

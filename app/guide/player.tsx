@@ -1,0 +1,185 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { Button } from 'react-bootstrap';
+import { checkRoutine } from '../../core/routine/check';
+import type { Cue } from '../../core/routine/cues';
+import type { Routine, Step } from '../../core/routine/model';
+import { ribbonOf } from '../../core/routine/ribbon';
+import { cueLengthMs, type GuideEventKind } from '../../core/guide/machine';
+import { faceOf, nextWords, spokenAt } from '../../core/guide/words';
+import { clock } from '../../core/units';
+import { PHASE_NAMES } from '../../core/routine/technique';
+import { CATALOGUE } from '../../reference/catalogue';
+import { FaceChart } from '../chart/face-chart';
+import { placesOn, type Place } from '../chart/places';
+import { Ribbon } from '../ribbon/ribbon';
+import { isTyping } from '../ui/keys';
+import { PressureDot, SideMark, sideName } from '../ui/marks';
+import { standingMarks } from '../visit/chart-marks';
+import { useVisit } from '../visit/context';
+import { PlayerKeys } from './player-keys';
+import { ReadyPanel } from './ready-panel';
+import { hush, say } from './speech';
+import { Sound } from './sound';
+import { StopPanel } from './stop-panel';
+import { useMarks } from './use-marks';
+import { useRun, type OpenRun } from './use-run';
+import { useWakeLock } from './wake-lock';
+
+/** Where a cue touches: the spot of its number, or the first place of the step. */
+function placesOfCue(step: Step, cue: Cue): Place[] {
+  const at = step.places[(cue.spot - 1) % Math.max(1, step.places.length)] ?? step.places[0];
+  return at ? placesOn(at, cue.side) : [];
+}
+
+const KEYS: Record<string, GuideEventKind> = { ArrowRight: 'next', ArrowLeft: 'back', r: 'repeat', e: 'extend', '-': 'lighten', '=': 'harden', '+': 'harden' };
+
+/** Runs a routine: the ring on the chart, the cue large beside it, the ribbon below. */
+export function Player({ routine, open, again }: { routine: Routine; open: OpenRun | null; again: boolean }) {
+  const { visit, screening, goTo } = useVisit();
+  const run = useRun(visit.id, routine, open);
+  const { cues, state } = run;
+  const [settings, setSettings] = useState({ sound: true, voice: true });
+  const [asking, setAsking] = useState<'stop' | 'note' | null>(null);
+  const sound = useMemo(() => new Sound(), []);
+  useEffect(() => () => (sound.close(), hush()), [sound]);
+  const running = state.status === 'running';
+  useWakeLock(running);
+
+  const steps = run.routine.steps;
+  const nameOf = (id: string) => {
+    const step = steps.find((s) => s.id === id);
+    return step?.label ?? CATALOGUE.techniques.get(step?.technique ?? '')?.name ?? '';
+  };
+  useMarks(cues, run.base, run.turn, running, settings.sound ? sound : null, (mark) => {
+    const cue = cues[mark.cueIndex];
+    if ((mark.kind !== 'cue' && mark.kind !== 'done') || !cue || !settings.voice) return;
+    const step = steps[cue.stepIndex]!;
+    say(spokenAt(cue, step, CATALOGUE.techniques.get(step.technique)!));
+  });
+
+  const stopFinding = useMemo(() => checkRoutine(run.routine, CATALOGUE, screening).find((f) => f.severity === 'stop'), [run.routine, screening]);
+  const begin = () => {
+    sound.wake();
+    if (!stopFinding) void run.start();
+  };
+  const press = (kind: GuideEventKind) => {
+    sound.wake();
+    run.press(kind);
+  };
+  const toggle = () => (state.status === 'ready' ? begin() : press(running ? 'pause' : 'resume'));
+  const askStop = () => {
+    if (running) run.press('pause');
+    setAsking('stop');
+  };
+
+  const keys = useRef<(event: KeyboardEvent) => void>(() => {});
+  useEffect(() => {
+    keys.current = (event) => {
+      if (isTyping(event) || asking) return;
+      const live = running || state.status === 'paused';
+      const onButton = (event.target as HTMLElement).closest('button, a, [role=button]');
+      const kind = KEYS[event.key];
+      if (event.key === ' ' && !onButton && (live || state.status === 'ready')) toggle();
+      else if (live && kind) press(kind);
+      else if (live && event.key === 'x') askStop();
+      else if (live && event.key === 'n') setAsking('note');
+      else return;
+      event.preventDefault();
+    };
+  });
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => keys.current(event);
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+
+  const cue = cues[state.cueIndex]!;
+  const step = steps[cue.stepIndex]!;
+  const technique = CATALOGUE.techniques.get(step.technique)!;
+  const places = placesOfCue(step, cue);
+  const ended = state.status === 'done' || state.status === 'stopped';
+  const lengthMs = cueLengthMs(cue, state);
+  const ribbon = useMemo(() => ribbonOf(run.routine, cues, CATALOGUE), [run.routine, cues]);
+  const names = useMemo(() => new Map(steps.map((s) => [s.id, nameOf(s.id)])), [steps]);
+  const face = faceOf(cue, state);
+  const at = (cue.startMs + Math.min(state.intoMs, cue.endMs - cue.startMs)) / 1000;
+
+  return (
+    <div className="guide">
+      <div className="guide-body">
+        <div className="guide-chart">
+          <FaceChart
+            zoom={!ended && state.status !== 'ready'}
+            follow={places}
+            keepOff={standingMarks()}
+            muscles={step.places.filter((p) => p.kind === 'muscle').flatMap((p) => placesOn(p, cue.side).flatMap((q) => (q.side === 'midline' ? [] : [{ id: p.id, side: q.side, chosen: true }])))}
+            ring={ended || state.status === 'ready' ? null : { places, left: lengthMs ? 1 - state.intoMs / lengthMs : 0, pressure: state.pressure }}
+          />
+        </div>
+        <main className="guide-cue">
+          {state.status === 'ready' ? (
+            <ReadyPanel routine={run.routine} seconds={ribbon.totalSeconds} again={again} settings={settings} onSettings={setSettings} onStart={begin} blocked={stopFinding?.title} failed={run.failed} />
+          ) : ended ? (
+            <div role="status">
+              <h1>{state.status === 'done' ? 'Done' : 'Stopped'}</h1>
+              <p className="say">
+                {clock(((state.endedAtMs ?? 0) - (state.startedAtMs ?? 0)) / 1000)} by the clock, planned {clock(ribbon.totalSeconds)}.{state.stopReason && ` ${state.stopReason}.`}
+              </p>
+              {run.unsent > 0 && <p className="worse">Not everything is written yet. Keep this page open; it is tried again.</p>}
+              <Button size="lg" className="mt-3" onClick={() => goTo('record')}>
+                Record
+              </Button>
+            </div>
+          ) : (
+            <>
+              <div className="soft">
+                {PHASE_NAMES[technique.phase]}, step {cue.stepIndex + 1} of {steps.length}
+                {state.status === 'paused' && <strong className="now"> · paused</strong>}
+              </div>
+              <h1 aria-live="polite">{nameOf(step.id)}</h1>
+              <div className="where" aria-live="polite">
+                <span>
+                  <SideMark side={cue.side} size={22} /> <strong>{sideName(cue.side).replace(/^./, (c) => c.toUpperCase())}</strong>
+                </span>
+                {state.pressure && (
+                  <span>
+                    <PressureDot pressure={state.pressure} size={22} /> {state.pressure}, {technique.direction}
+                  </span>
+                )}
+              </div>
+              <div className="guide-count">
+                <span className="big" data-testid="count">
+                  {face.big}
+                </span>
+                <div className="beside">
+                  <div>{face.line}</div>
+                  <div className="soft">{face.under}</div>
+                </div>
+              </div>
+              <p className="say">
+                {technique.clientCue && <>“{technique.clientCue}” </>}
+                {technique.cue}
+                {step.note && <> {step.note}</>}
+              </p>
+              <div className="guide-next">
+                <span className="soft">Next</span> {nextWords(cues, state, nameOf)}
+                <PlayerKeys paused={!running} onToggle={toggle} onPress={press} onNote={() => setAsking('note')} onStop={askStop} unsent={run.unsent} />
+              </div>
+            </>
+          )}
+          {asking && (
+            <StopPanel
+              kind={asking}
+              onCancel={() => setAsking(null)}
+              onDone={(text) => {
+                run.press(asking, text);
+                setAsking(null);
+              }}
+            />
+          )}
+        </main>
+      </div>
+      <Ribbon data={ribbon} budgetSeconds={run.routine.budgetMinutes === null ? null : run.routine.budgetMinutes * 60} names={names} now={state.status === 'ready' ? null : at} height={150} />
+    </div>
+  );
+}

@@ -1,0 +1,128 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { advance, initialState, stateAt, type GuideEvent, type GuideEventKind, type GuideState } from '../../core/guide/machine';
+import { expandRoutine } from '../../core/routine/cues';
+import type { Routine } from '../../core/routine/model';
+import { nowMs } from './clock';
+import { EventQueue } from './event-queue';
+
+export interface OpenRun {
+  id: string;
+  routine: Routine;
+  events: GuideEvent[];
+}
+
+/** A run that nobody saw for this long was interrupted: it stands paused at where it was last seen. */
+const INTERRUPTED_AFTER_MS = 20_000;
+
+async function post(visitId: string, body: unknown): Promise<unknown> {
+  try {
+    const response = await fetch(`/visits/${visitId}/run`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+    return response.ok && response.headers.get('Content-Type')?.includes('json') ? await response.json() : null;
+  } catch {
+    return null;
+  }
+}
+
+/** The run on this device: its log, the state now, and the way every key takes. */
+export function useRun(visitId: string, routine: Routine, open: OpenRun | null) {
+  const [run, setRun] = useState<OpenRun | null>(open);
+  const [unsent, setUnsent] = useState(0);
+  const [failed, setFailed] = useState(false);
+  const played = run?.routine ?? routine;
+  const cues = useMemo(() => expandRoutine(played), [played]);
+  const pressures = useMemo(() => played.steps.map((s) => s.pressure), [played]);
+  const events = useRef<GuideEvent[]>([]);
+  /** State right after the last event: every frame goes on from here. */
+  const base = useRef<GuideState>(null);
+  base.current ??= initialState(cues, pressures);
+  const queue = useRef<EventQueue>(null);
+  const [state, setState] = useState<GuideState>(() => initialState(cues, pressures));
+  const startWanted = useRef(false);
+  /** Grows with every event, so that what was planned ahead is planned anew. */
+  const [turn, setTurn] = useState(0);
+
+  const refresh = useCallback(() => setState(advance(cues, base.current!, Math.max(nowMs(), base.current!.atMs))), [cues]);
+
+  const take = useCallback(
+    (kind: GuideEventKind, atMs: number, text?: string) => {
+      const event: GuideEvent = { id: crypto.randomUUID(), kind, atMs, ...(text === undefined ? {} : { text }) };
+      events.current = [...events.current, event];
+      base.current = stateAt(cues, pressures, events.current, atMs);
+      queue.current?.add(event);
+      setTurn((t) => t + 1);
+      refresh();
+    },
+    [cues, pressures, refresh],
+  );
+
+  // Pick up a run: what the server has, what this device has not sent yet, in order.
+  useEffect(() => {
+    if (!run) return;
+    const mine = new EventQueue(run.id, async (batch) => ((await post(visitId, { kind: 'events', runId: run.id, events: batch })) as { taken?: string[] } | null)?.taken ?? null, setUnsent);
+    queue.current = mine;
+    const known = new Set(run.events.map((e) => e.id));
+    events.current = [...run.events, ...mine.unsent.filter((e) => !known.has(e.id))].sort((a, b) => a.atMs - b.atMs);
+    const now = nowMs();
+    const lastSeen = Math.max(mine.aliveMs, events.current.at(-1)?.atMs ?? 0);
+    base.current = stateAt(cues, pressures, events.current, Math.min(now, lastSeen));
+    if (base.current.status === 'running' && now - lastSeen > INTERRUPTED_AFTER_MS) take('pause', lastSeen);
+    setTurn((t) => t + 1);
+    refresh();
+    if (startWanted.current) take('start', now);
+    startWanted.current = false;
+    void mine.flush();
+  }, [run?.id]);
+
+  // Nothing counts frames: each one only asks the clock.
+  const running = state.status === 'running';
+  useEffect(() => {
+    if (!running) return;
+    let frame = requestAnimationFrame(function step() {
+      refresh();
+      frame = requestAnimationFrame(step);
+    });
+    const seen = setInterval(() => queue.current?.alive(nowMs()), 1000);
+    return () => {
+      cancelAnimationFrame(frame);
+      clearInterval(seen);
+    };
+  }, [running, refresh]);
+
+  // The end that time brings by itself is told to the server like a key.
+  useEffect(() => {
+    if (!run || (state.status !== 'done' && state.status !== 'stopped')) return;
+    let over = false;
+    const tell = async (): Promise<void> => {
+      await queue.current?.flush();
+      const answer = queue.current?.unsent.length ? null : await post(visitId, { kind: 'events', runId: run.id, events: [], nowMs: nowMs() });
+      if (answer) queue.current?.forget();
+      setUnsent(answer ? 0 : Math.max(1, queue.current?.unsent.length ?? 0));
+      if (!answer && !over) setTimeout(() => void tell(), 2000);
+    };
+    void tell();
+    return () => {
+      over = true;
+    };
+  }, [state.status]);
+
+  return {
+    run,
+    routine: played,
+    cues,
+    state,
+    base,
+    turn,
+    unsent,
+    failed,
+    start: async () => {
+      if (run) return take('start', nowMs());
+      const made = ((await post(visitId, { kind: 'open' })) as { run: OpenRun } | null)?.run;
+      setFailed(!made);
+      if (!made) return;
+      // The log is attached in the effect above; the first event waits for it.
+      startWanted.current = true;
+      setRun(made);
+    },
+    press: (kind: GuideEventKind, text?: string) => take(kind, nowMs(), text),
+  };
+}

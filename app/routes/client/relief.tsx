@@ -1,0 +1,122 @@
+import { Link, useRouteLoaderData } from 'react-router';
+import { MEASURES } from '../../../core/measures/reading';
+import { coursePoints } from '../../../core/relief/attention';
+import { courseReason, courseTitle, judgeCourse, type Verdict } from '../../../core/relief/judgement';
+import { readingPairs, type ReadingPair } from '../../../core/relief/pairs';
+import { MUSCLES } from '../../../reference/muscles';
+import { FaceChart } from '../../chart/face-chart';
+import { CourseChart } from '../../relief/course-chart';
+import { complaintName } from '../../visit/names';
+import type { loader } from './client';
+
+const TONES: Record<Verdict, string> = { better: 'var(--relief)', worse: 'var(--worse)', 'no-clear-change': 'var(--ink)', 'too-early': 'var(--ink)', 'no-readings': 'var(--ink)' };
+const DAY_MS = 86_400_000;
+
+export default function Relief() {
+  const { client, visits, readings, now } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof loader>>;
+  const begun = visits.filter((v) => v.startsAt <= now);
+  const pairs = readingPairs(readings);
+  const changes = pairs.filter((p) => p.measure === 'tenderness' && (p.side === 'left' || p.side === 'right')).map((p) => ({ place: { kind: 'muscle' as const, id: p.place, side: p.side as 'left' | 'right' }, before: p.first, after: p.now }));
+  const open = client.complaints.filter((c) => !c.closed);
+  return (
+    <div className="page with-aside">
+      <main>
+        <h1 className="visually-hidden">Relief</h1>
+        {!open.length && (
+          <p className="empty">
+            <strong>No complaint on record</strong>
+            <Link to={`/clients/${client.id}/details`}>Add what they come for</Link>, then rate it at a visit.
+          </p>
+        )}
+        {open.map((c) => {
+          const ratings = readings.filter((r) => r.measure === 'nrs-now' && r.complaintId === c.id);
+          const rated = ratings.filter((r) => r.phase !== 'after').map((r) => ({ atMs: Date.parse(r.takenAt), value: r.value, source: r.source }));
+          const points = coursePoints(rated);
+          const judgement = judgeCourse(points);
+          const title = courseTitle(complaintName(c), judgement);
+          const start = rated[0]?.atMs ?? 0;
+          const dayOfMs = (ms: number) => (ms - start) / DAY_MS;
+          return (
+            <section key={c.id} className="course">
+              <h2 className={judgement.verdict === 'worse' ? 'worse' : ''}>
+                {judgement.verdict === 'worse' && <span aria-hidden="true">▲ </span>}
+                {title}
+              </h2>
+              <p className="soft mb-2">{courseReason(judgement)}</p>
+              {points.length > 0 && (
+                <CourseChart
+                  title={title}
+                  points={points}
+                  after={ratings.filter((r) => r.phase === 'after').map((r) => ({ day: Math.max(0, dayOfMs(Date.parse(r.takenAt))), value: r.value }))}
+                  band={judgement.band}
+                  posts={begun.map((v, i) => ({ day: dayOfMs(Date.parse(v.startsAt)), label: `visit ${i + 1}` })).filter((p) => p.day >= -0.5).map((p) => ({ ...p, day: Math.max(0, p.day) }))}
+                  ending={{ value: rated.at(-1)!.value, tone: TONES[judgement.verdict] }}
+                />
+              )}
+            </section>
+          );
+        })}
+        {pairs.length > 0 && (
+          <table className="table">
+            <thead>
+              <tr>
+                <th scope="col">Measured</th>
+                <th scope="col">First</th>
+                <th scope="col">Now</th>
+                <th scope="col">Change</th>
+                <th scope="col">What it means</th>
+              </tr>
+            </thead>
+            <tbody>
+              {pairs.map((p) => (
+                <PairRow key={`${p.measure}-${p.place}-${p.side}`} pair={p} />
+              ))}
+            </tbody>
+          </table>
+        )}
+      </main>
+      <aside>
+        <div style={{ height: 430, margin: '-24px -24px 12px' }}>
+          <FaceChart changes={changes} />
+        </div>
+        <h2 className="mb-2">Complaints</h2>
+        {open.map((c) => (
+          <div key={c.id} className="look">
+            <h3>{complaintName(c)}</h3>
+            {[['Since', c.onset], ['Set off by', c.triggers], ['Goal', c.goal]].filter(([, v]) => v).map(([k, v]) => (
+              <p key={k}>
+                <span className="soft">{k}</span> {v}
+              </p>
+            ))}
+          </div>
+        ))}
+        {client.note && <p className="mt-3">{client.note}</p>}
+      </aside>
+    </div>
+  );
+}
+
+function PairRow({ pair }: { pair: ReadingPair }) {
+  const muscle = MUSCLES.find((m) => m.id === pair.place);
+  const name = muscle ? `${muscle.name}, ${pair.side}` : MEASURES[pair.measure].name;
+  const unit = pair.measure === 'opening-mm' ? ' mm' : '';
+  const arrow = pair.direction === 'same' ? '' : pair.change > 0 ? '▲' : '▼';
+  return (
+    <tr>
+      <td className="fw-bold">{name}</td>
+      <td className="num">
+        {pair.first}
+        {unit}
+      </td>
+      <td className="num">
+        {pair.now}
+        {unit}
+      </td>
+      <td className={`num ${pair.direction === 'better' ? 'better' : pair.direction === 'worse' ? 'worse' : ''}`}>
+        {arrow} {Math.abs(pair.change) || '–'}
+        {pair.change ? unit : ''} <span className="visually-hidden">{pair.direction}</span>
+      </td>
+      <td>{pair.meaning}</td>
+    </tr>
+  );
+}

@@ -1,0 +1,53 @@
+import { Button } from 'react-bootstrap';
+import { Form, NavLink, Outlet, useLocation, useRouteLoaderData } from 'react-router';
+import { requirePractitioner } from '../session.server';
+import { FindBox } from '../ui/find-box';
+import { Wordmark } from '../ui/wordmark';
+import type { Route } from './+types/frame';
+
+export async function loader({ request }: Route.LoaderArgs) {
+  const { name, practiceName, timeZone } = await requirePractitioner(request);
+  return { name, practiceName, timeZone };
+}
+
+/** The top bar around every page of a signed-in practitioner. */
+export default function Frame({ loaderData }: Route.ComponentProps) {
+  const { pathname, search } = useLocation();
+  const root = useRouteLoaderData('root') as { room: 'day' | 'dim' };
+  const other = root.room === 'dim' ? 'day' : 'dim';
+  return (
+    <>
+      <a className="skip" href="#work">
+        Skip to the work
+      </a>
+      <header className="top-bar">
+        <Wordmark />
+        <nav className="top-nav" aria-label="Main">
+          <NavLink to="/today">Today</NavLink>
+          <NavLink to="/clients" className={({ isActive }) => (isActive || pathname.startsWith('/visits/') ? 'active' : '')}>
+            Clients
+          </NavLink>
+          <NavLink to="/routines">Routines</NavLink>
+        </nav>
+        <div className="top-end">
+          <FindBox />
+          <Form method="post" action="/room">
+            <input type="hidden" name="to" value={pathname + search} />
+            <Button variant="link" type="submit" name="room" value={other}>
+              {other === 'dim' ? 'Dim room' : 'Day room'}
+            </Button>
+          </Form>
+          <span title={loaderData.practiceName}>{loaderData.name}</span>
+          <Form method="post" action="/sign-out">
+            <Button variant="link" type="submit">
+              Sign out
+            </Button>
+          </Form>
+        </div>
+      </header>
+      <div id="work" tabIndex={-1}>
+        <Outlet />
+      </div>
+    </>
+  );
+}

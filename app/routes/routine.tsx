@@ -1,0 +1,112 @@
+import { Button } from 'react-bootstrap';
+import { data, Form, redirect, useActionData } from 'react-router';
+import { checkRoutine } from '../../core/routine/check';
+import { expandRoutine } from '../../core/routine/cues';
+import { ribbonOf } from '../../core/routine/ribbon';
+import { totalsOf } from '../../core/routine/timing';
+import { doseWords } from '../../core/routine/words';
+import { clock } from '../../core/units';
+import { CATALOGUE } from '../../reference/catalogue';
+import { deleteTemplate, findTemplate, renameTemplate } from '../../server/db/queries/templates.server';
+import { FaceChart } from '../chart/face-chart';
+import { Findings } from '../compose/findings';
+import { Ribbon } from '../ribbon/ribbon';
+import { check, formObject, type FieldErrors } from '../schemas/read';
+import { renameTemplateSchema } from '../schemas/template';
+import { notFound, requirePractitioner } from '../session.server';
+import { FieldFrame } from '../ui/field';
+import { MotionGlyph } from '../ui/glyph';
+import { PressureDot, SideMark, sideOfPlan, SIDE_PLAN_NAMES } from '../ui/marks';
+import { stopsOf } from '../visit/chart-marks';
+import type { Route } from './+types/routine';
+
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const { practiceId } = await requirePractitioner(request);
+  const template = await findTemplate(practiceId, params.templateId);
+  if (!template) notFound('routine');
+  return { template };
+}
+
+export async function action({ request, params }: Route.ActionArgs) {
+  const { practiceId } = await requirePractitioner(request);
+  const form = await request.formData();
+  if (form.get('do') === 'delete') {
+    if (!(await deleteTemplate(practiceId, params.templateId))) notFound('routine');
+    return redirect('/routines');
+  }
+  const input = await check(renameTemplateSchema, formObject(form));
+  if (!input.ok) return data({ errors: input.errors }, { status: 422 });
+  const result = await renameTemplate(practiceId, params.templateId, input.value.version, input.value.name);
+  if (result === 'missing') notFound('routine');
+  const told: Partial<Record<typeof result, string>> = { 'name-taken': 'There is a template of this name already. Take another.', stale: 'It was changed in another window meanwhile. Reload the page first; what you typed is still here.' };
+  return told[result] ? data({ errors: { name: told[result] } as FieldErrors }, { status: 409 }) : { errors: undefined };
+}
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${loaderData?.template.name ?? 'Routine'} · Velvet Compass` }];
+
+export default function RoutinePage({ loaderData: { template } }: Route.ComponentProps) {
+  const answered = useActionData<typeof action>();
+  const routine = template.body;
+  const cues = expandRoutine(routine);
+  const totals = totalsOf(routine.steps, cues);
+  const names = new Map(routine.steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? s.technique]));
+  return (
+    <div className="visit">
+      <div className="visit-body" style={{ gridRow: '1 / 2' }}>
+        <div className="chart-side">
+          <FaceChart stops={stopsOf(routine, null)} />
+        </div>
+        <main className="work">
+          <div className="work-head">
+            <h1>{template.name}</h1>
+            <span className="num fs-5">{clock(totals.totalSeconds)}</span>
+            <div className="end">
+              <a className="btn btn-outline-primary btn-sm" href={`/routines/${template.id}/file`} download>
+                Take as a file
+              </a>
+              <Form method="post" onSubmit={(e) => !confirm(`Delete “${template.name}”? Visits that used it keep their own copy.`) && e.preventDefault()}>
+                <Button variant="outline-primary" size="sm" type="submit" name="do" value="delete">
+                  Delete
+                </Button>
+              </Form>
+            </div>
+          </div>
+          <Form method="post" className="d-flex gap-2 align-items-end mb-3" key={template.version}>
+            <input type="hidden" name="version" value={template.version} />
+            <FieldFrame label="Name" name="name" defaultValue={template.name} maxLength={160} message={answered?.errors?.name} />
+            <Button variant="outline-primary" type="submit">
+              Rename
+            </Button>
+          </Form>
+          <table className="table table-sm">
+            <tbody>
+              {routine.steps.map((s, i) => (
+                <tr key={s.id}>
+                  <td className="num soft">{i + 1}</td>
+                  <td className="fw-bold">{names.get(s.id)}</td>
+                  <td className="soft">
+                    <MotionGlyph motion={s.motion} />
+                  </td>
+                  <td>
+                    {s.pressure && (
+                      <>
+                        <PressureDot pressure={s.pressure} /> {s.pressure}
+                      </>
+                    )}
+                  </td>
+                  <td>{doseWords(s)}</td>
+                  <td>
+                    <SideMark side={sideOfPlan(s.sides.mode)} /> {SIDE_PLAN_NAMES[s.sides.mode]}
+                  </td>
+                  <td className="num text-end">{clock(totals.stepSeconds[i] ?? 0)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <Findings findings={checkRoutine(routine, CATALOGUE)} disabled onFix={() => {}} />
+        </main>
+      </div>
+      <Ribbon data={ribbonOf(routine, cues, CATALOGUE)} budgetSeconds={routine.budgetMinutes === null ? null : routine.budgetMinutes * 60} names={names} />
+    </div>
+  );
+}

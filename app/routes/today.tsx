@@ -1,0 +1,108 @@
+import { Link } from 'react-router';
+import { coursePoints, needsAttention, type CourseOf } from '../../core/relief/attention';
+import { judgeCourse } from '../../core/relief/judgement';
+import type { ComplaintKind } from '../../core/routine/technique';
+import type { Side } from '../../core/units';
+import { STAGE_NAMES, hasEnded } from '../../core/visit/model';
+import { ratingsNow, type CourseRow } from '../../server/db/queries/readings.server';
+import { openReferrals, reviewsDue, visitsBetween } from '../../server/db/queries/visits.server';
+import { requirePractitioner } from '../session.server';
+import { dayIn } from '../time.server';
+import { NeedsALook } from '../today/needs-a-look';
+import { Sparkline } from '../ui/sparkline';
+import { dayOf, longDay, timeOfDay } from '../ui/time';
+import { complaintName } from '../visit/names';
+import type { Route } from './+types/today';
+
+export const meta = () => [{ title: 'Today · Velvet Compass' }];
+
+function coursesOf(rows: readonly CourseRow[]): CourseOf[] {
+  const out = new Map<string, CourseOf>();
+  for (const r of rows) {
+    const course = out.get(r.complaintId) ?? { clientId: r.clientId, clientName: r.clientName, complaintId: r.complaintId, kind: r.kind as ComplaintKind, side: r.side as Side, ratings: [] };
+    course.ratings.push({ atMs: Date.parse(r.takenAt), value: r.value, source: r.source });
+    out.set(r.complaintId, course);
+  }
+  return [...out.values()];
+}
+
+export async function loader({ request }: Route.LoaderArgs) {
+  const { practiceId, timeZone } = await requirePractitioner(request);
+  const now = new Date();
+  const { from, to } = dayIn(timeZone, now);
+  const nextWeek = dayOf(new Date(now.getTime() + 7 * 86_400_000).toISOString(), timeZone);
+  const [visits, rows, referrals, reviews] = await Promise.all([visitsBetween(practiceId, from, to), ratingsNow(practiceId), openReferrals(practiceId), reviewsDue(practiceId, nextWeek)]);
+  const courses = coursesOf(rows);
+  return {
+    timeZone,
+    now: now.toISOString(),
+    visits: visits.map((v) => ({
+      ...v,
+      courses: courses
+        .filter((c) => c.clientId === v.clientId)
+        .map((c) => {
+          const { verdict } = judgeCourse(coursePoints(c.ratings));
+          return { complaintId: c.complaintId, kind: c.kind, side: c.side, values: c.ratings.slice(-12).map((r) => r.value), verdict };
+        }),
+    })),
+    attention: needsAttention(courses, now.getTime()),
+    referrals,
+    reviews,
+  };
+}
+
+const TONES = { better: 'var(--relief)', worse: 'var(--worse)' } as const;
+
+export default function Today({ loaderData }: Route.ComponentProps) {
+  const { visits, timeZone, now } = loaderData;
+  const present = visits.find((v) => !hasEnded(v.stage) && v.stage !== 'screen') ?? visits.find((v) => !hasEnded(v.stage));
+  return (
+    <div className="page with-aside">
+      <main>
+        <div className="page-head">
+          <h1>{longDay(now, timeZone)}</h1>
+          <span className="soft">{visits.length === 0 ? 'no visits' : `${visits.length} visit${visits.length === 1 ? '' : 's'}`}</span>
+          <div className="actions">
+            <Link to="/clients" className="btn btn-primary">
+              New visit
+            </Link>
+          </div>
+        </div>
+        {visits.length ? (
+          <ul className="visit-list">
+            {visits.map((v) => {
+              const main = v.courses[0];
+              const tone = (main && TONES[main.verdict as keyof typeof TONES]) || 'var(--ink)';
+              return (
+                <li key={v.id} className={v === present ? 'is-now' : ''}>
+                  <span className={`time${hasEnded(v.stage) ? ' soft' : ''}`}>{timeOfDay(v.startsAt, timeZone)}</span>
+                  <Link to={`/visits/${v.id}`} className="who">
+                    {v.clientName}
+                  </Link>
+                  <span className="what">
+                    {v.courses.length ? v.courses.map(complaintName).join('; ') : <span className="soft">not rated yet</span>}
+                    <br />
+                    <span className="soft small">
+                      {v.stage === 'done' ? '✓ Record done' : STAGE_NAMES[v.stage]} · {v.practitioner}
+                    </span>
+                  </span>
+                  {main ? <Sparkline values={main.values} tone={tone} /> : <span />}
+                  <span className="last num" style={{ color: tone }}>
+                    {main?.values.at(-1)}
+                    {main?.verdict === 'worse' && <span className="visually-hidden"> worse</span>}
+                  </span>
+                </li>
+              );
+            })}
+          </ul>
+        ) : (
+          <p className="empty">
+            <strong>Nobody is booked for today</strong>
+            Open a client to start a visit now. {loaderData.attention.length === 0 && 'New here? Add your first client under Clients.'}
+          </p>
+        )}
+      </main>
+      <NeedsALook attention={loaderData.attention} referrals={loaderData.referrals} reviews={loaderData.reviews} today={dayOf(now, timeZone)} timeZone={timeZone} />
+    </div>
+  );
+}

@@ -1,0 +1,171 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { Button } from 'react-bootstrap';
+import { data } from 'react-router';
+import { InputError } from '../../../core/errors';
+import { applyFix, freshId, insertStep, moveStep, usualIndex } from '../../../core/routine/edit';
+import { BOUNDS, type Step } from '../../../core/routine/model';
+import { parseRoutine } from '../../../core/routine/schema';
+import { clock } from '../../../core/units';
+import { CATALOGUE } from '../../../reference/catalogue';
+import { MUSCLES } from '../../../reference/muscles';
+import { POINTS } from '../../../reference/points';
+import { keepOffPlaces } from '../../../core/screening/keep-off';
+import { listTemplates, saveTemplate } from '../../../server/db/queries/templates.server';
+import { FaceChart } from '../../chart/face-chart';
+import { placesOn, type Place } from '../../chart/places';
+import { AddStep } from '../../compose/add-step';
+import { BudgetField } from '../../compose/budget-field';
+import { Findings } from '../../compose/findings';
+import { StepList } from '../../compose/step-list';
+import { TemplatesMenu } from '../../compose/templates-menu';
+import { useRoutine } from '../../compose/use-routine';
+import { Ribbon } from '../../ribbon/ribbon';
+import { check, formObject, type FieldErrors } from '../../schemas/read';
+import { keepTemplateSchema } from '../../schemas/template';
+import { requirePractitioner } from '../../session.server';
+import { isTyping } from '../../ui/keys';
+import { keepOffMarks, soundingsOf, stopsOf } from '../../visit/chart-marks';
+import { useVisit } from '../../visit/context';
+import { complaintName } from '../../visit/names';
+import { SaveConflict, SaveState } from '../../visit/save-note';
+import type { Route } from './+types/compose';
+
+export async function loader({ request }: Route.LoaderArgs) {
+  const { practiceId } = await requirePractitioner(request);
+  return { templates: (await listTemplates(practiceId)).map(({ id, name, body }) => ({ id, name, body })) };
+}
+
+/** Keeps the routine on the table as a template. */
+export async function action({ request }: Route.ActionArgs) {
+  const who = await requirePractitioner(request);
+  const input = await check(keepTemplateSchema, formObject(await request.formData()));
+  if (!input.ok) return data({ errors: input.errors, kept: undefined }, { status: 422 });
+  try {
+    const made = await saveTemplate(who, input.value.name, parseRoutine(JSON.parse(input.value.routine)));
+    if (made === 'name-taken') return data({ errors: { name: 'There is a template of this name already. Take another.' } as FieldErrors, kept: undefined }, { status: 422 });
+    return { errors: undefined, kept: input.value.name };
+  } catch (error) {
+    if (!(error instanceof InputError) && !(error instanceof SyntaxError)) throw error;
+    return data({ errors: { name: error.message } as FieldErrors, kept: undefined }, { status: 422 });
+  }
+}
+
+export default function Compose({ loaderData }: Route.ComponentProps) {
+  const { client, readings, screening, goTo, ended } = useVisit();
+  const first = client.complaints.find((c) => !c.closed);
+  const table = useRoutine(first ? complaintName(first) : 'Routine');
+  const { routine, edit, findings, totals } = table;
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [place, setPlace] = useState<Place | null>(null);
+  const adder = useRef<HTMLInputElement>(null);
+
+  const flags = useMemo(() => {
+    const out = new Map<string, 'stop' | 'warn'>();
+    for (const f of findings) if (f.severity !== 'hint') for (const id of f.stepIds) if (out.get(id) !== 'stop') out.set(id, f.severity);
+    return out;
+  }, [findings]);
+  const names = useMemo(() => new Map(routine.steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? s.technique])), [routine]);
+  const pickable = useMemo(() => {
+    const closed = new Set(keepOffPlaces(screening).map((k) => `${k.place.kind}:${k.place.id}`));
+    const of = (kind: 'point' | 'muscle', id: string, name: string, region: string) => placesOn({ kind, id }, 'both').map((p) => ({ place: p, name, off: closed.has(`${kind}:${id}`) || closed.has(`region:${region}`) }));
+    return [...MUSCLES.flatMap((m) => of('muscle', m.id, m.name, m.region)), ...POINTS.flatMap((p) => of('point', p.id, `${p.id} ${p.name}`, p.region))];
+  }, [screening]);
+  const stopped = findings.some((f) => f.severity === 'stop');
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const undoKey = (event.ctrlKey || event.metaKey) && !event.altKey && event.key.toLowerCase() === 'z';
+      const redoKey = (event.ctrlKey || event.metaKey) && (event.key.toLowerCase() === 'y' || (event.shiftKey && event.key.toLowerCase() === 'z'));
+      if ((event.target as HTMLElement).closest('input, textarea') && (event.target as HTMLInputElement).value) return;
+      if (redoKey) table.redo?.();
+      else if (undoKey) table.undo?.();
+      else if (event.key === '+' && !isTyping(event)) adder.current?.focus();
+      else return;
+      event.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+
+  const add = (step: Step) => {
+    if (edit(insertStep(routine, step, usualIndex(routine, step.technique, CATALOGUE)))) setChosen(step.id);
+  };
+  const move = (id: string, by: -1 | 1) => edit(moveStep(routine, id, routine.steps.findIndex((s) => s.id === id) + by));
+  const budgetSeconds = routine.budgetMinutes === null ? null : routine.budgetMinutes * 60;
+
+  return (
+    <div className="compose">
+      <div className="visit-body">
+        <div className="chart-side">
+          <FaceChart
+            stops={stopsOf(routine, chosen)}
+            onChooseStop={setChosen}
+            soundings={soundingsOf(readings, 'before')}
+            keepOff={keepOffMarks(screening)}
+            pick={{
+              places: pickable,
+              onPick: (p) => {
+                setPlace(p);
+                adder.current?.focus();
+              },
+            }}
+          />
+        </div>
+        <main className="work">
+          <SaveConflict />
+          <fieldset disabled={ended} className="border-0 p-0 m-0">
+            <div className="work-head">
+              <h1 className="visually-hidden">Compose</h1>
+              <input className="routine-name" aria-label="Name of the routine" maxLength={120} size={Math.max(8, routine.name.length)} value={routine.name} onChange={(e) => e.target.value && edit({ ...routine, name: e.target.value })} />
+              <SaveState />
+              <span className="total" aria-label={`Total ${clock(totals.totalSeconds)}`}>
+                <span className={budgetSeconds !== null && totals.totalSeconds > budgetSeconds ? 'worse' : ''} data-testid="total">
+                  {clock(totals.totalSeconds)}
+                </span>{' '}
+                <BudgetField minutes={routine.budgetMinutes} range={BOUNDS.budgetMinutes} onCommit={(budgetMinutes) => edit({ ...routine, budgetMinutes })} />
+              </span>
+            </div>
+            <div className="d-flex gap-2">
+              <div className="flex-grow-1" style={{ minWidth: 0 }}>
+                <AddStep ref={adder} screening={screening} freshId={freshId(routine)} place={place} onClearPlace={() => setPlace(null)} onAdd={add} />
+              </div>
+              {!ended && (
+                <Button className="align-self-start" onClick={() => goTo('guide')} disabled={!routine.steps.length || stopped} title={stopped ? 'Something is off limits: see below' : undefined}>
+                  Guide
+                </Button>
+              )}
+            </div>
+            {table.problem && (
+              <div className="note-bar is-stop" role="alert">
+                {table.problem}
+              </div>
+            )}
+            {routine.steps.length ? (
+              <StepList routine={routine} stepSeconds={totals.stepSeconds} flags={flags} chosen={chosen} disabled={ended} onChoose={setChosen} onEdit={edit} />
+            ) : (
+              <p className="empty">
+                <strong>No steps yet</strong>
+                Type one above, click a place on the chart, choose what it is for, or start from a template.
+              </p>
+            )}
+            <Findings findings={findings} disabled={ended} onFix={(f) => f.fix && edit(applyFix(routine, f.fix.action, CATALOGUE))} />
+            <div className="compose-tools">
+              <TemplatesMenu templates={loaderData.templates} routine={routine} disabled={ended} onStart={(body) => (setChosen(null), edit(structuredClone(body)))} />
+              <Button variant="link" disabled={!table.undo} onClick={() => table.undo?.()}>
+                Undo
+              </Button>
+              <Button variant="link" disabled={!table.redo} onClick={() => table.redo?.()}>
+                Redo
+              </Button>
+              <span className="soft">
+                Right {clock(totals.workSeconds.right)}, left {clock(totals.workSeconds.left)} hands on
+                {totals.rangeSeconds.most - totals.rangeSeconds.least > 1 && `; ${clock(totals.rangeSeconds.least)} to ${clock(totals.rangeSeconds.most)} with open doses`}
+              </span>
+            </div>
+          </fieldset>
+        </main>
+      </div>
+      <Ribbon data={table.ribbon} budgetSeconds={budgetSeconds} names={names} flags={flags} chosen={chosen} onChoose={setChosen} onMove={move} />
+    </div>
+  );
+}

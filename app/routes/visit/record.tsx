@@ -1,0 +1,116 @@
+import { Button, Form } from 'react-bootstrap';
+import { Link } from 'react-router';
+import type { StepRecord } from '../../../core/guide/machine';
+import { REACTION_NAMES, REACTIONS, type Reaction } from '../../../core/visit/model';
+import { clock } from '../../../core/units';
+import { CATALOGUE } from '../../../reference/catalogue';
+import { MUSCLES } from '../../../reference/muscles';
+import { runsOfVisit } from '../../../server/db/queries/runs.server';
+import { FaceChart } from '../../chart/face-chart';
+import { placesOn } from '../../chart/places';
+import { requirePractitioner } from '../../session.server';
+import { RunTable } from '../../visit/run-table';
+import { useVisit } from '../../visit/context';
+import { DayField } from '../../visit/day-field';
+import { OpeningFields } from '../../visit/opening-fields';
+import { Ratings } from '../../visit/ratings';
+import { SaveConflict, SaveState } from '../../visit/save-note';
+import { TendernessTable, useTenderness } from '../../visit/tenderness-table';
+import type { Route } from './+types/record';
+
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const { practiceId } = await requirePractitioner(request);
+  const runs = await runsOfVisit(practiceId, params.visitId);
+  return {
+    runs: runs.map((r) => {
+      const names = new Map(r.routine.steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? s.technique]));
+      return { id: r.id, status: r.status, createdAt: r.createdAt, notes: r.events.filter((e) => e.kind === 'note').map((e) => e.text ?? ''), steps: (r.steps ?? []).map((s: StepRecord) => ({ ...s, name: names.get(s.stepId) ?? s.stepId })) };
+    }),
+  };
+}
+
+export default function Record({ loaderData }: Route.ComponentProps) {
+  const { readings, record, setRecord, ended, end, stage, client } = useVisit();
+  const tender = useTenderness('after');
+  const changes = readings
+    .filter((r) => r.measure === 'tenderness' && r.phase === 'after' && r.side !== 'both' && r.side !== 'midline')
+    .flatMap((r) => {
+      const before = readings.find((b) => b.measure === 'tenderness' && b.phase === 'before' && b.place === r.place && b.side === r.side);
+      return before ? [{ place: { kind: 'muscle' as const, id: r.place, side: r.side as 'left' | 'right' }, before: before.value, after: r.value }] : [];
+    });
+  const pickable = MUSCLES.flatMap((m) => placesOn({ kind: 'muscle', id: m.id }, 'both').map((place) => ({ place, name: m.name }))).filter((p) => p.place.side !== 'midline');
+  const untested = readings.filter((r) => r.phase === 'before' && !readings.some((a) => a.phase === 'after' && a.measure === r.measure && a.place === r.place && a.side === r.side && a.complaintId === r.complaintId) && !['nrs-worst-week', 'nrs-average-week'].includes(r.measure));
+  const toggle = (reaction: Reaction) => {
+    const has = record.reactions.includes(reaction);
+    const rest = record.reactions.filter((r) => r !== reaction && (reaction === 'none' ? false : r !== 'none'));
+    setRecord({ ...record, reactions: has ? rest : [...rest, reaction] });
+  };
+  const last = loaderData.runs.at(-1);
+
+  return (
+    <div className="visit-body">
+      <div className="chart-side">
+        <FaceChart changes={changes} pick={{ places: pickable, onPick: tender.tap, onKey: tender.key }} />
+      </div>
+      <main className="work">
+        <SaveConflict />
+        <div className="work-head">
+          <h1>Record</h1>
+          <span className="soft">what changed, and what comes next</span>
+          <div className="end">
+            <SaveState />
+            {ended ? <Link to={`/clients/${client.id}`}>{stage === 'done' ? 'Finished. To the relief course' : 'To the client'}</Link> : <Button onClick={() => end('done')}>Finish the visit</Button>}
+          </div>
+        </div>
+        <fieldset disabled={ended} className="border-0 p-0 m-0">
+          {untested.length > 0 && !ended && (
+            <div className="note-bar">
+              <strong>{untested.length} tested before, not again yet.</strong> Measure the same things again, in the same position, to have the pair.
+            </div>
+          )}
+          <section className="section">
+            <h2>Rate again</h2>
+            <Ratings phase="after" measures={['nrs-now']} />
+          </section>
+          <section className="section">
+            <h2>Press again</h2>
+            <TendernessTable phase="after" />
+          </section>
+          <section className="section">
+            <h2>Open again</h2>
+            <OpeningFields phase="after" />
+          </section>
+          <section className="section">
+            <h2>What was done</h2>
+            {last ? <RunTable run={last} /> : <p className="soft">No run of this visit is on record.</p>}
+          </section>
+          <section className="section">
+            <h2>Reactions</h2>
+            <div className="chips" role="group" aria-label="Reactions">
+              {REACTIONS.map((r) => (
+                <button key={r} type="button" className="chip" aria-pressed={record.reactions.includes(r)} onClick={() => toggle(r)}>
+                  {REACTION_NAMES[r]}
+                </button>
+              ))}
+            </div>
+            <div className="form-grid mt-3">
+              <Form.Group className="wide" controlId="note">
+                <Form.Label>Notes</Form.Label>
+                <Form.Control as="textarea" rows={2} maxLength={2000} value={record.note} onChange={(e) => setRecord({ ...record, note: e.target.value })} />
+              </Form.Group>
+              <Form.Group controlId="product">
+                <Form.Label>Product used</Form.Label>
+                <Form.Control maxLength={200} value={record.product} onChange={(e) => setRecord({ ...record, product: e.target.value })} />
+              </Form.Group>
+              <div className="d-flex gap-3">
+                <DayField label="Next visit" value={record.nextOn} onCommit={(nextOn) => setRecord({ ...record, nextOn })} />
+                <DayField label="Review" value={record.reviewOn} onCommit={(reviewOn) => setRecord({ ...record, reviewOn })} />
+              </div>
+            </div>
+          </section>
+          <p className="soft small">A fall within one visit is relief during the visit; whether it lasts is told by the course over weeks. {last && last.steps.length > 0 && `Hands on: ${clock(last.steps.reduce((s, r) => s + r.doneSeconds, 0))}.`}</p>
+        </fieldset>
+      </main>
+    </div>
+  );
+}

@@ -1,0 +1,14 @@
+import { redirect } from 'react-router';
+import { STAGES } from '../../../core/visit/model';
+import { findVisit } from '../../../server/db/queries/visits.server';
+import { notFound, requirePractitioner } from '../../session.server';
+import type { Route } from './+types/resume';
+
+/** Opens a visit where it stands. */
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const { practiceId } = await requirePractitioner(request);
+  const visit = await findVisit(practiceId, params.visitId);
+  if (!visit) notFound('visit');
+  const stage = STAGES.find((s) => s === visit.stage) ?? (visit.stage === 'done' ? 'record' : 'screen');
+  return redirect(`/visits/${visit.id}/${stage}`);
+}

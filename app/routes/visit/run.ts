@@ -1,0 +1,54 @@
+import { data } from 'react-router';
+import { array, mixed, number, object, string } from 'yup';
+import { InputError } from '../../../core/errors';
+import { parseGuideEvent } from '../../../core/guide/machine';
+import { checkRoutine } from '../../../core/routine/check';
+import { screen } from '../../../core/screening/screen';
+import { hasEnded } from '../../../core/visit/model';
+import { CATALOGUE } from '../../../reference/catalogue';
+import { CAUTIONS } from '../../../reference/cautions';
+import { findClient } from '../../../server/db/queries/clients.server';
+import { openRun, runsOfVisit, takeEvents } from '../../../server/db/queries/runs.server';
+import { findVisit } from '../../../server/db/queries/visits.server';
+import { check } from '../../schemas/read';
+import { notFound, requirePractitioner } from '../../session.server';
+import type { Route } from './+types/run';
+
+const bodySchema = object({
+  kind: string().oneOf(['open', 'events'] as const).required(),
+  runId: string().max(64).optional(),
+  events: array().of(mixed().required()).max(500, 'At most 500 events at a time are accepted.').optional(),
+  /** The device's clock, by which its events are stamped. */
+  nowMs: number().min(0).optional(),
+});
+
+/** Opens a run of the visit's routine, or takes what happened in it. */
+export async function action({ request, params }: Route.ActionArgs) {
+  const { practiceId } = await requirePractitioner(request);
+  const input = await check(bodySchema, await request.json().catch(() => ({})));
+  if (!input.ok) return data({ message: Object.values(input.errors)[0] }, { status: 422 });
+  const visit = await findVisit(practiceId, params.visitId);
+  if (!visit) return data({ message: 'This visit is not here.' }, { status: 404 });
+
+  if (input.value.kind === 'open') {
+    if (hasEnded(visit.stage)) return data({ message: 'This visit has ended.' }, { status: 409 });
+    const client = await findClient(practiceId, visit.clientId);
+    const screening = screen(CAUTIONS, visit.screen.answers, client?.pressureCap ?? null);
+    const stop = visit.routine && checkRoutine(visit.routine, CATALOGUE, screening).find((f) => f.severity === 'stop');
+    if (stop || screening.mustStop) return data({ message: stop?.title ?? 'A red flag was answered yes.' }, { status: 422 });
+    const run = await openRun(practiceId, visit.id);
+    return run ? { run: { id: run.id, routine: run.routine, events: run.events } } : data({ message: 'There is no routine to run.' }, { status: 422 });
+  }
+
+  try {
+    const events = (input.value.events ?? []).map(parseGuideEvent);
+    const mine = (await runsOfVisit(practiceId, visit.id)).some((r) => r.id === input.value.runId);
+    const taken = mine ? await takeEvents(practiceId, input.value.runId!, events, input.value.nowMs ?? Date.now()) : null;
+    return taken ?? data({ message: 'This run is not here.' }, { status: 404 });
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return data({ message: error.message }, { status: 422 });
+  }
+}
+
+export const loader = () => notFound('page');

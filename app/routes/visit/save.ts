@@ -1,0 +1,66 @@
+import { data } from 'react-router';
+import { breachesOf, screen, type Screening } from '../../../core/screening/screen';
+import type { Routine, Step } from '../../../core/routine/model';
+import type { Referral } from '../../../core/visit/model';
+import { CATALOGUE } from '../../../reference/catalogue';
+import { CAUTIONS } from '../../../reference/cautions';
+import { findClient } from '../../../server/db/queries/clients.server';
+import { saveVisit, type VisitPatch } from '../../../server/db/queries/save-visit.server';
+import { findVisit, type Visit } from '../../../server/db/queries/visits.server';
+import { check } from '../../schemas/read';
+import { saveSchema } from '../../schemas/visit';
+import { notFound, requirePractitioner } from '../../session.server';
+import type { Route } from './+types/save';
+
+const STATUS = { saved: 200, stale: 409, ended: 409, missing: 404, refused: 422 } as const;
+
+/** The one door for every write of a visit. */
+export async function action({ request, params }: Route.ActionArgs) {
+  const who = await requirePractitioner(request);
+  const body: unknown = await request.json().catch(() => null);
+  const input = await check(saveSchema, body ?? {});
+  if (!input.ok) {
+    const [field, message] = Object.entries(input.errors)[0] ?? ['', 'This cannot be read.'];
+    return data({ result: 'invalid', field, message } as const, { status: 422 });
+  }
+  const visit = await findVisit(who.practiceId, params.visitId);
+  if (!visit) return data({ result: 'missing' } as const, { status: 404 });
+  const client = await findClient(who.practiceId, visit.clientId);
+  const screeningOf = (v: Visit) => screen(CAUTIONS, v.screen.answers, client?.pressureCap ?? null);
+  const given = input.value.patch as VisitPatch;
+  const patch: VisitPatch = given.kind === 'stage' && given.stage === 'stopped' ? { ...given, referral: referralOf(screeningOf(visit)) } : given;
+  const result = await saveVisit(who, visit.id, { saveId: input.value.saveId, expectedVersion: input.value.expectedVersion, patch }, (locked) => refusal(locked, screeningOf(locked), patch));
+  return data(result, { status: STATUS[result.result] });
+}
+
+/** A visit has no page of its own at this address. */
+export const loader = () => notFound('page');
+
+function referralOf({ hits }: Screening): Referral {
+  const cautions = hits['refer-out'];
+  return { cautions: cautions.map((c) => c.key), seeWho: [...new Set(cautions.map((c) => c.seeWho))].join(' '), outcome: null, outcomeOn: null };
+}
+
+/** What the screening forbids is forbidden here too, whatever the screen let through. */
+function refusal(visit: Visit, screening: Screening, patch: VisitPatch): string | null {
+  if (patch.kind === 'stage') {
+    if (patch.stage === 'stopped') return screening.mustStop ? null : 'Only a red flag stops a visit.';
+    if (patch.stage !== 'screen' && patch.stage !== 'postponed' && screening.mustStop) return 'A red flag was answered yes: this visit does not go on.';
+    return null;
+  }
+  if (patch.kind !== 'routine') return null;
+  return bannedNewStep(patch.routine, visit.routine, screening);
+}
+
+/** A step that was banned only after it was added stays until it is taken out; the guide does not start with it. */
+function bannedNewStep(routine: Routine, stored: Routine | null, screening: Screening): string | null {
+  const banOf = (step: Step) => breachesOf(step, screening, CATALOGUE).find((b) => b.effect === 'ban' && b.lowerTo === null);
+  for (const step of routine.steps) {
+    const technique = CATALOGUE.techniques.get(step.technique);
+    if (!technique) return `The technique "${step.technique}" is not known.`;
+    const ban = banOf(step);
+    const before = stored?.steps.find((s) => s.id === step.id && s.technique === step.technique);
+    if (ban && !(before && banOf(before))) return `${technique.name} cannot be added. ${ban.reason}`;
+  }
+  return null;
+}

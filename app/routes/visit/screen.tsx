@@ -1,0 +1,146 @@
+import { Button, Form as BsForm } from 'react-bootstrap';
+import { Link } from 'react-router';
+import type { Answer, Caution } from '../../../core/screening/screen';
+import { takesAway } from '../../../core/screening/screen';
+import { REGION_NAMES, type Region } from '../../../core/atlas/regions';
+import { CAUTIONS } from '../../../reference/cautions';
+import { MUSCLES } from '../../../reference/muscles';
+import { PREPARATION } from '../../../reference/preparation';
+import { FaceChart } from '../../chart/face-chart';
+import { keepOffMarks } from '../../visit/chart-marks';
+import { useVisit } from '../../visit/context';
+import { SaveConflict, SaveState } from '../../visit/save-note';
+import { ScreenResult } from '../../visit/screen-result';
+
+const GROUPS = [
+  { group: 'red-flag', title: 'Red flags', none: 'None of these' },
+  { group: 'today', title: 'Today', none: 'None today' },
+  { group: 'standing', title: 'Standing facts', none: 'None of these' },
+] as const;
+const MUSCLE_NAMES = new Map(MUSCLES.map((m) => [m.id, m.name]));
+const NAMES = { region: (id: string) => REGION_NAMES[id as Region] ?? id, muscle: (id: string) => MUSCLE_NAMES.get(id) ?? id };
+
+export default function ScreenStage() {
+  const visit = useVisit();
+  const { screen, setScreen, lastScreen, screening, ended } = visit;
+  const answer = (keys: readonly string[], value: Answer | ((key: string) => Answer | undefined)) => {
+    const answers = { ...screen.answers };
+    for (const key of keys) {
+      const one = typeof value === 'function' ? value(key) : value;
+      if (one) answers[key] = one;
+    }
+    setScreen({ ...screen, answers });
+  };
+  const tick = (key: string) => setScreen({ ...screen, preparation: screen.preparation.includes(key) ? screen.preparation.filter((k) => k !== key) : [...screen.preparation, key] });
+  const open = screening.unanswered.length;
+
+  return (
+    <div className="visit-body">
+      <div className="chart-side">
+        <FaceChart keepOff={keepOffMarks(screening)} />
+      </div>
+      <main className="work">
+        <SaveConflict />
+        <div className="work-head">
+          <h1>Screen</h1>
+          <span className="soft">what is off limits today, before hands touch the face</span>
+          <div className="end">
+            <SaveState />
+            <Onward open={open} />
+          </div>
+        </div>
+        <fieldset disabled={ended} className="two-columns border-0 p-0 m-0">
+          <div>
+            <h2 className="mb-1">Preparation</h2>
+            <div className="prep-list">
+              {PREPARATION.map((p) => (
+                <BsForm.Check key={p.key} id={`prep-${p.key}`} label={p.label} checked={screen.preparation.includes(p.key)} onChange={() => tick(p.key)} />
+              ))}
+            </div>
+            {GROUPS.map(({ group, title, none }) => {
+              const asked = CAUTIONS.filter((c) => c.group === group && c.question);
+              const unanswered = asked.filter((c) => !screen.answers[c.key]).map((c) => c.key);
+              const known = lastScreen ? asked.filter((c) => lastScreen.answers[c.key]).map((c) => c.key) : [];
+              return (
+                <fieldset key={group} className="question-group">
+                  <legend>
+                    {title}
+                    {group === 'standing' && known.length > 0 && unanswered.length > 0 && (
+                      <Button variant="link" onClick={() => answer(known, (key) => lastScreen!.answers[key])}>
+                        Same as last time
+                      </Button>
+                    )}
+                    {unanswered.length > 0 ? (
+                      <Button variant="link" onClick={() => answer(unanswered, 'no')}>
+                        {unanswered.length === asked.length ? none : `No to the other ${unanswered.length}`}
+                      </Button>
+                    ) : (
+                      <span className="soft small">all answered</span>
+                    )}
+                  </legend>
+                  {asked.map((c) => (
+                    <Question key={c.key} caution={c} value={screen.answers[c.key]} before={lastScreen?.answers[c.key]} onAnswer={(a) => answer([c.key], a)} />
+                  ))}
+                </fieldset>
+              );
+            })}
+          </div>
+          <ScreenResult />
+        </fieldset>
+      </main>
+    </div>
+  );
+}
+
+function Question({ caution, value, before, onAnswer }: { caution: Caution; value: Answer | undefined; before: Answer | undefined; onAnswer: (a: Answer) => void }) {
+  const id = `q-${caution.key}`;
+  return (
+    <div className={`question${value === 'yes' ? ' is-yes' : ''}`} role="radiogroup" aria-labelledby={id} onKeyDown={(e) => (e.key === 'y' || e.key === 'n') && onAnswer(e.key === 'y' ? 'yes' : 'no')}>
+      <span id={id}>
+        {caution.question} {before === 'yes' && value === undefined && <strong className="small">yes last time, still so?</strong>}
+      </span>
+      <span className="yes-no">
+        {(['yes', 'no'] as const).map((a) => (
+          <label key={a}>
+            <input type="radio" name={id} checked={value === a} onChange={() => onAnswer(a)} />
+            {a === 'yes' ? 'Yes' : 'No'}
+          </label>
+        ))}
+      </span>
+      {value === 'yes' && (
+        <span className="takes">
+          Takes away {takesAway(caution, NAMES)}. {caution.advice} {caution.seeWho && <strong>See: {caution.seeWho}</strong>}
+        </span>
+      )}
+    </div>
+  );
+}
+
+/** The one way on from here: refer out, postpone, or assess. */
+function Onward({ open }: { open: number }) {
+  const { screening, goTo, end, ended, stage, visit } = useVisit();
+  if (ended)
+    return (
+      <span>
+        {stage === 'stopped' ? 'Stopped and referred. ' : stage === 'postponed' ? 'Postponed. ' : 'Finished. '}
+        <Link to={`/clients/${visit.clientId}`}>To the client</Link>
+      </span>
+    );
+  if (screening.mustStop)
+    return (
+      <Button variant="danger" onClick={() => end('stopped')}>
+        Stop and refer out
+      </Button>
+    );
+  if (screening.postpone)
+    return (
+      <Button variant="primary" onClick={() => end('postponed')}>
+        Postpone this visit
+      </Button>
+    );
+  return (
+    <Button onClick={() => goTo('assess')} disabled={open > 0} title={open ? 'Every question needs an answer first' : undefined}>
+      {open ? `${open} to answer` : 'Assess'}
+    </Button>
+  );
+}

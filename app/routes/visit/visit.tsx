@@ -1,0 +1,52 @@
+import { Outlet, useLocation, useRevalidator } from 'react-router';
+import { STAGES, type Stage } from '../../../core/visit/model';
+import { findClient } from '../../../server/db/queries/clients.server';
+import { readingsOfClient } from '../../../server/db/queries/readings.server';
+import { findVisit, visitBefore, visitNumber } from '../../../server/db/queries/visits.server';
+import { notFound, requirePractitioner } from '../../session.server';
+import { ClientStrip } from '../../visit/client-strip';
+import { useVisit, VisitProvider } from '../../visit/context';
+import type { Route } from './+types/visit';
+
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const { practiceId } = await requirePractitioner(request);
+  const visit = await findVisit(practiceId, params.visitId);
+  if (!visit) notFound('visit');
+  const [client, readings, number, before] = await Promise.all([findClient(practiceId, visit.clientId), readingsOfClient(practiceId, visit.clientId), visitNumber(practiceId, visit), visitBefore(practiceId, visit)]);
+  if (!client) notFound('client');
+  return {
+    visit,
+    number,
+    client,
+    readings: readings.filter((r) => r.visitId === visit.id),
+    earlier: readings.filter((r) => r.visitId !== visit.id && r.takenAt < visit.startsAt),
+    lastScreen: before?.screen ?? null,
+  };
+}
+/** A visit in work is the browser's; it is read again only when asked to, or for another visit. */
+export const shouldRevalidate = ({ currentParams, nextParams, currentUrl, nextUrl }: { currentParams: Record<string, string | undefined>; nextParams: Record<string, string | undefined>; currentUrl: URL; nextUrl: URL }): boolean =>
+  currentParams.visitId !== nextParams.visitId || currentUrl.href === nextUrl.href;
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${loaderData?.client.name ?? 'Visit'} · Velvet Compass` }];
+
+export default function VisitFrame({ loaderData }: Route.ComponentProps) {
+  const { revalidate } = useRevalidator();
+  return (
+    <VisitProvider key={loaderData.visit.id} data={loaderData} reload={() => void revalidate()}>
+      <Inside />
+    </VisitProvider>
+  );
+}
+
+function Inside() {
+  const { pathname } = useLocation();
+  const last = pathname.split('/').at(-1) as Stage;
+  const showing = STAGES.includes(last) ? last : 'screen';
+  const { ended } = useVisit();
+  return (
+    <div className={`visit${ended ? ' has-ended' : ''}`}>
+      <ClientStrip showing={showing} />
+      <Outlet />
+    </div>
+  );
+}

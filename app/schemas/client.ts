@@ -1,0 +1,46 @@
+import { array, boolean, number, object, string, type InferType } from 'yup';
+import { COMPLAINT_KINDS } from '../../core/routine/technique';
+import { FINGER_WIDTH_MM } from '../../core/measures/opening';
+import { PRESSURES } from '../../core/units';
+
+const words = (most: number) => string().trim().default('').max(most, `At most ${most} characters are accepted.`);
+/** An empty choice is "none". */
+const emptyIsNull = (value: unknown, original: unknown) => (original === '' || original === undefined ? null : value);
+
+const complaintSchema = object({
+  id: string().transform((v: string) => v || undefined).optional(),
+  kind: string().oneOf(COMPLAINT_KINDS, 'Choose one of the list.').required('Choose one of the list.'),
+  side: string().oneOf(['left', 'right', 'both', 'midline'] as const, 'Choose a side.').required('Choose a side.'),
+  onset: words(200),
+  triggers: words(300),
+  goal: words(300),
+  closed: boolean().default(false),
+});
+
+/** Four widths typed in one line: "17 18 17 15". */
+export const fingerLine = string()
+  .trim()
+  .default('')
+  .test('fingers', `Four widths in mm, index first, each ${FINGER_WIDTH_MM.least} to ${FINGER_WIDTH_MM.most}: "17 18 17 15".`, (text) => {
+    if (!text) return true;
+    const widths = readFingers(text);
+    return widths !== null && widths.length === 4 && widths.every((w) => w >= FINGER_WIDTH_MM.least && w <= FINGER_WIDTH_MM.most);
+  });
+export const readFingers = (text: string): number[] | null => (text ? text.split(/[\s/;]+/).map((w) => Number(w.replace(',', '.'))) : null);
+
+export const clientSchema = object({
+  name: string().trim().required('Type a name.').max(120, 'At most 120 characters are accepted.'),
+  about: words(120),
+  note: words(2000),
+  pressureCap: string().transform(emptyIsNull).nullable().default(null).oneOf([...PRESSURES, null], 'Choose one of the list.'),
+  habitSide: string().transform(emptyIsNull).nullable().default(null).oneOf(['left', 'right', null] as const, 'Choose a side, or none.'),
+  fingers: fingerLine,
+  version: number().transform((v: number) => (Number.isNaN(v) ? undefined : v)).integer().min(1).optional(),
+  complaints: array().of(complaintSchema).max(12, 'At most 12 complaints are accepted.').default([]),
+});
+export type ClientForm = InferType<typeof clientSchema>;
+
+/** The record that a form describes. */
+export function clientInput({ fingers, version: _version, ...rest }: ClientForm) {
+  return { ...rest, fingerWidthsMm: readFingers(fingers) };
+}

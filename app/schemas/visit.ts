@@ -1,0 +1,78 @@
+import { array, lazy, mixed, number, object, string } from 'yup';
+import { InputError } from '../../core/errors';
+import { checkedReading, MEASURES, READING_PHASES, type MeasureKey } from '../../core/measures/reading';
+import { parseRoutine } from '../../core/routine/schema';
+import { REACTIONS, type VisitStage } from '../../core/visit/model';
+import { CAUTIONS } from '../../reference/cautions';
+import { MUSCLES } from '../../reference/muscles';
+import { PREPARATION } from '../../reference/preparation';
+import { calendarDay } from './day';
+
+const QUESTIONS = new Set(CAUTIONS.filter((c) => c.question).map((c) => c.key));
+const MUSCLE_IDS = new Set(MUSCLES.map((m) => m.id));
+const SAVE_STAGES = ['screen', 'assess', 'compose', 'guide', 'record', 'done', 'stopped', 'postponed'] as const satisfies readonly VisitStage[];
+
+/** Turns a refusal of the core into the message of a field. */
+const byCore = (read: () => unknown): true | string => {
+  try {
+    read();
+    return true;
+  } catch (error) {
+    if (error instanceof InputError) return error.message;
+    throw error;
+  }
+};
+
+const answers = mixed<Record<string, 'yes' | 'no'>>()
+  .required()
+  .test('answers', 'An answer is yes or no to a question that is asked.', (value) => !!value && typeof value === 'object' && Object.entries(value).every(([key, a]) => QUESTIONS.has(key) && (a === 'yes' || a === 'no')));
+
+export const readingEntrySchema = object({
+  measure: string().oneOf(Object.keys(MEASURES) as MeasureKey[], 'This measure is not known.').required(),
+  complaintId: string().nullable().defined(),
+  place: string().max(64).defined(),
+  side: string().oneOf(['left', 'right', 'both', 'midline'] as const).required(),
+  phase: string().oneOf(READING_PHASES).required(),
+  value: number().nullable().defined(),
+}).test('reading', 'This reading cannot be taken.', (entry, context) => {
+  const measure = MEASURES[entry.measure];
+  if (measure.perComplaint !== (entry.complaintId !== null)) return context.createError({ message: 'This reading belongs to a complaint, or must not.' });
+  if (measure.perPlace && (!MUSCLE_IDS.has(entry.place) || (entry.side !== 'left' && entry.side !== 'right'))) return context.createError({ message: 'A known muscle and a side are accepted.' });
+  if (entry.value === null) return true;
+  const told = byCore(() => checkedReading(entry.measure, entry.value));
+  return told === true || context.createError({ message: told });
+});
+
+export const recordSchema = object({
+  reactions: array().of(string().oneOf(REACTIONS).required()).max(REACTIONS.length).required(),
+  note: string().max(2000, 'At most 2000 characters are accepted.').defined(),
+  product: string().max(200, 'At most 200 characters are accepted.').defined(),
+  nextOn: calendarDay,
+  reviewOn: calendarDay,
+});
+
+const patches = {
+  screen: object({
+    kind: string().required(),
+    screen: object({ answers, preparation: array().of(string().oneOf(PREPARATION.map((p) => p.key)).required()).max(PREPARATION.length).required() }).required(),
+  }),
+  readings: object({ kind: string().required(), entries: array().of(readingEntrySchema.required()).min(1).max(60).required() }),
+  routine: object({
+    kind: string().required(),
+    routine: mixed()
+      .required()
+      .test('routine', 'This routine cannot be read.', (value, context) => {
+        const told = byCore(() => parseRoutine(value));
+        return told === true || context.createError({ message: told });
+      }),
+  }),
+  record: object({ kind: string().required(), record: recordSchema.required() }),
+  stage: object({ kind: string().required(), stage: string().oneOf(SAVE_STAGES).required() }),
+};
+
+/** One write to a visit: what it is, on which version it was made, and an id by which it is done once only. */
+export const saveSchema = object({
+  saveId: string().required().matches(/^[A-Za-z0-9-]{8,64}$/, 'A save needs an id of 8 to 64 letters, digits or dashes.'),
+  expectedVersion: number().integer().min(1).required(),
+  patch: lazy((value: { kind?: string } | undefined) => patches[(value?.kind ?? '') as keyof typeof patches] ?? object({ kind: string().required().oneOf(Object.keys(patches), 'This change is not known.') }).required()),
+});

@@ -1,0 +1,70 @@
+import { yupResolver } from '@hookform/resolvers/yup';
+import { useEffect, useId } from 'react';
+import { Form as BsForm } from 'react-bootstrap';
+import { get, useForm, type DefaultValues, type FieldValues, type Path, type UseFormReturn } from 'react-hook-form';
+import { useSubmit } from 'react-router';
+import type { AnyObjectSchema } from 'yup';
+import type { FieldErrors } from '../schemas/read';
+
+/**
+ * A form held against its schema before it is sent, by the same rules as the server uses. What was typed stays; the
+ * first wrong field gets the focus, whether the browser or the server found it.
+ */
+export function useCheckedForm<V extends FieldValues>(schema: AnyObjectSchema, answered: { errors?: FieldErrors } | undefined, defaultValues?: DefaultValues<V>) {
+  const submit = useSubmit();
+  const form = useForm<V>({ resolver: yupResolver(schema) as never, defaultValues, mode: 'onSubmit', reValidateMode: 'onChange' });
+  useEffect(() => {
+    for (const [i, [name, message]] of Object.entries(answered?.errors ?? {}).entries()) form.setError(name as Path<V>, { message }, { shouldFocus: i === 0 });
+  }, [answered, form]);
+  const onSubmit = form.handleSubmit(async (_values, event) => {
+    const element = event?.target as HTMLFormElement;
+    const submitter = (event?.nativeEvent as SubmitEvent | undefined)?.submitter as HTMLButtonElement | null;
+    await submit(submitter ?? element, { method: 'post' });
+  });
+  return { form, bind: { onSubmit, method: 'post' as const, noValidate: true } };
+}
+
+interface Shown {
+  label: string;
+  hint?: string;
+  className?: string;
+}
+
+/** Label, control, hint and message in one; with children it is a select. */
+export function Field<V extends FieldValues>({ form, name, children, ...rest }: Shown & { form: UseFormReturn<V>; name: Path<V>; children?: React.ReactNode } & Omit<React.ComponentProps<typeof BsForm.Control>, 'children' | 'name' | 'form'>) {
+  const message = (get(form.formState.errors, name) as { message?: string } | undefined)?.message;
+  return (
+    <FieldFrame {...rest} message={message} controls={form.register(name) as object}>
+      {children}
+    </FieldFrame>
+  );
+}
+
+/** The same frame for a control that no form library knows about. */
+export function FieldFrame({ label, hint, className, message, controls, children, ...control }: Shown & { message?: string; controls?: object; children?: React.ReactNode } & Omit<React.ComponentProps<typeof BsForm.Control>, 'children'>) {
+  const id = useId();
+  const described = [message ? `${id}-error` : '', hint ? `${id}-hint` : ''].filter(Boolean).join(' ') || undefined;
+  const shared = { id, isInvalid: !!message, 'aria-describedby': described, ...controls };
+  return (
+    <div className={className}>
+      <BsForm.Label htmlFor={id}>{label}</BsForm.Label>
+      {children ? (
+        <BsForm.Select {...shared} {...(control as object)}>
+          {children}
+        </BsForm.Select>
+      ) : (
+        <BsForm.Control {...shared} {...control} />
+      )}
+      {message && (
+        <BsForm.Control.Feedback type="invalid" id={`${id}-error`} role="alert">
+          {message}
+        </BsForm.Control.Feedback>
+      )}
+      {hint && (
+        <BsForm.Text id={`${id}-hint`} className="soft">
+          {hint}
+        </BsForm.Text>
+      )}
+    </div>
+  );
+}

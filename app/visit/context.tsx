@@ -1,0 +1,115 @@
+import { createContext, use, useEffect, useMemo, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { Reading } from '../../core/measures/reading';
+import type { Routine } from '../../core/routine/model';
+import { screen as holdAgainst, type Screening } from '../../core/screening/screen';
+import { hasEnded, stageIndex, EMPTY_RECORD, type Screen, type Stage, type VisitRecord, type VisitStage } from '../../core/visit/model';
+import { CAUTIONS } from '../../reference/cautions';
+import type { Client } from '../../server/db/queries/clients.server';
+import type { ReadingEntry, VisitPatch } from '../../server/db/queries/save-visit.server';
+import type { Visit } from '../../server/db/queries/visits.server';
+import { postTo } from './post';
+import { SaveQueue, type SaveState } from './save-queue';
+
+export interface VisitData {
+  visit: Visit;
+  number: number;
+  client: Client;
+  readings: Reading[];
+  earlier: Reading[];
+  lastScreen: Screen | null;
+}
+
+interface Working {
+  stage: VisitStage;
+  screen: Screen;
+  readings: Reading[];
+  routine: Routine | null;
+  record: VisitRecord;
+}
+
+export interface VisitWork extends VisitData, Working {
+  screening: Screening;
+  ended: boolean;
+  save: SaveState;
+  setScreen: (screen: Screen) => void;
+  setReading: (entry: ReadingEntry) => void;
+  setRoutine: (routine: Routine) => void;
+  setRecord: (record: VisitRecord) => void;
+  /** Leaves for a stage; the visit advances when it has not been there yet. */
+  goTo: (stage: Stage) => void;
+  end: (stage: 'done' | 'stopped' | 'postponed') => void;
+  takeTheirs: () => void;
+  keepMine: () => void;
+  isSaved: () => boolean;
+}
+
+const Context = createContext<VisitWork | null>(null);
+export function useVisit(): VisitWork {
+  const work = use(Context);
+  if (!work) throw new Error('useVisit outside of a visit');
+  return work;
+}
+
+const workingOf = ({ visit, readings }: Pick<VisitData, 'visit' | 'readings'>): Working => ({ stage: visit.stage, screen: visit.screen, readings, routine: visit.routine, record: visit.record ?? EMPTY_RECORD });
+
+/** Holds a visit while it is worked on: what is on the screen at once, what is written in order behind it. */
+export function VisitProvider({ data, reload, children }: { data: VisitData; reload: () => void; children: React.ReactNode }) {
+  const [working, setWorking] = useState<Working>(() => workingOf(data));
+  const [save, setSave] = useState<SaveState>({ status: 'saved' });
+  const navigate = useNavigate();
+  const queue = useRef<SaveQueue>(null);
+  queue.current ??= new SaveQueue({ version: data.visit.version, post: postTo(data.visit.id), tell: setSave, makeId: () => crypto.randomUUID() });
+
+  useEffect(() => {
+    const guard = (event: BeforeUnloadEvent) => {
+      if (!queue.current?.isIdle) event.preventDefault();
+    };
+    window.addEventListener('beforeunload', guard);
+    return () => window.removeEventListener('beforeunload', guard);
+  }, []);
+
+  const screening = useMemo(() => holdAgainst(CAUTIONS, working.screen.answers, data.client.pressureCap), [working.screen.answers, data.client.pressureCap]);
+  const ended = hasEnded(working.stage);
+  const write = (change: (before: Working) => Working, patch: VisitPatch) => {
+    if (ended) return;
+    setWorking(change);
+    queue.current!.add(patch);
+  };
+
+  const work: VisitWork = {
+    ...data,
+    ...working,
+    screening,
+    ended,
+    save,
+    setScreen: (screen) => write((b) => ({ ...b, screen }), { kind: 'screen', screen }),
+    setReading: (entry) => write((b) => ({ ...b, readings: withEntry(b.readings, entry, data.visit.id) }), { kind: 'readings', entries: [entry] }),
+    setRoutine: (routine) => write((b) => ({ ...b, routine }), { kind: 'routine', routine }),
+    setRecord: (record) => write((b) => ({ ...b, record }), { kind: 'record', record }),
+    goTo: (stage) => {
+      if (stageIndex(stage) > stageIndex(working.stage)) write((b) => ({ ...b, stage }), { kind: 'stage', stage });
+      void navigate(`/visits/${data.visit.id}/${stage}`);
+    },
+    end: (stage) => write((b) => ({ ...b, stage }), { kind: 'stage', stage }),
+    takeTheirs: () => {
+      if (save.status !== 'stale' && save.status !== 'ended') return;
+      setWorking((b) => ({ ...workingOf({ visit: save.theirs, readings: b.readings }) }));
+      queue.current!.takeTheirs(save.theirs.version);
+      reload();
+    },
+    keepMine: () => save.status === 'stale' && queue.current!.keepMine(save.theirs.version),
+    isSaved: () => !!queue.current?.isIdle,
+  };
+  // Readings stored by another window come with the reload after "take theirs".
+  useEffect(() => {
+    if (queue.current?.isIdle) setWorking((b) => ({ ...b, readings: data.readings }));
+  }, [data.readings]);
+  return <Context value={work}>{children}</Context>;
+}
+
+function withEntry(readings: readonly Reading[], entry: ReadingEntry, visitId: string): Reading[] {
+  const rest = readings.filter((r) => !(r.measure === entry.measure && r.complaintId === entry.complaintId && r.place === entry.place && r.side === entry.side && r.phase === entry.phase));
+  if (entry.value === null) return rest;
+  return [...rest, { ...entry, value: entry.value, source: 'studio', takenAt: new Date().toISOString(), visitId }];
+}

@@ -1,0 +1,43 @@
+import { SEVERITIES, takesAway, type Severity } from '../../core/screening/screen';
+import { REGION_NAMES, type Region } from '../../core/atlas/regions';
+import { MUSCLES } from '../../reference/muscles';
+import { useVisit } from './context';
+
+const WORDS: Record<Severity, string> = { 'refer-out': 'Refer out', avoid: 'Avoid', adapt: 'Adapt', note: 'Note' };
+const MUSCLE_NAMES = new Map(MUSCLES.map((m) => [m.id, m.name]));
+const NAMES = { region: (id: string) => REGION_NAMES[id as Region] ?? id, muscle: (id: string) => MUSCLE_NAMES.get(id) ?? id };
+
+/** What the answers take away, worst first; rules for everyone come last. */
+export function ScreenResult() {
+  const { screening, client } = useVisit();
+  return (
+    <div className="result-list" aria-live="polite">
+      <h2>What it changes</h2>
+      {screening.mustStop && (
+        <p className="caution fw-bold mt-2 mb-0">
+          The visit stops here. See: {[...new Set(screening.hits['refer-out'].map((c) => c.seeWho))].join(' ')}
+        </p>
+      )}
+      {client.pressureCap && <p className="mt-2 mb-0">Pressure stays at {client.pressureCap} or below for this client.</p>}
+      {SEVERITIES.map((severity) => {
+        const hits = screening.hits[severity];
+        if (!hits.length) return null;
+        return (
+          <section key={severity}>
+            <h3 className={severity === 'refer-out' ? 'caution' : ''}>{WORDS[severity]}</h3>
+            <ul>
+              {[...hits].sort((a, b) => Number(a.group === 'everyone') - Number(b.group === 'everyone')).map((c) => (
+                <li key={c.key}>
+                  <strong>{c.title}</strong> <span className="soft">{c.group === 'everyone' ? 'always' : ''}</span>
+                  <br />
+                  {c.group === 'everyone' ? c.advice : `${takesAway(c, NAMES)}. ${c.seeWho ? `See: ${c.seeWho}` : ''}`}
+                </li>
+              ))}
+            </ul>
+          </section>
+        );
+      })}
+      <p className="soft small mt-3">Wellness work, not medicine: nothing here diagnoses. Local codes and licensed care come first.</p>
+    </div>
+  );
+}

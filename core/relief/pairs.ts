@@ -1,0 +1,44 @@
+import { openingChange } from '../measures/opening.ts';
+import { MEASURES, type MeasureKey, type Reading } from '../measures/reading.ts';
+import type { Side } from '../units.ts';
+
+/** First and latest reading of one measure at one place and side, and what the difference is worth. */
+export interface ReadingPair {
+  measure: MeasureKey;
+  place: string;
+  side: Side;
+  first: number;
+  now: number;
+  change: number;
+  direction: 'better' | 'worse' | 'same';
+  meaning: string;
+}
+
+const OPENING_MEANING = { 'within-error': 'within the test’s own error (5 mm)', possible: 'a possible change (5 to 9 mm)', 'beyond-error': 'more than the test’s own error (9 mm)' } as const;
+
+/** Only readings taken before the work are compared: those after it show the visit, not the course. Oldest first. */
+export function readingPairs(readings: readonly Reading[]): ReadingPair[] {
+  const series = new Map<string, Reading[]>();
+  for (const r of readings) {
+    if (MEASURES[r.measure].perComplaint || r.phase === 'after') continue;
+    const key = `${r.measure}|${r.place}|${r.side}`;
+    series.set(key, [...(series.get(key) ?? []), r]);
+  }
+  return [...series.values()]
+    .filter((s) => s.length >= 2)
+    .map((s) => {
+      const { measure, place, side, value: first } = s[0]!;
+      const now = s[s.length - 1]!.value;
+      const change = now - first;
+      const up = MEASURES[measure].better === 'up';
+      const direction = change === 0 ? 'same' : change > 0 === up ? 'better' : 'worse';
+      return { measure, place, side, first, now, change, direction, meaning: meaningOf(measure, first, now) } as const;
+    });
+}
+
+function meaningOf(measure: MeasureKey, first: number, now: number): string {
+  if (measure === 'opening-mm') return OPENING_MEANING[openingChange(first, now)];
+  if (measure === 'opening-fingers') return 'by count, coarse; the ruler tells more';
+  // One grade is as much as two examiners differ by (our choice); two grades are called a change.
+  return Math.abs(now - first) >= 2 ? 'two grades or more' : now === first ? 'unchanged' : 'one grade, may be chance';
+}

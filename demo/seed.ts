@@ -1,0 +1,135 @@
+import { TZDate } from '@date-fns/tz';
+import { addDays, format, startOfDay } from 'date-fns';
+import type { Transaction } from 'sequelize';
+import { runRecord, type GuideEvent } from '../core/guide/machine.ts';
+import type { MeasureKey } from '../core/measures/reading.ts';
+import { expandRoutine } from '../core/routine/cues.ts';
+import type { Routine } from '../core/routine/model.ts';
+import type { Answer } from '../core/screening/screen.ts';
+import type { Side } from '../core/units.ts';
+import { EMPTY_RECORD, EMPTY_SCREEN } from '../core/visit/model.ts';
+import { CAUTIONS } from '../reference/cautions.ts';
+import { PREPARATION } from '../reference/preparation.ts';
+import { hash } from '@node-rs/argon2';
+import { database } from '../server/db/connection.ts';
+import { ClientModel, ComplaintModel, PracticeModel, PractitionerModel, ReadingModel, RunEventModel, RunModel, TemplateModel, VisitModel } from '../server/db/models/index.ts';
+import { PEOPLE, type DemoClient, type DemoVisit } from './people.ts';
+import { seeded } from './random.ts';
+import { ROUTINES } from './routines.ts';
+
+export const DEMO_SIGN_IN = { email: 'imke@harbour-row.example', password: 'velvet-harbour' } as const;
+export const DEMO_SECOND = { email: 'rafe@harbour-row.example', password: 'velvet-harbour' } as const;
+const ZONE = 'Europe/Lisbon';
+
+/** The moment at HH:MM, some days before the day the demo is made. */
+const moment = (today: Date, daysAgo: number, time: string): Date => {
+  const day = addDays(startOfDay(new TZDate(today.getTime(), ZONE)), -daysAgo);
+  return new Date(day.getTime() + (Number(time.slice(0, 2)) * 60 + Number(time.slice(3))) * 60_000);
+};
+const dayWord = (today: Date, daysAhead: number): string => format(addDays(new TZDate(today.getTime(), ZONE), daysAhead), 'yyyy-MM-dd');
+
+/** The demo practice, relative to a day. The same day gives the same data. */
+export async function seedDemo(today: Date): Promise<{ practiceId: string }> {
+  const passwordHash = await hash(DEMO_SIGN_IN.password);
+  return database().transaction(async (transaction) => {
+    const practice = await PracticeModel.create({ name: 'Harbour Row Face Studio', timeZone: ZONE }, { transaction });
+    const practiceId = practice.id;
+    const imke = await PractitionerModel.create({ practiceId, name: 'Imke Dahl', email: DEMO_SIGN_IN.email, passwordHash, role: 'owner' }, { transaction });
+    const rafe = await PractitionerModel.create({ practiceId, name: 'Rafe Oyelaran', email: DEMO_SECOND.email, passwordHash, role: 'practitioner' }, { transaction });
+    for (const [key, body] of Object.entries(ROUTINES)) await TemplateModel.create({ practiceId, name: body.name, body, createdBy: key === 'calm' || key === 'drain' ? rafe.id : imke.id, updatedAt: moment(today, 30, '18:00') }, { transaction });
+    const random = seeded(20_260_309);
+    for (const person of PEOPLE) await seedClient({ practiceId, today, transaction, random, practitionerId: person.by === 'imke' ? imke.id : rafe.id }, person);
+    return { practiceId };
+  });
+}
+
+interface Making {
+  practiceId: string;
+  practitionerId: string;
+  today: Date;
+  transaction: Transaction;
+  random: () => number;
+}
+
+async function seedClient(making: Making, person: DemoClient): Promise<void> {
+  const { practiceId, transaction, today } = making;
+  const client = await ClientModel.create({ practiceId, name: person.name, about: person.about, note: person.note ?? '', pressureCap: person.pressureCap ?? null, fingerWidthsMm: person.fingers ?? null, habitSide: person.habitSide ?? null }, { transaction });
+  const complaints = [];
+  for (const [position, { ratings, ...own }] of person.complaints.entries()) complaints.push({ ratings, row: await ComplaintModel.create({ practiceId, clientId: client.id, ...own, position }, { transaction }) });
+
+  const visitAt = new Map<number, VisitModel>();
+  for (const visit of person.visits) visitAt.set(visit.daysAgo, await seedVisit(making, client.id, person, visit));
+  if (person.today && !visitAt.has(0)) visitAt.set(0, await seedVisit(making, client.id, person, { daysAgo: 0 }));
+
+  const rows = complaints.flatMap(({ ratings, row }) =>
+    ratings.flatMap(([daysAgo, value, at]) => {
+      const visit = at === 'h' ? null : (visitAt.get(daysAgo) ?? null);
+      const takenAt = at === 'h' ? moment(today, daysAgo, `${8 + Math.floor(making.random() * 12)}:30`.padStart(5, '0')) : new Date((visit?.startsAt ?? moment(today, daysAgo, '12:00')).getTime() + 5 * 60_000);
+      const one = { practiceId, clientId: client.id, visitId: visit?.id ?? null, complaintId: row.id, place: '', side: row.side, source: at === 'h' ? ('home' as const) : ('studio' as const), takenBy: at === 'h' ? null : making.practitionerId, takenAt };
+      const now = { ...one, measure: 'nrs-now' as MeasureKey, phase: at === 'h' ? ('between' as const) : ('before' as const), value };
+      if (!visit) return [now];
+      const week = (measure: MeasureKey, v: number) => ({ ...one, measure, phase: 'before' as const, value: Math.min(10, Math.max(0, v)) });
+      const done = visit.stage === 'done';
+      return [now, week('nrs-worst-week', value + 1 + Math.floor(making.random() * 2)), week('nrs-average-week', value), ...(done ? [{ ...now, phase: 'after' as const, value: Math.max(0, value - 1 - Math.floor(making.random() * 2)), takenAt: new Date(takenAt.getTime() + 35 * 60_000) }] : [])];
+    }),
+  );
+  await ReadingModel.bulkCreate(rows, { transaction });
+}
+
+function answersOf(person: DemoClient, yes: readonly string[]): Record<string, Answer> {
+  return Object.fromEntries(CAUTIONS.filter((q) => q.question).map((q) => [q.key, [...(person.yes ?? []), ...yes].includes(q.key) ? 'yes' : 'no']));
+}
+
+async function seedVisit(making: Making, clientId: string, person: DemoClient, visit: DemoVisit): Promise<VisitModel> {
+  const { practiceId, practitionerId, today, transaction } = making;
+  const isToday = visit.daysAgo === 0;
+  const startsAt = moment(today, visit.daysAgo, isToday && person.today ? person.today.time : `${10 + Math.floor(making.random() * 8)}:00`);
+  const stage = isToday && person.today ? person.today.stage : visit.stopped ? 'stopped' : 'done';
+  const ended = stage === 'done' || stage === 'stopped';
+  const fresh = stage === 'screen';
+  const caution = CAUTIONS.find((q) => q.key === visit.stopped);
+  const key = visit.routine ?? (isToday ? person.today?.routine : undefined);
+  const routine: Routine | null = key ? ROUTINES[key] : null;
+  const isLast = stage === 'done' && !person.visits.some((v) => v.daysAgo < visit.daysAgo && v.daysAgo > 0);
+  const row = await VisitModel.create(
+    {
+      practiceId, clientId, practitionerId, startsAt, stage, routine,
+      screen: fresh ? EMPTY_SCREEN : { answers: answersOf(person, visit.stopped ? [visit.stopped] : []), preparation: visit.stopped ? [] : PREPARATION.map((p) => p.key) },
+      record: stage === 'done' ? { ...EMPTY_RECORD, reactions: making.random() < 0.6 ? ['warmth'] : [], note: visit.note ?? '', product: routine?.steps.some((s) => s.glide === 'product') ? 'plain almond-free face oil' : '', reviewOn: isLast && person.reviewInDays !== undefined ? dayWord(today, person.reviewInDays) : '' } : null,
+      referral: caution ? { cautions: [caution.key], seeWho: caution.seeWho, outcome: null, outcomeOn: null } : null,
+      endedAt: ended ? new Date(startsAt.getTime() + 45 * 60_000) : null,
+    },
+    { transaction },
+  );
+  await seedReadings(making, row, visit);
+  if (routine && stage === 'done') await seedRun(making, row, routine, visit.stopReason);
+  return row;
+}
+
+async function seedReadings({ practiceId, practitionerId, transaction }: Making, row: VisitModel, visit: DemoVisit): Promise<void> {
+  const takenAt = new Date(row.startsAt.getTime() + 8 * 60_000);
+  const one = (measure: MeasureKey, side: Side, value: number, place = '', phase: 'before' | 'after' = 'before') => ({ practiceId, clientId: row.clientId, visitId: row.id, complaintId: null, measure, place, side, phase, value, source: 'studio' as const, takenBy: practitionerId, takenAt: phase === 'after' ? new Date(takenAt.getTime() + 32 * 60_000) : takenAt });
+  const pair = (muscle: string, values: [number, number] | undefined) => (values ? [one('tenderness', 'right', values[0], muscle), one('tenderness', 'left', values[1], muscle), ...(row.stage === 'done' ? [one('tenderness', 'right', Math.max(0, values[0] - 1), muscle, 'after'), one('tenderness', 'left', Math.max(0, values[1] - 1), muscle, 'after')] : [])] : []);
+  await ReadingModel.bulkCreate(
+    [
+      ...pair('masseter-superficial', visit.masseter),
+      ...pair('temporalis-anterior', visit.temple),
+      ...(visit.openingMm === undefined ? [] : [one('opening-mm', 'midline', visit.openingMm), ...(row.stage === 'done' ? [one('opening-mm', 'midline', visit.openingMm + 2, '', 'after')] : [])]),
+      ...(visit.fingers === undefined ? [] : [one('opening-fingers', 'midline', visit.fingers)]),
+    ],
+    { transaction },
+  );
+}
+
+/** A run as it would have been played: started, here and there extended, played to its end or stopped. */
+async function seedRun({ practiceId, transaction, random }: Making, row: VisitModel, routine: Routine, stopReason: string | undefined): Promise<void> {
+  const cues = expandRoutine(routine);
+  const startMs = row.startsAt.getTime() + 10 * 60_000;
+  const events: GuideEvent[] = [{ id: `${row.id.slice(0, 8)}-start`, kind: 'start', atMs: startMs }];
+  const lengthMs = cues.at(-1)?.endMs ?? 0;
+  if (random() < 0.5) events.push({ id: `${row.id.slice(0, 8)}-extend`, kind: 'extend', atMs: startMs + Math.round(lengthMs * 0.4) });
+  if (stopReason) events.push({ id: `${row.id.slice(0, 8)}-stopped`, kind: 'stop', atMs: startMs + Math.round(lengthMs * 0.7), text: stopReason });
+  const { state, steps } = runRecord(cues, routine.steps.map((s) => s.pressure), events, startMs + lengthMs + 60_000);
+  const run = await RunModel.create({ practiceId, visitId: row.id, routine, status: state.status === 'stopped' ? 'stopped' : 'done', steps, createdAt: new Date(startMs) }, { transaction });
+  await RunEventModel.bulkCreate(events.map((e) => ({ runId: run.id, id: e.id, practiceId, kind: e.kind, atMs: e.atMs, text: e.text ?? null })), { transaction });
+}

@@ -1,0 +1,11 @@
+import type { Sequelize } from 'sequelize';
+import { definePeople } from './people.ts';
+import { defineWork } from './work.ts';
+
+export * from './people.ts';
+export * from './work.ts';
+
+export function defineModels(sequelize: Sequelize): void {
+  definePeople(sequelize);
+  defineWork(sequelize);
+}

@@ -1,0 +1,90 @@
+import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import type { OneSide, Pressure, Side } from '../../../core/units.ts';
+import type { ComplaintKind } from '../../../core/routine/technique.ts';
+
+const uuid = { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 };
+const practiceId = { type: DataTypes.UUID, allowNull: false };
+const now = { type: DataTypes.DATE, allowNull: false, defaultValue: DataTypes.NOW };
+
+/** The tenant: everything else belongs to exactly one. */
+export class PracticeModel extends Model<InferAttributes<PracticeModel>, InferCreationAttributes<PracticeModel>> {
+  declare id: CreationOptional<string>;
+  declare name: string;
+  /** IANA zone in which days begin and end. */
+  declare timeZone: string;
+  declare createdAt: CreationOptional<Date>;
+}
+
+export class PractitionerModel extends Model<InferAttributes<PractitionerModel>, InferCreationAttributes<PractitionerModel>> {
+  declare id: CreationOptional<string>;
+  declare practiceId: string;
+  declare name: string;
+  declare email: string;
+  declare passwordHash: string;
+  declare role: 'owner' | 'practitioner';
+  declare createdAt: CreationOptional<Date>;
+}
+
+/** Kept by the hash of its token, so that a stolen table opens nothing. */
+export class SessionModel extends Model<InferAttributes<SessionModel>, InferCreationAttributes<SessionModel>> {
+  declare tokenHash: string;
+  declare practiceId: string;
+  declare practitionerId: string;
+  declare expiresAt: Date;
+}
+
+export class ClientModel extends Model<InferAttributes<ClientModel>, InferCreationAttributes<ClientModel>> {
+  declare id: CreationOptional<string>;
+  declare practiceId: string;
+  declare name: string;
+  /** What tells them apart: seat, trade, how they came. */
+  declare about: string;
+  declare note: string;
+  /** The most pressure for this client; null when not capped. */
+  declare pressureCap: Pressure | null;
+  /** Client's own finger widths in mm, index first; null when not measured. */
+  declare fingerWidthsMm: number[] | null;
+  /** Side the client chews or holds an instrument on. */
+  declare habitSide: OneSide | null;
+  declare version: CreationOptional<number>;
+  declare createdAt: CreationOptional<Date>;
+}
+
+export class ComplaintModel extends Model<InferAttributes<ComplaintModel>, InferCreationAttributes<ComplaintModel>> {
+  declare id: CreationOptional<string>;
+  declare practiceId: string;
+  declare clientId: string;
+  declare kind: ComplaintKind;
+  declare side: Side;
+  declare onset: string;
+  declare triggers: string;
+  declare goal: string;
+  declare position: number;
+  declare closed: CreationOptional<boolean>;
+}
+
+export function definePeople(sequelize: Sequelize): void {
+  PracticeModel.init({ id: uuid, name: DataTypes.TEXT, timeZone: DataTypes.TEXT, createdAt: now }, { sequelize, tableName: 'practices' });
+  PractitionerModel.init(
+    { id: uuid, practiceId, name: DataTypes.TEXT, email: DataTypes.TEXT, passwordHash: DataTypes.TEXT, role: DataTypes.TEXT, createdAt: now },
+    { sequelize, tableName: 'practitioners' },
+  );
+  SessionModel.init(
+    { tokenHash: { type: DataTypes.TEXT, primaryKey: true }, practiceId, practitionerId: DataTypes.UUID, expiresAt: DataTypes.DATE },
+    { sequelize, tableName: 'sessions' },
+  );
+  ClientModel.init(
+    {
+      id: uuid, practiceId, name: DataTypes.TEXT, about: DataTypes.TEXT, note: DataTypes.TEXT, pressureCap: DataTypes.TEXT,
+      fingerWidthsMm: DataTypes.JSONB, habitSide: DataTypes.TEXT, version: { type: DataTypes.INTEGER, defaultValue: 1 }, createdAt: now,
+    },
+    { sequelize, tableName: 'clients' },
+  );
+  ComplaintModel.init(
+    {
+      id: uuid, practiceId, clientId: DataTypes.UUID, kind: DataTypes.TEXT, side: DataTypes.TEXT, onset: DataTypes.TEXT, triggers: DataTypes.TEXT,
+      goal: DataTypes.TEXT, position: DataTypes.INTEGER, closed: { type: DataTypes.BOOLEAN, defaultValue: false },
+    },
+    { sequelize, tableName: 'complaints' },
+  );
+}

@@ -1,0 +1,129 @@
+import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import type { Routine } from '../../../core/routine/model.ts';
+import type { StepRecord } from '../../../core/guide/machine.ts';
+import type { MeasureKey, ReadingPhase, ReadingSource } from '../../../core/measures/reading.ts';
+import type { Referral, Screen, VisitRecord, VisitStage } from '../../../core/visit/model.ts';
+import type { Side } from '../../../core/units.ts';
+
+const uuid = { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 };
+const practiceId = { type: DataTypes.UUID, allowNull: false };
+const version = { type: DataTypes.INTEGER, defaultValue: 1 };
+
+export class VisitModel extends Model<InferAttributes<VisitModel>, InferCreationAttributes<VisitModel>> {
+  declare id: CreationOptional<string>;
+  declare practiceId: string;
+  declare clientId: string;
+  declare practitionerId: string;
+  declare startsAt: Date;
+  declare stage: VisitStage;
+  declare screen: Screen;
+  declare routine: Routine | null;
+  declare record: VisitRecord | null;
+  /** Set when the visit was stopped at screening. */
+  declare referral: Referral | null;
+  declare endedAt: Date | null;
+  declare version: CreationOptional<number>;
+  /** The write that made this version: sent again after a lost answer, it is acknowledged and not done twice. */
+  declare lastSaveId: CreationOptional<string | null>;
+}
+
+export class ReadingModel extends Model<InferAttributes<ReadingModel>, InferCreationAttributes<ReadingModel>> {
+  declare id: CreationOptional<string>;
+  declare practiceId: string;
+  declare clientId: string;
+  declare visitId: string | null;
+  declare complaintId: string | null;
+  declare measure: MeasureKey;
+  /** Muscle id of a tenderness reading; empty otherwise. */
+  declare place: string;
+  declare side: Side;
+  declare phase: ReadingPhase;
+  declare value: number;
+  declare source: ReadingSource;
+  declare takenBy: string | null;
+  declare takenAt: Date;
+}
+
+export class TemplateModel extends Model<InferAttributes<TemplateModel>, InferCreationAttributes<TemplateModel>> {
+  declare id: CreationOptional<string>;
+  declare practiceId: string;
+  declare name: string;
+  declare body: Routine;
+  declare createdBy: string;
+  declare updatedAt: Date;
+  declare version: CreationOptional<number>;
+}
+
+/** One performance of a routine. The routine is kept as it was when the run began. */
+export class RunModel extends Model<InferAttributes<RunModel>, InferCreationAttributes<RunModel>> {
+  declare id: CreationOptional<string>;
+  declare practiceId: string;
+  declare visitId: string;
+  declare routine: Routine;
+  declare status: 'open' | 'done' | 'stopped';
+  declare steps: StepRecord[] | null;
+  declare createdAt: Date;
+}
+
+export class RunEventModel extends Model<InferAttributes<RunEventModel>, InferCreationAttributes<RunEventModel>> {
+  declare runId: string;
+  /** Made on the device. */
+  declare id: string;
+  declare practiceId: string;
+  declare kind: string;
+  declare atMs: number;
+  declare text: string | null;
+}
+
+export class AuditModel extends Model<InferAttributes<AuditModel>, InferCreationAttributes<AuditModel>> {
+  declare id: CreationOptional<string>;
+  declare practiceId: string;
+  declare practitionerId: string | null;
+  declare at: Date;
+  declare what: string;
+  declare about: Record<string, unknown>;
+}
+
+/** BIGINT and NUMERIC come from the driver as text; every value here is well inside what a number holds exactly. */
+const asNumber = (field: string, type: DataTypes.DataType | string) => ({
+  type: type as typeof DataTypes.BIGINT,
+  get(this: Model): number {
+    return Number(this.getDataValue(field as never));
+  },
+});
+
+export function defineWork(sequelize: Sequelize): void {
+  VisitModel.init(
+    {
+      id: uuid, practiceId, clientId: DataTypes.UUID, practitionerId: DataTypes.UUID, startsAt: DataTypes.DATE, stage: DataTypes.TEXT, screen: DataTypes.JSONB,
+      routine: DataTypes.JSONB, record: DataTypes.JSONB, referral: DataTypes.JSONB, endedAt: DataTypes.DATE, version, lastSaveId: DataTypes.TEXT,
+    },
+    { sequelize, tableName: 'visits' },
+  );
+  ReadingModel.init(
+    {
+      id: uuid, practiceId, clientId: DataTypes.UUID, visitId: DataTypes.UUID, complaintId: DataTypes.UUID, measure: DataTypes.TEXT, place: DataTypes.TEXT,
+      side: DataTypes.TEXT, phase: DataTypes.TEXT, value: asNumber('value', DataTypes.DECIMAL), source: DataTypes.TEXT, takenBy: DataTypes.UUID, takenAt: DataTypes.DATE,
+    },
+    { sequelize, tableName: 'readings' },
+  );
+  TemplateModel.init(
+    { id: uuid, practiceId, name: DataTypes.TEXT, body: DataTypes.JSONB, createdBy: DataTypes.UUID, updatedAt: DataTypes.DATE, version },
+    { sequelize, tableName: 'templates' },
+  );
+  RunModel.init(
+    { id: uuid, practiceId, visitId: DataTypes.UUID, routine: DataTypes.JSONB, status: DataTypes.TEXT, steps: DataTypes.JSONB, createdAt: DataTypes.DATE },
+    { sequelize, tableName: 'runs' },
+  );
+  RunEventModel.init(
+    {
+      runId: { type: DataTypes.UUID, primaryKey: true }, id: { type: DataTypes.TEXT, primaryKey: true }, practiceId, kind: DataTypes.TEXT,
+      atMs: asNumber('atMs', DataTypes.DECIMAL), text: DataTypes.TEXT,
+    },
+    { sequelize, tableName: 'run_events' },
+  );
+  AuditModel.init(
+    { id: uuid, practiceId, practitionerId: DataTypes.UUID, at: DataTypes.DATE, what: DataTypes.TEXT, about: DataTypes.JSONB },
+    { sequelize, tableName: 'audit' },
+  );
+}

@@ -1,0 +1,45 @@
+import type { MeasureKey, Reading } from '../../../core/measures/reading.ts';
+import { database } from '../connection.ts';
+import { ReadingModel } from '../models/index.ts';
+import { isUuid } from './shared.server.ts';
+
+export const plainReading = (r: ReadingModel): Reading => ({
+  measure: r.measure, complaintId: r.complaintId, place: r.place, side: r.side, phase: r.phase, value: r.value, source: r.source, takenAt: r.takenAt.toISOString(), visitId: r.visitId,
+});
+
+export async function readingsOfVisit(practiceId: string, visitId: string): Promise<Reading[]> {
+  if (!isUuid(visitId)) return [];
+  database();
+  return (await ReadingModel.findAll({ where: { practiceId, visitId }, order: [['takenAt', 'ASC']] })).map(plainReading);
+}
+
+/** All readings of a client, oldest first. */
+export async function readingsOfClient(practiceId: string, clientId: string): Promise<Reading[]> {
+  if (!isUuid(clientId)) return [];
+  database();
+  return (await ReadingModel.findAll({ where: { practiceId, clientId }, order: [['takenAt', 'ASC']] })).map(plainReading);
+}
+
+export interface CourseRow {
+  clientId: string;
+  clientName: string;
+  complaintId: string;
+  kind: string;
+  side: string;
+  value: number;
+  takenAt: string;
+  source: 'studio' | 'home' | 'imported';
+}
+
+/** Ratings "now" of every open complaint of the practice, or of some clients, oldest first; for Today. */
+export async function ratingsNow(practiceId: string, clientIds: readonly string[] | null = null): Promise<CourseRow[]> {
+  if (clientIds && !clientIds.length) return [];
+  const measure: MeasureKey = 'nrs-now';
+  const [rows] = (await database().query(
+    `select r.client_id as "clientId", c.name as "clientName", k.id as "complaintId", k.kind, k.side, r.value::float8 as value, r.taken_at as "takenAt", r.source
+     from readings r join complaints k on k.id = r.complaint_id and k.practice_id = r.practice_id and not k.closed join clients c on c.id = r.client_id and c.practice_id = r.practice_id
+     where r.practice_id = :practiceId and r.measure = :measure and r.phase <> 'after' ${clientIds ? 'and r.client_id in (:clientIds)' : ''} order by k.position, r.taken_at`,
+    { replacements: { practiceId, measure, clientIds } },
+  )) as [(Omit<CourseRow, 'takenAt'> & { takenAt: Date })[], unknown];
+  return rows.map((r) => ({ ...r, takenAt: r.takenAt.toISOString() }));
+}
