@@ -8,6 +8,7 @@ export type Rating = [daysAgo: number, value: number, at?: 'h'];
 
 export interface DemoComplaint {
   kind: ComplaintKind;
+  label?: string;
   side: Side;
   onset: string;
   triggers: string;
@@ -73,7 +74,7 @@ export const PEOPLE: DemoClient[] = [
     name: 'Wilma Okonjo', about: 'copyist and librarian', by: 'rafe', yes: ['contact-lens'], note: 'Eight screen hours a day.',
     complaints: [
       c('eye-strain', 'both', ['half a year', 'small print, screens', 'Finish a part without rubbing the eyes'], [[26, 5], [23, 6, 'h'], [19, 5], [16, 5, 'h'], [13, 4, 'h'], [12, 5], [9, 6, 'h'], [5, 5], [2, 5, 'h'], [1, 5, 'h']]),
-      c('other', 'both', ['half a year', 'frowning at the screen', 'Brow at rest'], [[26, 4], [12, 4], [5, 4]]),
+      { label: 'Brow tension', ...c('other', 'both', ['half a year', 'frowning at the screen', 'Brow at rest'], [[26, 4], [12, 4], [5, 4]]) },
     ],
     visits: [26, 19, 12, 5].map((daysAgo) => ({ daysAgo, temple: [1, 1] as [number, number], routine: 'eyes' as const })),
     today: { time: '13:30', stage: 'screen' },
@@ -82,7 +83,7 @@ export const PEOPLE: DemoClient[] = [
     name: 'Petr Lindqvist', about: 'oboe', by: 'imke', fingers: [18, 19, 18, 16],
     complaints: [
       c('jaw', 'both', ['five weeks', 'new reed, long tones', 'Play the slow movement'], [[12, 4], [10, 4, 'h'], [8, 5, 'h'], [6, 5], [4, 6, 'h'], [2, 7, 'h'], [1, 7, 'h']]),
-      c('other', 'midline', ['five weeks', 'upper lip after an hour', 'Lip that lasts'], [[12, 3], [6, 5]]),
+      { label: 'Upper lip fatigue', ...c('other', 'midline', ['five weeks', 'upper lip after an hour', 'Lip that lasts'], [[12, 3], [6, 5]]) },
     ],
     visits: [
       { daysAgo: 12, masseter: [2, 2], openingMm: 42, fingers: 3, routine: 'jaw', note: 'Clicks on the right at opening.' },

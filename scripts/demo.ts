@@ -28,7 +28,6 @@ async function close(code: number): Promise<never> {
 }
 
 try {
-  process.env.NODE_ENV = 'production';
   ensureBuild();
   if (!given) {
     // An empty practice and the demo are two clusters, so that neither can be mistaken for the other.

@@ -19,7 +19,9 @@ if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== lock) {
   if (status !== 0) process.exit(status ?? 1);
   writeFileSync(stamp, lock);
 }
-const child = spawn(process.execPath, ['--import', 'tsx', join(root, 'scripts', `${command}.ts`), ...rest], { cwd: root, stdio: 'inherit' });
+// React decides between its two builds when it is first imported, so the environment has to say so from the start.
+const env = ['dev', 'test'].includes(command) ? process.env : { ...process.env, NODE_ENV: 'production' };
+const child = spawn(process.execPath, ['--import', 'tsx', join(root, 'scripts', `${command}.ts`), ...rest], { cwd: root, stdio: 'inherit', env });
 // Ctrl-C reaches the child by itself; the door stays open until the child has closed everything behind it.
 process.on('SIGINT', () => {});
 process.on('SIGTERM', () => child.kill('SIGTERM'));

@@ -85,7 +85,7 @@ export function FaceChart({ stops, onChooseStop, soundings, keepOff, muscles, ch
             </g>
           )}
           {keepOff && on('Keep off') && <KeepOffLayer view={view} mirrored={mirrored} zones={keepOff} />}
-          {stops && on('Route') && <RouteLayer view={view} mirrored={mirrored} stops={stops} onChoose={onChooseStop} />}
+          {stops && on('Route') && <RouteLayer view={view} mirrored={mirrored} stops={stops} avoid={on('Tenderness') ? (soundings ?? []).map((s) => s.place) : []} onChoose={onChooseStop} />}
           {soundings && on('Tenderness') && <TendernessLayer view={view} mirrored={mirrored} soundings={soundings} />}
           {changes && <ChangeLayer view={view} mirrored={mirrored} changes={changes} />}
           {ring && <ContactRing view={view} mirrored={mirrored} ring={ring} radius={zoom ? 24 : 22} />}

@@ -17,6 +17,8 @@ export interface KeepOff {
   place: Place;
   radius: number;
   word: string;
+  /** Named beside the mark; a standing one is named on hover only. */
+  named: boolean;
 }
 export interface Change {
   place: Place;
@@ -36,13 +38,14 @@ const shown = (place: Place, view: View, mirrored: boolean) => {
 const onDisc = (pressure: Pressure | null): string => (pressure && pressureRank(pressure) >= 3 ? 'var(--pressure-on-dark)' : 'var(--pressure-on-light)');
 
 /** The order of the routine: numbered discs filled by pressure, joined by a thin dashed line down each side. */
-export function RouteLayer({ view, mirrored, stops, onChoose }: LayerProps & { stops: readonly Stop[]; onChoose?: (id: string) => void }) {
+export function RouteLayer({ view, mirrored, stops, avoid, onChoose }: LayerProps & { stops: readonly Stop[]; avoid: readonly Place[]; onChoose?: (id: string) => void }) {
   const placed = spread(
     stops.flatMap((s) => {
       const at = shown(s.place, view, mirrored);
       return at ? [{ ...s, ...at }] : [];
     }),
     9.6,
+    avoid.flatMap((p) => shown(p, view, mirrored) ?? []),
   );
   const sides: Place['side'][] = ['left', 'right'];
   return (
@@ -91,14 +94,14 @@ export function KeepOffLayer({ view, mirrored, zones }: LayerProps & { zones: re
   const named = new Set<string>();
   return (
     <g className="chart-keep-off">
-      {zones.map(({ place, radius, word }) => {
+      {zones.map(({ place, radius, word, named: says }) => {
         const at = shown(place, view, mirrored);
         if (!at) return null;
-        const first = !named.has(word);
+        const first = says && !named.has(word);
         named.add(word);
         const half = radius * 0.6;
         return (
-          <g key={`${placeKey(place)}-${word}`}>
+          <g key={`${placeKey(place)}-${word}`} opacity={says ? 1 : 0.55}>
             <title>{word}</title>
             <circle cx={at.x} cy={at.y} r={radius} />
             <line x1={at.x - half} y1={at.y + half} x2={at.x + half} y2={at.y - half} />

@@ -9,7 +9,7 @@ import type { FieldErrors } from '../schemas/read';
 import { Field, useCheckedForm } from '../ui/field';
 import { COMPLAINT_NAMES } from '../visit/names';
 
-const EMPTY_COMPLAINT = { id: '', kind: 'jaw' as const, side: 'both' as const, onset: '', triggers: '', goal: '', closed: false };
+const EMPTY_COMPLAINT = { id: '', kind: 'jaw' as const, side: 'both' as const, label: '', onset: '', triggers: '', goal: '', closed: false };
 
 /** One form for a new client and for a known one. A complaint taken off the list is closed; its ratings stay. */
 export function ClientForm({ client, answered, verb }: { client?: Client; answered: { errors?: FieldErrors } | undefined; verb: string }) {
@@ -60,9 +60,10 @@ export function ClientForm({ client, answered, verb }: { client?: Client; answer
             <option value="right">right</option>
             <option value="midline">middle</option>
           </Field>
+          <Field form={form} name={`complaints.${i}.label`} label="Called" hint="The client’s own word; empty takes the kind." />
           <Field form={form} name={`complaints.${i}.onset`} label="Since when" />
           <Field form={form} name={`complaints.${i}.triggers`} label="Set off by" />
-          <Field form={form} name={`complaints.${i}.goal`} label="Goal in the client’s words" className="wide" />
+          <Field form={form} name={`complaints.${i}.goal`} label="Goal in the client’s words" />
           <div className="wide">
             <Button variant="link" onClick={() => list.remove(i)}>
               {row.id ? 'Close this complaint' : 'Take it off'}

@@ -87,15 +87,18 @@ export const AddStep = forwardRef<HTMLInputElement, Props>(function AddStep({ sc
           setOpen(true);
         }}
       />
-      <div className="chips mt-2" role="group" aria-label="Techniques for">
+      {(open || shows) && (
+      <div className="add-list">
+      <div className="chips p-1" role="group" aria-label="Techniques for">
         {(['opening', ...COMPLAINT_KINDS.filter((k) => k !== 'other'), 'closing'] as const).map((k) => (
           <button key={k} type="button" className="chip" aria-pressed={serves === k} onClick={() => (setServes(serves === k ? null : k), setAt(0))}>
             {k === 'opening' ? 'Opening' : k === 'closing' ? 'Closing' : COMPLAINT_NAMES[k]}
           </button>
         ))}
       </div>
+
       {shows && (
-        <ul className="add-list" id={`${id}-list`} role="listbox" aria-label="Techniques" style={{ top: 40 }}>
+        <ul id={`${id}-list`} role="listbox" aria-label="Techniques">
           {problem && (
             <li role="alert" className="px-2 py-1">
               {problem}
@@ -118,6 +121,8 @@ export const AddStep = forwardRef<HTMLInputElement, Props>(function AddStep({ sc
             </li>
           ))}
         </ul>
+      )}
+      </div>
       )}
     </div>
   );

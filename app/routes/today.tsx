@@ -19,7 +19,7 @@ export const meta = () => [{ title: 'Today · Velvet Compass' }];
 function coursesOf(rows: readonly CourseRow[]): CourseOf[] {
   const out = new Map<string, CourseOf>();
   for (const r of rows) {
-    const course = out.get(r.complaintId) ?? { clientId: r.clientId, clientName: r.clientName, complaintId: r.complaintId, kind: r.kind as ComplaintKind, side: r.side as Side, ratings: [] };
+    const course = out.get(r.complaintId) ?? { clientId: r.clientId, clientName: r.clientName, complaintId: r.complaintId, kind: r.kind as ComplaintKind, label: r.label, side: r.side as Side, ratings: [] };
     course.ratings.push({ atMs: Date.parse(r.takenAt), value: r.value, source: r.source });
     out.set(r.complaintId, course);
   }
@@ -42,7 +42,7 @@ export async function loader({ request }: Route.LoaderArgs) {
         .filter((c) => c.clientId === v.clientId)
         .map((c) => {
           const { verdict } = judgeCourse(coursePoints(c.ratings));
-          return { complaintId: c.complaintId, kind: c.kind, side: c.side, values: c.ratings.slice(-12).map((r) => r.value), verdict };
+          return { complaintId: c.complaintId, kind: c.kind, label: c.label, side: c.side, values: c.ratings.slice(-12).map((r) => r.value), verdict };
         }),
     })),
     attention: needsAttention(courses, now.getTime()),

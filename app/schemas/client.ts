@@ -11,6 +11,7 @@ const complaintSchema = object({
   id: string().transform((v: string) => v || undefined).optional(),
   kind: string().oneOf(COMPLAINT_KINDS, 'Choose one of the list.').required('Choose one of the list.'),
   side: string().oneOf(['left', 'right', 'both', 'midline'] as const, 'Choose a side.').required('Choose a side.'),
+  label: words(60),
   onset: words(200),
   triggers: words(300),
   goal: words(300),

@@ -12,11 +12,11 @@ const RADIUS = new Map<string, number>(REGION_PATCHES.map((r) => [r.id, r.radius
 
 /** What is off limits today, and the joint that never is pressed. */
 export function keepOffMarks(screening: Screening): KeepOff[] {
-  const today = keepOffPlaces(screening).flatMap(({ place, why }) => placesOn(place, 'both').map((p) => ({ place: p, radius: place.kind === 'region' ? (RADIUS.get(place.id) ?? 14) : 10, word: why.toLowerCase() })));
+  const today = keepOffPlaces(screening).flatMap(({ place, why }) => placesOn(place, 'both').map((p) => ({ place: p, radius: place.kind === 'region' ? (RADIUS.get(place.id) ?? 14) : 10, word: why.toLowerCase(), named: true })));
   return [...today, ...standingMarks()];
 }
 
-export const standingMarks = (): KeepOff[] => KEEP_OFF.flatMap((k) => placesOn({ kind: 'keep-off', id: k.id }, 'both').map((place) => ({ place, radius: 8, word: k.name })));
+export const standingMarks = (): KeepOff[] => KEEP_OFF.flatMap((k) => placesOn({ kind: 'keep-off', id: k.id }, 'both').map((place) => ({ place, radius: 6, word: k.name, named: false })));
 
 export const soundingsOf = (readings: readonly Reading[], phase: ReadingPhase): Sounding[] =>
   readings.filter((r) => r.measure === 'tenderness' && r.phase === phase).map((r) => ({ place: { kind: 'muscle', id: r.place, side: r.side as OneSide }, value: r.value }));

@@ -6,4 +6,4 @@ export const COMPLAINT_NAMES: Record<ComplaintKind, string> = {
 };
 
 /** "Jaw, left"; a midline or both-sided complaint carries no side unless it matters. */
-export const complaintName = (c: { kind: ComplaintKind; side: Side }): string => `${COMPLAINT_NAMES[c.kind]}${c.side === 'left' || c.side === 'right' ? `, ${c.side}` : c.side === 'both' && c.kind === 'jaw' ? ', both sides' : ''}`;
+export const complaintName = (c: { kind: ComplaintKind; label: string; side: Side }): string => `${c.label || COMPLAINT_NAMES[c.kind]}${c.side === 'left' || c.side === 'right' ? `, ${c.side}` : c.side === 'both' && c.kind === 'jaw' ? ', both sides' : ''}`;

@@ -21,6 +21,7 @@ export interface CourseOf {
   clientName: string;
   complaintId: string;
   kind: ComplaintKind;
+  label: string;
   side: Side;
   ratings: RatedAt[];
 }

@@ -33,11 +33,12 @@ export function connect(url: string): Sequelize {
       throw error;
     }
   };
-  defineModels(sequelize);
   return sequelize;
 }
 
+/** One connection a process, although the build and a script beside it hold two copies of this module. */
 const holder = globalThis as { velvetDatabase?: Sequelize };
+let definedOn: Sequelize | null = null;
 
 /** The connection of this process; the address comes from DATABASE_URL. */
 export function database(): Sequelize {
@@ -45,6 +46,10 @@ export function database(): Sequelize {
     const url = process.env.DATABASE_URL;
     if (!url) throw new Error('DATABASE_URL is not set; start with "npm run demo"');
     holder.velvetDatabase = connect(url);
+  }
+  if (definedOn !== holder.velvetDatabase) {
+    defineModels(holder.velvetDatabase);
+    definedOn = holder.velvetDatabase;
   }
   return holder.velvetDatabase;
 }

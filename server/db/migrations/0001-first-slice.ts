@@ -25,7 +25,7 @@ create table clients (
 create index on clients (practice_id, lower(name));
 create table complaints (
   id uuid primary key, practice_id uuid not null references practices on delete cascade, client_id uuid not null references clients on delete cascade,
-  kind text not null, side text not null, onset text not null default '', triggers text not null default '', goal text not null default '',
+  kind text not null, label text not null default '', side text not null, onset text not null default '', triggers text not null default '', goal text not null default '',
   position integer not null, closed boolean not null default false
 );
 create index on complaints (practice_id, client_id, position);

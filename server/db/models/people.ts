@@ -55,6 +55,8 @@ export class ComplaintModel extends Model<InferAttributes<ComplaintModel>, Infer
   declare practiceId: string;
   declare clientId: string;
   declare kind: ComplaintKind;
+  /** The client's own word for it; empty = the kind's name. */
+  declare label: CreationOptional<string>;
   declare side: Side;
   declare onset: string;
   declare triggers: string;
@@ -82,7 +84,7 @@ export function definePeople(sequelize: Sequelize): void {
   );
   ComplaintModel.init(
     {
-      id: uuid, practiceId, clientId: DataTypes.UUID, kind: DataTypes.TEXT, side: DataTypes.TEXT, onset: DataTypes.TEXT, triggers: DataTypes.TEXT,
+      id: uuid, practiceId, clientId: DataTypes.UUID, kind: DataTypes.TEXT, label: { type: DataTypes.TEXT, defaultValue: '' }, side: DataTypes.TEXT, onset: DataTypes.TEXT, triggers: DataTypes.TEXT,
       goal: DataTypes.TEXT, position: DataTypes.INTEGER, closed: { type: DataTypes.BOOLEAN, defaultValue: false },
     },
     { sequelize, tableName: 'complaints' },

@@ -8,6 +8,7 @@ import { isUuid, like } from './shared.server.ts';
 export interface Complaint {
   id: string;
   kind: ComplaintKind;
+  label: string;
   side: Side;
   onset: string;
   triggers: string;
@@ -31,7 +32,7 @@ export interface ClientRow {
   id: string;
   name: string;
   about: string;
-  complaints: { kind: ComplaintKind; side: Side }[];
+  complaints: { kind: ComplaintKind; label: string; side: Side }[];
   visits: number;
   lastVisitAt: string | null;
 }
@@ -47,7 +48,7 @@ export async function listClients(practiceId: string, ask: { find: string; sort:
   const direction = ask.descending ? 'desc nulls last' : 'asc nulls last';
   const [rows] = await database().query(
     `select c.id, c.name, c.about, count(v.id)::int as visits, max(v.starts_at) as "lastVisitAt",
-       coalesce((select json_agg(json_build_object('kind', k.kind, 'side', k.side) order by k.position) from complaints k where k.client_id = c.id and k.practice_id = c.practice_id and not k.closed), '[]') as complaints
+       coalesce((select json_agg(json_build_object('kind', k.kind, 'label', k.label, 'side', k.side) order by k.position) from complaints k where k.client_id = c.id and k.practice_id = c.practice_id and not k.closed), '[]') as complaints
      from clients c left join visits v on v.client_id = c.id and v.practice_id = c.practice_id and v.starts_at <= now()
      where ${where} group by c.id order by ${ORDER[ask.sort]} ${direction}, lower(c.name) limit :limit offset :offset`,
     { replacements },
@@ -69,7 +70,7 @@ export async function findClient(practiceId: string, id: string): Promise<Client
 function plainClient(c: ClientModel, complaints: ComplaintModel[]): Client {
   return {
     id: c.id, name: c.name, about: c.about, note: c.note, pressureCap: c.pressureCap, fingerWidthsMm: c.fingerWidthsMm, habitSide: c.habitSide, version: c.version,
-    complaints: complaints.map((k) => ({ id: k.id, kind: k.kind, side: k.side, onset: k.onset, triggers: k.triggers, goal: k.goal, closed: k.closed })),
+    complaints: complaints.map((k) => ({ id: k.id, kind: k.kind, label: k.label, side: k.side, onset: k.onset, triggers: k.triggers, goal: k.goal, closed: k.closed })),
   };
 }
 

@@ -25,6 +25,7 @@ export interface CourseRow {
   clientName: string;
   complaintId: string;
   kind: string;
+  label: string;
   side: string;
   value: number;
   takenAt: string;
@@ -36,7 +37,7 @@ export async function ratingsNow(practiceId: string, clientIds: readonly string[
   if (clientIds && !clientIds.length) return [];
   const measure: MeasureKey = 'nrs-now';
   const [rows] = (await database().query(
-    `select r.client_id as "clientId", c.name as "clientName", k.id as "complaintId", k.kind, k.side, r.value::float8 as value, r.taken_at as "takenAt", r.source
+    `select r.client_id as "clientId", c.name as "clientName", k.id as "complaintId", k.kind, k.label, k.side, r.value::float8 as value, r.taken_at as "takenAt", r.source
      from readings r join complaints k on k.id = r.complaint_id and k.practice_id = r.practice_id and not k.closed join clients c on c.id = r.client_id and c.practice_id = r.practice_id
      where r.practice_id = :practiceId and r.measure = :measure and r.phase <> 'after' ${clientIds ? 'and r.client_id in (:clientIds)' : ''} order by k.position, r.taken_at`,
     { replacements: { practiceId, measure, clientIds } },
