@@ -1,31 +1,9 @@
 import { createCookie, data, redirect } from 'react-router';
-import { RateLimiterPostgres } from 'rate-limiter-flexible';
-import { database } from '../server/db/connection';
 import { closeSession, findSession, openSession, type SignedIn } from '../server/db/queries/accounts.server';
 
 const session = createCookie('velvet-session', { httpOnly: true, sameSite: 'lax', path: '/' });
 const room = createCookie('velvet-room', { httpOnly: true, sameSite: 'lax', path: '/', maxAge: 400 * 86_400 });
 export type Room = 'day' | 'dim';
-
-/** Wrong passwords before an address has to wait, and for how long. Our choice. */
-export const ATTEMPTS = { points: 5, minutes: 15 } as const;
-let limiter: RateLimiterPostgres | null = null;
-function attempts(): RateLimiterPostgres {
-  limiter ??= new RateLimiterPostgres({ storeClient: database(), storeType: 'sequelize', tableName: 'sign_in_attempts', tableCreated: true, keyPrefix: 'in', points: ATTEMPTS.points, duration: ATTEMPTS.minutes * 60 });
-  return limiter;
-}
-
-/** Minutes this address has to wait before another try; 0 when it may try now. */
-export async function waitMinutes(email: string): Promise<number> {
-  const state = await attempts().get(email.toLowerCase());
-  return state && state.consumedPoints >= ATTEMPTS.points ? Math.max(1, Math.ceil(state.msBeforeNext / 60_000)) : 0;
-}
-export async function countFailure(email: string): Promise<void> {
-  await attempts().penalty(email.toLowerCase(), 1);
-}
-export async function forgetFailures(email: string): Promise<void> {
-  await attempts().delete(email.toLowerCase());
-}
 
 /** Signs in and sends on to Today, or to where the visitor wanted to go. */
 export async function signIn(who: { practitionerId: string; practiceId: string }, to: string): Promise<Response> {

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { OneSide } from '../../core/units';
 import { useFibres } from './fibres';
 import { ChangeLayer, ContactRing, KeepOffLayer, RouteLayer, TendernessLayer, type Change, type KeepOff, type RingState, type Sounding, type Stop } from './layers';
@@ -33,10 +33,11 @@ export function FaceChart({ stops, onChooseStop, soundings, keepOff, muscles, ch
   const [view, setView] = useState<View>(() => (follow?.length ? bestView(follow) : 'front'));
   const [mirrored, setMirrored] = useState(false);
   const [hidden, setHidden] = useState<ReadonlySet<Layer>>(new Set());
-  useEffect(() => {
+  const [turnedFor, setTurnedFor] = useState(followed);
+  if (followed !== turnedFor) {
+    setTurnedFor(followed);
     if (follow?.length) setView(bestView(follow));
-    // The list is new on every render; its keys tell whether it changed.
-  }, [followed]);
+  }
   const terrain = useTerrain(view);
   const fibres = useFibres(!!muscles?.length);
   const on = (layer: Layer) => !hidden.has(layer);
@@ -47,7 +48,7 @@ export function FaceChart({ stops, onChooseStop, soundings, keepOff, muscles, ch
   const box = zoom && follow?.length ? near(follow, view, mirrored) : { x: 0, y: 0, width: CHART_WIDTH, height: CHART_HEIGHT };
 
   return (
-    <section className="face-chart" aria-label="Face chart">
+    <section className={`face-chart${zoom ? ' is-near' : ''}`} aria-label="Face chart">
       <div className="chart-rail">
         {VIEWS.map((v) => (
           <button key={v} type="button" className="view-button" aria-pressed={v === view} onClick={() => setView(v)}>
@@ -55,16 +56,16 @@ export function FaceChart({ stops, onChooseStop, soundings, keepOff, muscles, ch
             {VIEW_NAMES[v]}
           </button>
         ))}
-        <div className="chart-layers">
+      </div>
+      <div className="chart-layers" role="group" aria-label="Layers">
           {layers.map((layer) => (
             <button key={layer} type="button" aria-pressed={on(layer)} onClick={() => toggle(layer)}>
               {layer}
             </button>
           ))}
-          <button type="button" aria-pressed={mirrored} onClick={() => setMirrored(!mirrored)} title="Flip the chart for work in front of a mirror" className={mirrored ? '' : 'text-decoration-none'}>
+          <button type="button" aria-pressed={mirrored} onClick={() => setMirrored(!mirrored)} title="Flip the chart for work in front of a mirror" className="mirror">
             Mirror{mirrored ? ' on' : ''}
           </button>
-        </div>
       </div>
       <div className="chart-drawing">
         <svg viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`} preserveAspectRatio={zoom ? 'xMidYMid slice' : 'xMidYMid meet'} role="group" aria-label={`${VIEW_NAMES[view]} view${mirrored ? ', mirrored' : ''}`}>
@@ -92,7 +93,7 @@ export function FaceChart({ stops, onChooseStop, soundings, keepOff, muscles, ch
           {pick && on('Places') && <PickLayer view={view} mirrored={mirrored} pickables={pick.places} onPick={pick.onPick} onKey={pick.onKey} />}
           {!zoom && <Edges left={leftEdge} right={rightEdge} />}
         </svg>
-        {zoom && <span className="chart-corner-word">{view === 'left' || view === 'right' ? `client’s ${view}` : `${leftEdge} is at the left`}</span>}
+        {zoom && <span className="chart-corner-word">{view === 'left' || view === 'right' ? leftEdge : `client’s ${leftEdge === 'R' ? 'right' : 'left'} is here`}</span>}
       </div>
     </section>
   );
@@ -102,10 +103,10 @@ function Edges({ left, right }: { left: string; right: string }) {
   const single = left.length > 1;
   return (
     <>
-      <text className={single ? 'chart-edge-word' : 'chart-edge'} x={single ? CHART_WIDTH - 8 : 10} y={single ? 24 : 236} textAnchor={single ? 'end' : 'start'}>
+      <text className={single ? 'chart-edge-word' : 'chart-edge'} x={single ? CHART_WIDTH / 2 : 12} y={single ? CHART_HEIGHT - 14 : 326} textAnchor={single ? 'middle' : 'start'}>
         {left}
       </text>
-      <text className="chart-edge" x={CHART_WIDTH - 10} y={236} textAnchor="end">
+      <text className="chart-edge" x={CHART_WIDTH - 12} y={326} textAnchor="end">
         {right}
       </text>
     </>

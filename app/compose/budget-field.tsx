@@ -1,9 +1,8 @@
-import { useEffect, useState } from 'react';
+import { useDraft } from '../ui/use-draft';
 
 /** Minutes available, beside the total; empty when time does not matter. */
 export function BudgetField({ minutes, range: [least, most], onCommit }: { minutes: number | null; range: readonly [number, number]; onCommit: (minutes: number | null) => void }) {
-  const [typed, setTyped] = useState(minutes === null ? '' : String(minutes));
-  useEffect(() => setTyped(minutes === null ? '' : String(minutes)), [minutes]);
+  const [typed, setTyped] = useDraft(minutes === null ? '' : String(minutes));
   const value = Number(typed.replace(',', '.'));
   const wrong = typed !== '' && !(value >= least && value <= most);
   return (

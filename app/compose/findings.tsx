@@ -1,14 +1,19 @@
+import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Finding } from '../../core/routine/check';
 
-const SHOWN = 6;
+/** Shown without asking; stops are always shown. */
+const SHOWN = 2;
 
 /** What the rules say, worst first, each with its reason and a fix the program can make. */
 export function Findings({ findings, disabled, onFix }: { findings: readonly Finding[]; disabled: boolean; onFix: (finding: Finding) => void }) {
-  const rest = findings.length - SHOWN;
+  const [all, setAll] = useState(false);
+  const stops = findings.filter((f) => f.severity === 'stop').length;
+  const shown = all ? findings : findings.slice(0, Math.max(SHOWN, stops));
+  if (!findings.length) return null;
   return (
-    <div aria-live="polite" aria-label="What the rules say">
-      {findings.slice(0, SHOWN).map((f, i) => (
+    <div className="findings" aria-live="polite" role="region" aria-label="What the rules say">
+      {shown.map((f, i) => (
         <div key={`${f.rule}-${i}`} className={`finding is-${f.severity}`}>
           <strong>{f.title}</strong> {f.reason}{' '}
           {f.fix && !disabled && (
@@ -18,7 +23,11 @@ export function Findings({ findings, disabled, onFix }: { findings: readonly Fin
           )}
         </div>
       ))}
-      {rest > 0 && <p className="soft small mt-2 mb-0">and {rest} more after these</p>}
+      {(all || findings.length > shown.length) && (
+        <Button variant="link" className="small mt-1" aria-expanded={all} onClick={() => setAll(!all)}>
+          {all ? 'Show less' : `${findings.length - shown.length} more`}
+        </Button>
+      )}
     </div>
   );
 }

@@ -1,5 +1,6 @@
-import { useEffect, useId, useState } from 'react';
+import { useId } from 'react';
 import { Form } from 'react-bootstrap';
+import { useDraft } from '../ui/use-draft';
 
 interface Props {
   label: string;
@@ -12,8 +13,7 @@ interface Props {
 /** A number with its range. What is typed stays until it is right; only then it counts. */
 export function NumberField({ label, value, range: [least, most], whole, onCommit }: Props) {
   const id = useId();
-  const [typed, setTyped] = useState(String(value));
-  useEffect(() => setTyped(String(value)), [value]);
+  const [typed, setTyped] = useDraft(String(value));
   const number = Number(typed.trim().replace(',', '.'));
   const wrong = typed.trim() === '' || !Number.isFinite(number) || number < least || number > most || (whole && !Number.isInteger(number));
   return (

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Button, Dropdown, Modal } from 'react-bootstrap';
 import { useFetcher } from 'react-router';
 import type { Routine } from '../../core/routine/model';
@@ -10,9 +10,11 @@ export function TemplatesMenu({ templates, routine, disabled, onStart }: { templ
   const keep = useFetcher<{ errors?: FieldErrors; kept?: string }>();
   const [naming, setNaming] = useState(false);
   const kept = keep.data?.kept;
-  useEffect(() => {
+  const [seen, setSeen] = useState(keep.data);
+  if (keep.data !== seen) {
+    setSeen(keep.data);
     if (kept) setNaming(false);
-  }, [keep.data]);
+  }
   return (
     <>
       <Dropdown>

@@ -46,10 +46,8 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
   useWakeLock(running);
 
   const steps = run.routine.steps;
-  const nameOf = (id: string) => {
-    const step = steps.find((s) => s.id === id);
-    return step?.label ?? CATALOGUE.techniques.get(step?.technique ?? '')?.name ?? '';
-  };
+  const names = useMemo(() => new Map(steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? ''])), [steps]);
+  const nameOf = (id: string) => names.get(id) ?? '';
   useMarks(cues, run.base, run.turn, running, settings.sound ? sound : null, (mark) => {
     const cue = cues[mark.cueIndex];
     if ((mark.kind !== 'cue' && mark.kind !== 'done') || !cue || !settings.voice) return;
@@ -100,7 +98,6 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
   const ended = state.status === 'done' || state.status === 'stopped';
   const lengthMs = cueLengthMs(cue, state);
   const ribbon = useMemo(() => ribbonOf(run.routine, cues, CATALOGUE), [run.routine, cues]);
-  const names = useMemo(() => new Map(steps.map((s) => [s.id, nameOf(s.id)])), [steps]);
   const face = faceOf(cue, state);
   const at = (cue.startMs + Math.min(state.intoMs, cue.endMs - cue.startMs)) / 1000;
 

@@ -71,6 +71,8 @@ export function useRun(visitId: string, routine: Routine, open: OpenRun | null) 
     if (startWanted.current) take('start', now);
     startWanted.current = false;
     void mine.flush();
+    // Once per run: the log is what is read here, and everything else follows from it.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [run?.id]);
 
   // Nothing counts frames: each one only asks the clock.
@@ -103,6 +105,8 @@ export function useRun(visitId: string, routine: Routine, open: OpenRun | null) 
     return () => {
       over = true;
     };
+    // Told once, when the run ends.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [state.status]);
 
   return {

@@ -27,7 +27,7 @@ export function CourseChart({ title, points, after, band, posts, ending }: Props
   const lastDay = Math.max(7, ...points.map((p) => p.day), ...posts.map((p) => p.day));
   const x = scaleLinear([0, lastDay], [LEFT, WIDTH - RIGHT]);
   const y = scaleLinear([0, 10], [BASE, TOP]);
-  const step = [1, 2, 7, 14, 28, 56, 112, 182].find((s) => (lastDay / s) * 62 < WIDTH - LEFT - RIGHT) ?? 365;
+  const step = [1, 2, 7, 14, 28, 56, 112, 182].find((s) => (lastDay / s) * 84 < WIDTH - LEFT - RIGHT) ?? 365;
   const last = points[points.length - 1];
   return (
     <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`${title}. Ratings ${points.map((p) => `day ${Math.round(p.day)}: ${p.value}`).join(', ')}`}>
@@ -53,7 +53,14 @@ export function CourseChart({ title, points, after, band, posts, ending }: Props
       {band && <BandName band={band} points={points} x={x} y={y} lastDay={lastDay} />}
       <path className="line" d={line<ChartPoint>((p) => x(p.day), (p) => y(p.value))(points) ?? ''} />
       {after.map((p, i) => (
-        <path key={i} className="after" d={`M${x(p.day) + 3} ${y(p.value)}l6 -3.5v7z`} />
+        <g key={i}>
+          <path className="after" d={`M${x(p.day) + 3} ${y(p.value)}l6 -3.5v7z`} />
+          {i === 0 && (
+            <text x={x(p.day) + 13} y={y(p.value) + 4}>
+              right after
+            </text>
+          )}
+        </g>
       ))}
       {points.map((p, i) => (
         <circle key={i} className={p.source} cx={x(p.day)} cy={y(p.value)} r={p.source === 'studio' ? 5 : 3.4} />

@@ -51,8 +51,8 @@ export default function RoutinePage({ loaderData: { template } }: Route.Componen
   const totals = totalsOf(routine.steps, cues);
   const names = new Map(routine.steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? s.technique]));
   return (
-    <div className="visit">
-      <div className="visit-body" style={{ gridRow: '1 / 2' }}>
+    <div className="compose is-page">
+      <div className="visit-body">
         <div className="chart-side">
           <FaceChart stops={stopsOf(routine, null)} />
         </div>

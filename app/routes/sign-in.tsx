@@ -3,7 +3,8 @@ import { data, Form, Link, redirect, useActionData, useSearchParams } from 'reac
 import { checkPassword } from '../../server/db/queries/accounts.server';
 import { signInSchema, type SignInInput } from '../schemas/account';
 import { check, formObject, type FieldErrors } from '../schemas/read';
-import { countFailure, forgetFailures, safeReturn, signIn, waitMinutes, whoIs } from '../session.server';
+import { countFailure, forgetFailures, waitMinutes } from '../../server/db/queries/attempts.server';
+import { safeReturn, signIn, whoIs } from '../session.server';
 import { Field, useCheckedForm } from '../ui/field';
 import { Wordmark } from '../ui/wordmark';
 import type { Route } from './+types/sign-in';

@@ -10,7 +10,11 @@ export function FindBox() {
   const { load, data } = useFetcher<typeof loader>();
   const [text, setText] = useState('');
   const { pathname } = useLocation();
-  useEffect(() => setText(''), [pathname]);
+  const [at, setAt] = useState(pathname);
+  if (at !== pathname) {
+    setAt(pathname);
+    setText('');
+  }
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.key !== '/' || isTyping(event)) return;

@@ -1,12 +1,12 @@
-import { useEffect, useId, useState } from 'react';
+import { useId } from 'react';
 import { Form } from 'react-bootstrap';
 import { calendarDay } from '../schemas/day';
+import { useDraft } from '../ui/use-draft';
 
 /** A calendar day, or nothing; only a whole day counts. */
 export function DayField({ label, value, onCommit }: { label: string; value: string; onCommit: (day: string) => void }) {
   const id = useId();
-  const [typed, setTyped] = useState(value);
-  useEffect(() => setTyped(value), [value]);
+  const [typed, setTyped] = useDraft(value);
   const wrong = !calendarDay.isValidSync(typed);
   return (
     <div>

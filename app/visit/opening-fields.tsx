@@ -1,8 +1,9 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { InputError } from '../../core/errors';
 import { checkedReading, type ReadingPhase } from '../../core/measures/reading';
 import { LIMITED_BELOW_MM, openingBand, openingChange, openingFromFingers, fingerReadings } from '../../core/measures/opening';
+import { useDraft } from '../ui/use-draft';
 import { useVisit } from './context';
 import { Scale } from './scale';
 
@@ -14,9 +15,8 @@ export function OpeningFields({ phase }: { phase: ReadingPhase }) {
   const of = (measure: 'opening-mm' | 'opening-fingers', p: ReadingPhase) => readings.find((r) => r.measure === measure && r.phase === p)?.value;
   const mm = of('opening-mm', phase);
   const fingers = of('opening-fingers', phase);
-  const [typed, setTyped] = useState(mm === undefined ? '' : String(mm));
+  const [typed, setTyped] = useDraft(mm === undefined ? '' : String(mm));
   const [error, setError] = useState('');
-  useEffect(() => setTyped((t) => (t === '' && mm !== undefined ? String(mm) : t)), [mm]);
   const before = phase === 'after' ? of('opening-mm', 'before') : earlier.findLast((r) => r.measure === 'opening-mm')?.value;
   const entry = (measure: 'opening-mm' | 'opening-fingers', value: number | null) => setReading({ measure, complaintId: null, place: '', side: 'midline', phase, value });
 

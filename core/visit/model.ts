@@ -11,6 +11,9 @@ export const STAGE_NAMES: Record<VisitStage, string> = {
 /** A visit that has ended takes no more entries. */
 export const hasEnded = (stage: VisitStage): boolean => stage === 'done' || stage === 'stopped' || stage === 'postponed';
 
+/** True once the visit's time has come or somebody has worked in it. */
+export const hasBegun = (visit: { stage: VisitStage; startsAt: string }, nowIso: string): boolean => visit.startsAt <= nowIso || visit.stage !== 'screen';
+
 /** 0 screen … 4 record; a finished visit stands after the last, a stopped or postponed one at the first. */
 export const stageIndex = (stage: VisitStage): number => (stage === 'done' ? STAGES.length : stage === 'stopped' || stage === 'postponed' ? 0 : STAGES.indexOf(stage));
 

@@ -1,10 +1,12 @@
+import { differenceInCalendarDays } from 'date-fns';
 import { Button } from 'react-bootstrap';
 import { Form, Link, NavLink, Outlet, redirect } from 'react-router';
-import { hasEnded, STAGE_NAMES } from '../../../core/visit/model';
+import { hasBegun, hasEnded, STAGE_NAMES } from '../../../core/visit/model';
 import { findClient } from '../../../server/db/queries/clients.server';
 import { readingsOfClient } from '../../../server/db/queries/readings.server';
 import { createVisit, visitsOfClient } from '../../../server/db/queries/visits.server';
 import { notFound, requirePractitioner } from '../../session.server';
+import { dayOf } from '../../ui/time';
 import type { Route } from './+types/client';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
@@ -25,11 +27,11 @@ export async function action({ request, params }: Route.ActionArgs) {
 export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${loaderData?.client.name ?? 'Client'} · Velvet Compass` }];
 
 export default function ClientFrame({ loaderData }: Route.ComponentProps) {
-  const { client, visits, now } = loaderData;
+  const { client, visits, now, timeZone } = loaderData;
   const base = `/clients/${client.id}`;
-  const begun = visits.filter((v) => v.startsAt <= now);
-  const open = visits.findLast((v) => !hasEnded(v.stage) && v.startsAt.slice(0, 10) === now.slice(0, 10));
-  const days = begun[0] ? Math.floor((Date.parse(now) - Date.parse(begun[0].startsAt)) / 86_400_000) : null;
+  const begun = visits.filter((v) => hasBegun(v, now));
+  const open = visits.findLast((v) => !hasEnded(v.stage) && dayOf(v.startsAt, timeZone) === dayOf(now, timeZone));
+  const days = begun[0] ? differenceInCalendarDays(dayOf(now, timeZone), dayOf(begun[0].startsAt, timeZone)) : null;
   return (
     <>
       <header className="client-strip">

@@ -2,6 +2,7 @@ import { Link, useRouteLoaderData } from 'react-router';
 import { MEASURES } from '../../../core/measures/reading';
 import { coursePoints } from '../../../core/relief/attention';
 import { courseReason, courseTitle, judgeCourse, type Verdict } from '../../../core/relief/judgement';
+import { hasBegun } from '../../../core/visit/model';
 import { readingPairs, type ReadingPair } from '../../../core/relief/pairs';
 import { MUSCLES } from '../../../reference/muscles';
 import { FaceChart } from '../../chart/face-chart';
@@ -14,7 +15,7 @@ const DAY_MS = 86_400_000;
 
 export default function Relief() {
   const { client, visits, readings, now } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof loader>>;
-  const begun = visits.filter((v) => v.startsAt <= now);
+  const begun = visits.filter((v) => hasBegun(v, now));
   const pairs = readingPairs(readings);
   const changes = pairs.filter((p) => p.measure === 'tenderness' && (p.side === 'left' || p.side === 'right')).map((p) => ({ place: { kind: 'muscle' as const, id: p.place, side: p.side as 'left' | 'right' }, before: p.first, after: p.now }));
   const open = client.complaints.filter((c) => !c.closed);

@@ -148,7 +148,6 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
                 Type one above, click a place on the chart, choose what it is for, or start from a template.
               </p>
             )}
-            <Findings findings={findings} disabled={ended} onFix={(f) => f.fix && edit(applyFix(routine, f.fix.action, CATALOGUE))} />
             <div className="compose-tools">
               <TemplatesMenu templates={loaderData.templates} routine={routine} disabled={ended} onStart={(body) => (setChosen(null), edit(structuredClone(body)))} />
               <Button variant="link" disabled={!table.undo} onClick={() => table.undo?.()}>
@@ -162,6 +161,7 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
                 {totals.rangeSeconds.most - totals.rangeSeconds.least > 1 && `; ${clock(totals.rangeSeconds.least)} to ${clock(totals.rangeSeconds.most)} with open doses`}
               </span>
             </div>
+            <Findings findings={findings} disabled={ended} onFix={(f) => f.fix && edit(applyFix(routine, f.fix.action, CATALOGUE))} />
           </fieldset>
         </main>
       </div>

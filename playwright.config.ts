@@ -1,0 +1,21 @@
+import { defineConfig } from '@playwright/test';
+
+/** Flags for a machine without display, without sandbox rights and without a network beyond loopback. */
+export const CHROMIUM_FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+
+export default defineConfig({
+  testDir: 'tests/e2e',
+  globalSetup: './tests/e2e/start.ts',
+  workers: 2,
+  fullyParallel: false,
+  retries: 0,
+  timeout: 60_000,
+  expect: { timeout: 8_000 },
+  outputDir: '.data/test-results',
+  reporter: [['list'], ['json']],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: '/usr/bin/chromium', args: CHROMIUM_FLAGS },
+    trace: 'off',
+  },
+});
