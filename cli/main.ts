@@ -24,14 +24,17 @@ const USAGE = `usage: core plan <routine.json>
 
 class UsageError extends Error {}
 
-function readJson(path: string | undefined): Record<string, unknown> {
+function readText(path: string | undefined): string {
   if (!path) throw new UsageError('a file is missing');
-  let text: string;
   try {
-    text = readFileSync(path, 'utf8');
+    return readFileSync(path, 'utf8');
   } catch {
     throw new InputError('file', `cannot read ${path}`);
   }
+}
+
+function readJson(path: string | undefined): Record<string, unknown> {
+  const text = readText(path);
   try {
     const value: unknown = JSON.parse(text);
     if (value && typeof value === 'object' && !Array.isArray(value)) return value as Record<string, unknown>;
@@ -43,8 +46,7 @@ function readJson(path: string | undefined): Record<string, unknown> {
 
 /** Columns: complaint, at (ISO 8601), value (0–10), source (studio or home). */
 function relief(path: string | undefined): unknown {
-  if (!path) throw new UsageError('a file is missing');
-  const { data, errors } = Papa.parse<Record<string, string>>(readFileSync(path, 'utf8').trim(), { header: true });
+  const { data, errors } = Papa.parse<Record<string, string>>(readText(path).trim(), { header: true });
   if (errors[0]) throw new InputError(`line ${(errors[0].row ?? 0) + 2}`, errors[0].message);
   const courses = new Map<string, { at: number; value: number; source: CoursePoint['source'] }[]>();
   data.forEach((row, i) => {
@@ -65,11 +67,10 @@ function relief(path: string | undefined): unknown {
 }
 
 function score(measure: string | undefined, path: string | undefined): unknown {
+  if (measure !== 'nrs' && measure !== 'opening') throw new UsageError(`unknown measure "${measure ?? ''}"; nrs and opening are known`);
   const answers = readJson(path);
   if (measure === 'nrs') return nrsChange(nrsScore(answers.baseline, 'baseline'), nrsScore(answers.followUp, 'followUp'));
-  if (measure === 'opening')
-    return 'fits' in answers ? openingFromFingers(answers.widthsMm as number[], answers.fits as number) : openingFromRuler(answers.distanceMm as number, (answers.overlapMm as number | undefined) ?? 0);
-  throw new UsageError(`unknown measure "${measure ?? ''}"; nrs and opening are known`);
+  return 'fits' in answers ? openingFromFingers(answers.widthsMm as number[], answers.fits as number) : openingFromRuler(answers.distanceMm as number, (answers.overlapMm as number | undefined) ?? 0);
 }
 
 export function run([verb, ...args]: readonly string[]): unknown {

@@ -15,18 +15,20 @@ export async function check<S extends AnyObjectSchema>(schema: S, value: unknown
   }
 }
 
+/** Names that would reach into the program, and an index no list of ours reaches. */
+const UNSAFE = new Set(['__proto__', 'constructor', 'prototype']);
+const LONGEST_LIST = 50;
+
 /** Form fields as an object; "complaints[0].kind" becomes complaints: [{ kind }]. Files are not accepted anywhere. */
 export function formObject(form: FormData): Record<string, unknown> {
   const out: Record<string, unknown> = {};
   for (const [path, raw] of form) {
     const value = typeof raw === 'string' ? raw : '';
     const keys = path.replace(/\[(\d+)\]/g, '.$1').split('.');
-    if (keys.some((k) => k === '__proto__' || k === 'constructor' || k === 'prototype')) continue;
+    if (keys.some((k) => UNSAFE.has(k) || (/^\d+$/.test(k) && Number(k) > LONGEST_LIST))) continue;
     let at = out;
     keys.slice(0, -1).forEach((key, i) => {
-      const next = keys[i + 1]!;
-      if (/^\d+$/.test(next) && Number(next) > 50) return;
-      at[key] ??= /^\d+$/.test(next) ? [] : {};
+      at[key] ??= /^\d+$/.test(keys[i + 1]!) ? [] : {};
       at = at[key] as Record<string, unknown>;
     });
     at[keys[keys.length - 1]!] = value;

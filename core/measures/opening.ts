@@ -36,7 +36,7 @@ export interface FingerOpening {
  * widths that fit, upper bound = that plus the next finger. Overlap is not added: the test is between the incisors.
  */
 export function openingFromFingers(widthsMm: readonly number[], fits: number): FingerOpening {
-  if (widthsMm.length < 1 || widthsMm.length > 4) throw new InputError('widthsMm', 'one to four finger widths are accepted');
+  if (!Array.isArray(widthsMm) || widthsMm.length < 1 || widthsMm.length > 4) throw new InputError('widthsMm', 'one to four finger widths are accepted');
   widthsMm.forEach((w, i) => {
     if (!(w >= FINGER_WIDTH_MM.least && w <= FINGER_WIDTH_MM.most)) throw new InputError(`widthsMm[${i}]`, `${FINGER_WIDTH_MM.least} to ${FINGER_WIDTH_MM.most} mm is accepted`);
   });

@@ -1,4 +1,4 @@
-import type { OneSide, Pressure } from '../units.ts';
+import { pressureRank, type OneSide, type Pressure } from '../units.ts';
 
 /**
  * The routine document: what is stored, exchanged and checked. It is made for the whole trade: holds that turn into
@@ -141,6 +141,15 @@ export interface Step {
   glide: 'dry' | 'product' | 'either';
   note: string;
 }
+
+/** The harder of a step's two pressures; null where nothing presses. */
+export function hardestOf(step: Pick<Step, 'pressure' | 'returnPressure'>): Pressure | null {
+  if (!step.pressure || !step.returnPressure) return step.pressure;
+  return pressureRank(step.returnPressure) > pressureRank(step.pressure) ? step.returnPressure : step.pressure;
+}
+
+/** Most characters of every text and most entries of every list in a routine. Our choice. */
+export const LENGTHS = { name: 120, label: 80, note: 500, unit: 24, until: 120, check: 60, reason: 200, places: 20, parts: 6 } as const;
 
 /** Bounds of every number in a routine, inclusive. Holds, counts, tempo and length are the trade's; the rest our choice. */
 export const BOUNDS = {

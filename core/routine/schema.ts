@@ -1,7 +1,7 @@
 import { array, boolean, lazy, mixed, number, object, string, ValidationError, type AnySchema, type Lazy } from 'yup';
 import { InputError } from '../errors.ts';
 import { PRESSURES } from '../units.ts';
-import { BOUNDS, CONTACTS, MOTIONS, PLACE_KINDS, ROUTINE_FORMAT, ROUTINE_VERSION, SIDE_MODES, type Routine } from './model.ts';
+import { BOUNDS, CONTACTS, LENGTHS, MOTIONS, PLACE_KINDS, ROUTINE_FORMAT, ROUTINE_VERSION, SIDE_MODES, type Routine } from './model.ts';
 
 /** The one description of a routine document, shared by form, action, import and command line. */
 const within = ([least, most]: readonly [number, number], unit = '') =>
@@ -33,19 +33,19 @@ const parts = {
     count: whole(BOUNDS.count),
     countMost: whole(BOUNDS.count).nullable().optional().defined('is missing; null is accepted'),
     perMinute: within(BOUNDS.perMinute, ' per min'),
-    unit: text(24).min(1, 'is missing'),
+    unit: text(LENGTHS.unit).min(1, 'is missing'),
     directions: number().strict().oneOf([1, 2], 'must be 1 or 2').required('is missing; 1 or 2 is accepted'),
     per: oneOf(['spot', 'pass']),
   }).test('range', 'countMost must not be less than count', (p) => p.countMost == null || p.countMost >= p.count),
   breath: strictObject({ kind: oneOf(['breath']), cycles: whole(BOUNDS.cycles), pattern: breathPattern }),
   open: strictObject({
     kind: oneOf(['open']),
-    until: text(120).min(1, 'is missing'),
+    until: text(LENGTHS.until).min(1, 'is missing'),
     estimateSeconds: within(BOUNDS.holdSeconds, ' s'),
     leastSeconds: within(BOUNDS.holdSeconds, ' s'),
     mostSeconds: within(BOUNDS.holdSeconds, ' s'),
   }).test('range', 'estimateSeconds must lie between leastSeconds and mostSeconds', (p) => p.leastSeconds <= p.estimateSeconds && p.estimateSeconds <= p.mostSeconds),
-  check: strictObject({ kind: oneOf(['check']), what: text(60).min(1, 'is missing'), seconds: within(BOUNDS.holdSeconds, ' s') }),
+  check: strictObject({ kind: oneOf(['check']), what: text(LENGTHS.check).min(1, 'is missing'), seconds: within(BOUNDS.holdSeconds, ' s') }),
 };
 const part = lazy((value: unknown) => {
   const kind = value !== null && typeof value === 'object' && 'kind' in value ? value.kind : undefined;
@@ -56,15 +56,15 @@ const sides = strictObject({
   mode: oneOf(SIDE_MODES),
   first: oneOf(['left', 'right']),
   sets: whole(BOUNDS.sets),
-  extra: object({ side: oneOf(['left', 'right']), sets: whole(BOUNDS.sets), reason: text(200) }).strict().noUnknown('holds fields that are not known: ${unknown}').nullable().defined('is missing; null is accepted').default(undefined),
+  extra: object({ side: oneOf(['left', 'right']), sets: whole(BOUNDS.sets), reason: text(LENGTHS.reason) }).strict().noUnknown('holds fields that are not known: ${unknown}').nullable().defined('is missing; null is accepted').default(undefined),
   sequence: oneOf(['side-complete', 'alternate']),
 });
 
 const step = strictObject({
   id,
   technique: id,
-  label: text(80).nullable(),
-  places: array(strictObject({ kind: oneOf(PLACE_KINDS), id })).strict().typeError('must be a list').required('is missing').max(20, 'holds too many places; at most 20 are accepted'),
+  label: text(LENGTHS.label).nullable(),
+  places: array(strictObject({ kind: oneOf(PLACE_KINDS), id })).strict().typeError('must be a list').required('is missing').max(LENGTHS.places, `holds too many places; at most ${LENGTHS.places} are accepted`),
   contact: oneOf(CONTACTS),
   stillContact: optionalOneOf(CONTACTS),
   motion: oneOf(MOTIONS),
@@ -72,7 +72,7 @@ const step = strictObject({
   returnPressure: optionalOneOf(PRESSURES),
   sides,
   dose: strictObject({
-    parts: array(part).strict().typeError('must be a list').required('is missing').min(1, 'is empty; at least one part is accepted').max(6, 'holds too many parts; at most 6 are accepted'),
+    parts: array(part).strict().typeError('must be a list').required('is missing').min(1, 'is empty; at least one part is accepted').max(LENGTHS.parts, `holds too many parts; at most ${LENGTHS.parts} are accepted`),
     spots: whole(BOUNDS.spots),
     pauses: strictObject({
       leadInSeconds: within(BOUNDS.pauseSeconds, ' s'),
@@ -88,13 +88,13 @@ const step = strictObject({
   jaw: oneOf(['loose', 'closed', 'open', 'moving']),
   eyes: oneOf(['any', 'shut', 'open']),
   glide: oneOf(['dry', 'product', 'either']),
-  note: text(500),
+  note: text(LENGTHS.note),
 });
 
 export const routineSchema = strictObject({
   format: oneOf([ROUTINE_FORMAT]),
   schemaVersion: number().strict().required('is missing').oneOf([ROUTINE_VERSION], `must be ${ROUTINE_VERSION}`),
-  name: text(120).min(1, 'is missing; up to 120 characters are accepted'),
+  name: text(LENGTHS.name).min(1, `is missing; up to ${LENGTHS.name} characters are accepted`),
   budgetMinutes: within(BOUNDS.budgetMinutes, ' min').nullable().optional().defined('is missing; null is accepted'),
   order: strictObject({ begin: oneOf(['neck', 'any']), exercise: oneOf(['after-release', 'any']), drainage: oneOf(['open-and-close', 'close-only', 'none']) }),
   steps: array(step)

@@ -1,4 +1,4 @@
-import type { Step } from '../routine/model.ts';
+import { hardestOf, type Step } from '../routine/model.ts';
 import type { Catalogue, Technique, WorkWord } from '../routine/technique.ts';
 import { pressureRank } from '../units.ts';
 import type { StepFacts } from './grammar.ts';
@@ -32,7 +32,8 @@ export function factsOf(step: Step, catalogue: Catalogue): StepFacts {
 function workWords(step: Step, technique: Technique | undefined): Set<string> {
   const words = new Set<string>([step.technique, ...(technique?.words ?? [])]);
   const add = (word: WorkWord) => words.add(word);
-  const rank = step.pressure ? pressureRank(step.pressure) : 0;
+  const hardest = hardestOf(step);
+  const rank = hardest ? pressureRank(hardest) : 0;
   if (step.motion === 'circle' || step.motion === 'rub') add('circular-friction');
   if (step.motion === 'hold' || step.motion === 'press-pulse') add('press-hold');
   if (step.motion === 'pinch' || step.motion === 'roll') add('pincer');

@@ -1,6 +1,6 @@
-import type { Step } from '../routine/model.ts';
+import { hardestOf, type Step } from '../routine/model.ts';
 import type { Catalogue } from '../routine/technique.ts';
-import { PRESSURES, pressureRank, type Pressure } from '../units.ts';
+import { lighterOf, PRESSURES, pressureRank, type Pressure } from '../units.ts';
 import { factsOf } from './facts.ts';
 import { clauseHolds, isWholeVisit, parseAppliesTo, type Clause, type StepFacts } from './grammar.ts';
 
@@ -106,7 +106,8 @@ export function breachesOf(step: Step, screening: Screening, catalogue: Catalogu
     if (!clauseHolds(limit.clause, facts)) continue;
     out.push({ limit, effect: limit.effect, reason: `${limit.caution.title}: ${limit.caution.advice}`, lowerTo: freeingPressure(limit.clause, facts, step) });
   }
-  if (screening.pressureCap && step.pressure && pressureRank(step.pressure) > pressureRank(screening.pressureCap))
+  const hardest = hardestOf(step);
+  if (screening.pressureCap && hardest && pressureRank(hardest) > pressureRank(screening.pressureCap))
     out.push({ limit: null, effect: 'ban', reason: `This client is worked at ${screening.pressureCap} at most.`, lowerTo: screening.pressureCap });
   return out;
 }
@@ -120,10 +121,11 @@ function freeingPressure(clause: Clause, facts: StepFacts, step: Step): Pressure
   if (!named || !step.pressure) {
     // Firm and deep work counts as strong stimulation: lighter work of the same kind is free of that word.
     const strong = clause.find((t) => t.kind === 'technique' && t.values.includes('strong-stimulation') && t.values.filter((v) => facts.technique.has(v)).length === 1 && facts.technique.has('strong-stimulation'));
-    return strong && step.pressure ? 'medium' : null;
+    return strong && step.pressure ? lighterOf('medium', step.pressure) : null;
   }
-  const free = PRESSURES.filter((p) => !named.values.includes(p) && pressureRank(p) < pressureRank(step.pressure!));
-  return free[free.length - 1] ?? null;
+  const free = PRESSURES.filter((p) => !named.values.includes(p) && pressureRank(p) < pressureRank(hardestOf(step)!));
+  const most = free[free.length - 1];
+  return most ? lighterOf(most, step.pressure) : null;
 }
 
 /** In short words what a caution takes away, for the list beside each answer. */

@@ -1,10 +1,14 @@
 import { breachesOf } from '../../screening/screen.ts';
+import { hardestOf } from '../model.ts';
 import { PRESSURES, pressureRank, type Pressure } from '../../units.ts';
 import { FACE_REGIONS, NECK_REGIONS, type Region } from '../../atlas/regions.ts';
 import { nameOf, type FixAction, type Placed, type Rule } from './types.ts';
 
 const PRACTICE = 'common practice, no published source';
-const rank = (p: Placed): number => (p.step.pressure ? pressureRank(p.step.pressure) : 0);
+const rank = (p: Placed): number => {
+  const hardest = hardestOf(p.step);
+  return hardest ? pressureRank(hardest) : 0;
+};
 const regionsOf = (p: Placed, regionOf: (place: Placed['step']['places'][number]) => Region | null): Set<Region> =>
   new Set([...p.technique.regions, ...p.step.places.map(regionOf).filter((r): r is Region => r !== null)]);
 
@@ -20,7 +24,7 @@ function capRule(id: string, most: Pressure, regions: readonly Region[], where: 
         .filter((p) => rank(p) > pressureRank(most) && [...regionsOf(p, catalogue.regionOf)].some((r) => regions.includes(r)))
         .map((p) => ({
           stepIds: [p.step.id],
-          title: `${nameOf(p)} is ${p.step.pressure}; ${where} takes ${most} at most.`,
+          title: `${nameOf(p)} is ${hardestOf(p.step)}; ${where} takes ${most} at most.`,
           fix: { label: `Make it ${most}`, action: { do: 'set-pressure', stepId: p.step.id, pressure: most } },
         })),
   };

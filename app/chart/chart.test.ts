@@ -1,0 +1,74 @@
+import { describe, expect, test } from 'vitest';
+import fc from 'fast-check';
+import { bestView, CHART_WIDTH, edgesOf, flipX, placesOn, placeKey, spotOf, VIEWS } from './places';
+import { spread } from './spread';
+
+describe('places behind a reference', () => {
+  test('both sides of a paired place, one of them, or the midline', () => {
+    const masseter = { kind: 'muscle', id: 'masseter-superficial' } as const;
+    expect(placesOn(masseter, 'both').map(placeKey)).toEqual(['muscle:masseter-superficial.left', 'muscle:masseter-superficial.right']);
+    expect(placesOn(masseter, 'right').map((p) => p.side)).toEqual(['right']);
+    expect(placesOn({ kind: 'point', id: 'EX-HN3' }, 'left').map((p) => p.side)).toEqual(['midline']);
+  });
+  test('a place that is not on the head is nowhere', () => expect(placesOn({ kind: 'point', id: 'LI4' }, 'both')).toEqual([]));
+});
+
+describe('the view that shows it best', () => {
+  const best = (kind: 'muscle' | 'point', id: string, side: 'left' | 'right' | 'both' | 'midline') => bestView(placesOn({ kind, id }, side));
+  test('a one-sided masseter turns the head to that side', () => {
+    expect(best('muscle', 'masseter-superficial', 'left')).toBe('left');
+    expect(best('muscle', 'masseter-superficial', 'right')).toBe('right');
+  });
+  test('both sides, brows and the midline are seen from the front', () => {
+    expect(best('point', 'BL2', 'both')).toBe('front');
+    expect(best('point', 'EX-HN3', 'midline')).toBe('front');
+  });
+  test('the nape from behind', () => expect(best('muscle', 'suboccipitals', 'both')).toBe('back'));
+});
+
+describe('edges', () => {
+  test('R is at the left edge from the front, L from behind', () => {
+    expect(edgesOf('front', false)).toEqual(['R', 'L']);
+    expect(edgesOf('back', false)).toEqual(['L', 'R']);
+  });
+  test('a mirrored chart relabels its edges and flips its places', () => {
+    expect(edgesOf('front', true)).toEqual(['L', 'R']);
+    expect(flipX(100, true)).toBe(CHART_WIDTH - 100);
+    expect(flipX(100, false)).toBe(100);
+  });
+  test('a profile says whose side it is', () => expect(edgesOf('left', true)[0]).toBe('client’s left'));
+  test('the client’s left lies on the sheet’s right from the front', () => {
+    const left = spotOf({ kind: 'point', id: 'ST2', side: 'left' }, 'front')!;
+    const right = spotOf({ kind: 'point', id: 'ST2', side: 'right' }, 'front')!;
+    expect(left.x).toBeGreaterThan(right.x);
+  });
+  test('every spot lies on the sheet or is told to be hidden', () => {
+    for (const view of VIEWS)
+      for (const place of placesOn({ kind: 'point', id: 'GB20' }, 'both')) {
+        const spot = spotOf(place, view)!;
+        if (spot.visible) expect(spot.x).toBeGreaterThan(0);
+      }
+  });
+});
+
+describe('marks that keep clear of each other', () => {
+  const marks = fc.array(fc.record({ x: fc.integer({ min: 100, max: 130 }), y: fc.integer({ min: 200, max: 230 }) }), { minLength: 2, maxLength: 7 });
+  test('no two end nearer than their size, nearly', () => {
+    fc.assert(
+      fc.property(marks, (at) => {
+        const placed = spread(at, 9.6);
+        for (let i = 0; i < placed.length; i++) for (let j = i + 1; j < placed.length; j++) expect(Math.hypot(placed[i]!.x - placed[j]!.x, placed[i]!.y - placed[j]!.y)).toBeGreaterThan(13);
+      }),
+      { numRuns: 60 },
+    );
+  });
+  test('one alone stays where it belongs', () => expect(spread([{ x: 50, y: 60 }], 10)).toEqual([{ x: 50, y: 60 }]));
+  test('the same marks give the same picture', () => {
+    const at = [{ x: 10, y: 10 }, { x: 11, y: 10 }, { x: 10, y: 12 }];
+    expect(spread(at, 8)).toEqual(spread(at, 8));
+  });
+  test('fixed marks are kept clear of and do not move', () => {
+    const [mark] = spread([{ x: 50, y: 50 }], 10, [{ x: 52, y: 50 }]);
+    expect(Math.hypot(mark!.x - 52, mark!.y - 50)).toBeGreaterThan(14);
+  });
+});

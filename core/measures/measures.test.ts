@@ -1,0 +1,63 @@
+import { describe, expect, test } from 'vitest';
+import { InputError } from '../errors.ts';
+import { nrsChange, nrsScore, sessionRelief } from './nrs.ts';
+import { fingerReadings, openingFromFingers, openingFromRuler } from './opening.ts';
+import { checkedReading, MEASURES, MEASURE_KEYS } from './reading.ts';
+import { tenderness, tendernessTotal } from './tenderness.ts';
+
+const fieldOf = (run: () => unknown): string => {
+  try {
+    run();
+  } catch (error) {
+    if (error instanceof InputError) return error.field;
+    throw error;
+  }
+  return 'nothing was refused';
+};
+
+describe('what is out of range is refused by name, not clamped', () => {
+  test.each([11, -1, 4.5, NaN, '4', null, undefined])('a rating of %s', (value) => {
+    expect(() => nrsScore(value)).toThrow('rating: a whole number from 0 to 10 is accepted');
+  });
+  test('change of ratings names the one that is wrong', () => {
+    expect(fieldOf(() => nrsChange(12, 3))).toBe('baseline');
+    expect(fieldOf(() => nrsChange(3, -1))).toBe('followUp');
+  });
+  test('opening', () => {
+    expect(fieldOf(() => openingFromRuler(91))).toBe('distanceMm');
+    expect(fieldOf(() => openingFromRuler(40, 16))).toBe('overlapMm');
+    expect(fieldOf(() => openingFromFingers([17, 9], 1))).toBe('widthsMm[1]');
+    expect(fieldOf(() => openingFromFingers([17, 18], 3))).toBe('fits');
+    expect(fieldOf(() => openingFromFingers([], 0))).toBe('widthsMm');
+  });
+  test.each([4, -1, 1.5, '2'])('tenderness of %s', (value) => expect(() => tenderness(value)).toThrow('0, 1, 2 or 3'));
+  test('a session needs times that increase and a rating each', () => {
+    expect(fieldOf(() => sessionRelief([0, 5], [4]))).toBe('ratings');
+    expect(fieldOf(() => sessionRelief([0, 5, 5], [4, 3, 2]))).toBe('minutes');
+  });
+});
+
+describe('tenderness total', () => {
+  test('all sites tested', () => expect(tendernessTotal([0, 1, 2, 3])).toEqual({ total: 6, mean: 1.5, tested: 4 }));
+  test('an untested site is missing, not 0', () => expect(tendernessTotal([3, null, 1])).toEqual({ total: null, mean: 2, tested: 2 }));
+  test('nothing tested', () => expect(tendernessTotal([null])).toEqual({ total: null, mean: null, tested: 0 }));
+});
+
+describe('finger test words: two schools, no single verdict', () => {
+  test('three fingers with strain', () => expect(fingerReadings(3, 3)).toEqual({ countOnly: 'much tension', withStrain: 'work on it: strain is felt at three' }));
+  test('three fingers without strain', () => expect(fingerReadings(3, null).withStrain).toBe('fine as long as no strain is felt'));
+  test('four and two', () => {
+    expect(fingerReadings(4, null).countOnly).toBe('not bad');
+    expect(fingerReadings(2, null).withStrain).toBe('tight, begin gently');
+  });
+});
+
+describe('readings', () => {
+  test('every measure knows its unit and which way is better', () => {
+    for (const key of MEASURE_KEYS) expect(['up', 'down']).toContain(MEASURES[key].better);
+    expect(MEASURES['opening-mm'].better).toBe('up');
+    expect(MEASURES['nrs-now'].better).toBe('down');
+  });
+  test.each([['tenderness', 3], ['opening-mm', 41.5], ['opening-fingers', 4], ['nrs-now', 10], ['nrs-worst-week', 0]] as const)('%s accepts %d', (measure, value) => expect(checkedReading(measure, value)).toBe(value));
+  test.each([['tenderness', 4], ['opening-mm', 91], ['opening-mm', NaN], ['opening-fingers', 2.5], ['opening-fingers', 5], ['nrs-now', 11]] as const)('%s refuses %d', (measure, value) => expect(() => checkedReading(measure, value)).toThrow(/accepted/));
+});

@@ -1,0 +1,98 @@
+import { describe, expect, test } from 'vitest';
+import fc from 'fast-check';
+import type { Reading } from '../measures/reading.ts';
+import { coursePoints, needsAttention, type CourseOf } from './attention.ts';
+import { courseReason, courseTitle, judgeCourse, READINGS_NEEDED, type CoursePoint } from './judgement.ts';
+import { readingPairs } from './pairs.ts';
+
+const course = (...values: [day: number, value: number][]): CoursePoint[] => values.map(([day, value]) => ({ day, value, source: 'home' }));
+const every = (days: number, values: number[]) => course(...values.map((v, i) => [i * days, v] as [number, number]));
+
+describe('judgement', () => {
+  test('nothing rated', () => expect(judgeCourse([])).toMatchObject({ verdict: 'no-readings', baseline: null }));
+  test('too early: what is missing is counted', () => {
+    const j = judgeCourse(every(3, [7, 6, 6]));
+    expect(j).toMatchObject({ verdict: 'too-early', readingsNeeded: 5, days: 6 });
+    expect(courseReason(j)).toBe('7 to 6 so far. Needs 5 more ratings and 8 more days.');
+  });
+  test('enough ratings in too few days is still too early', () => expect(judgeCourse(every(1, [7, 6, 6, 5, 5, 4, 4, 3])).verdict).toBe('too-early'));
+  test('clearly better', () => {
+    const j = judgeCourse(every(3, [7, 7, 6, 6, 5, 4, 4, 3, 3]));
+    expect(j).toMatchObject({ verdict: 'better', advice: 'continue', baseline: 7, current: 3, days: 24 });
+    expect(courseTitle('Jaw, left', j)).toBe('Jaw, left: clearly better, 7 to 3 in 24 days');
+    expect(courseReason(j)).toMatch(/^Falling 1\.\d a week \(.* to .*\)\. Past the smallest change that matters since day \d+\. Go on\.$/);
+  });
+  test('two points that are less than 30 % are no clear change', () => expect(judgeCourse(every(3, [8, 8, 7, 7, 6, 6, 6, 6, 6])).verdict).toBe('no-clear-change'));
+  test('a third that is one point only is no clear change', () => expect(judgeCourse(every(3, [3, 3, 3, 2, 2, 2, 2, 2, 2])).verdict).toBe('no-clear-change'));
+  test('no clear change is adjusted first and reviewed after three weeks', () => {
+    expect(judgeCourse(every(2, [5, 5, 6, 5, 5, 4, 5, 5])).advice).toBe('adjust');
+    expect(judgeCourse(every(3, [5, 5, 6, 5, 5, 4, 5, 5])).advice).toBe('review');
+  });
+  test('worse is said early: two ratings in a row two points up', () => {
+    expect(judgeCourse(every(2, [4, 6, 6]))).toMatchObject({ verdict: 'worse', advice: 'review' });
+    expect(judgeCourse(every(2, [4, 5, 6])).verdict).toBe('too-early');
+  });
+  test('three points up: suggest licensed care', () => expect(judgeCourse(every(2, [4, 5, 6, 7, 7, 7]))).toMatchObject({ verdict: 'worse', advice: 'refer' }));
+  test('one bad day does not make it worse', () => expect(judgeCourse(every(3, [7, 6, 6, 5, 5, 9, 4, 4, 3])).verdict).toBe('better'));
+  test('the band lies two points round the first rating and inside 0 to 10', () => {
+    expect(judgeCourse(every(1, [7])).band).toEqual({ low: 5, high: 9 });
+    expect(judgeCourse(every(1, [1])).band).toEqual({ low: 0, high: 3 });
+  });
+
+  const ratings = fc.array(fc.integer({ min: 0, max: 10 }), { minLength: 1, maxLength: 30 });
+  test('a verdict of better or worse always carries the change that it claims', () => {
+    fc.assert(
+      fc.property(ratings, fc.integer({ min: 1, max: 5 }), (values, days) => {
+        const j = judgeCourse(every(days, values));
+        if (j.verdict === 'better') {
+          expect(j.baseline! - j.current!).toBeGreaterThanOrEqual(2);
+          expect(values.length).toBeGreaterThanOrEqual(READINGS_NEEDED);
+          expect(j.days).toBeGreaterThanOrEqual(14);
+        }
+        if (j.verdict === 'worse') expect(Math.max(...values.slice(-3)) - j.baseline!).toBeGreaterThanOrEqual(2);
+      }),
+      { numRuns: 400 },
+    );
+  });
+  test('every verdict has a title and a reason', () => {
+    fc.assert(
+      fc.property(ratings, fc.integer({ min: 1, max: 5 }), (values, days) => {
+        const j = judgeCourse(every(days, values));
+        expect(courseTitle('X', j)).toMatch(/^X: /);
+        expect(courseReason(j).length).toBeGreaterThan(10);
+        expect(courseReason(j)).not.toMatch(/cure|detox|NaN|undefined|null/);
+      }),
+    );
+  });
+});
+
+describe('who needs a look', () => {
+  const DAY = 86_400_000;
+  const NOW = 1000 * DAY;
+  const of = (name: string, ...values: [daysAgo: number, value: number, at?: 'h'][]): CourseOf => ({ clientId: name, clientName: name, complaintId: `${name}-1`, kind: 'jaw', label: '', side: 'both', ratings: values.map(([d, value, h]) => ({ atMs: NOW - d * DAY, value, source: h ? 'home' : 'studio' })) });
+  test('worse comes first, then no change past the review, then the silent', () => {
+    const found = needsAttention([of('still', [28, 5], [24, 5], [20, 5], [16, 6], [12, 5], [8, 5], [4, 5], [0, 5]), of('silent', [30, 5], [20, 5, 'h']), of('worse', [6, 4], [3, 6], [0, 7])], NOW);
+    expect(found.map((a) => [a.why, a.course.clientName])).toEqual([['worse', 'worse'], ['no-change', 'still'], ['silent', 'silent']]);
+    expect(found[2]).toMatchObject({ days: 20 });
+  });
+  test('somebody who never rated at home is not silent', () => expect(needsAttention([of('studio', [30, 5], [20, 4])], NOW)).toEqual([]));
+  test('six days are not silence', () => expect(needsAttention([of('x', [30, 5], [6, 5, 'h'])], NOW)).toEqual([]));
+  test('what ended long ago is forgotten', () => expect(needsAttention([of('old', [200, 4], [190, 8], [180, 8])], NOW)).toEqual([]));
+  test('two silent complaints of one client are one entry', () => {
+    const a = of('x', [30, 5, 'h']);
+    expect(needsAttention([a, { ...a, complaintId: 'x-2' }], NOW).length).toBe(1);
+  });
+  test('days count from the first rating', () => expect(coursePoints([{ atMs: DAY, value: 5, source: 'studio' }, { atMs: 3.5 * DAY, value: 4, source: 'imported' }])).toEqual([{ day: 0, value: 5, source: 'studio' }, { day: 2.5, value: 4, source: 'studio' }]));
+});
+
+describe('pairs of first and now', () => {
+  const reading = (measure: Reading['measure'], value: number, over: Partial<Reading> = {}): Reading => ({ measure, complaintId: null, place: '', side: 'midline', phase: 'before', value, source: 'studio', takenAt: '', visitId: null, ...over });
+  test('opening 31 → 41 mm is better and beyond the error of the test', () => expect(readingPairs([reading('opening-mm', 31), reading('opening-mm', 36), reading('opening-mm', 41)])).toEqual([{ measure: 'opening-mm', place: '', side: 'midline', first: 31, now: 41, change: 10, direction: 'better', meaning: 'more than the test’s own error (9 mm)' }]));
+  test('less tenderness is better; each muscle and side for itself', () => {
+    const t = (side: 'left' | 'right', value: number) => reading('tenderness', value, { place: 'masseter-superficial', side });
+    expect(readingPairs([t('left', 3), t('right', 1), t('left', 1), t('right', 2)]).map((p) => [p.side, p.direction, p.meaning])).toEqual([['left', 'better', 'two grades or more'], ['right', 'worse', 'one grade, may be chance']]);
+  });
+  test('what was measured right after the work is not part of the course', () => expect(readingPairs([reading('opening-mm', 31), reading('opening-mm', 40, { phase: 'after' })])).toEqual([]));
+  test('ratings are told by the course, not here', () => expect(readingPairs([reading('nrs-now', 7), reading('nrs-now', 3)])).toEqual([]));
+  test('unchanged', () => expect(readingPairs([reading('opening-fingers', 3), reading('opening-fingers', 3)])[0]).toMatchObject({ direction: 'same', change: 0 }));
+});

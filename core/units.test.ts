@@ -1,0 +1,25 @@
+import { describe, expect, test } from 'vitest';
+import { clock, lighterOf, oneFirmer, oneLighter, otherSide, pressureRank, PRESSURES, roundHalfAway } from './units.ts';
+
+describe('rounding half away from zero', () => {
+  test.each([[1.005, 2, 1.01], [8.575, 2, 8.58], [-2.5, 0, -3], [2.5, 0, 3], [0.45, 1, 0.5], [-0.04, 1, -0]])('%d to %i digits', (value, digits, expected) => {
+    expect(roundHalfAway(value, digits)).toBe(expected);
+  });
+});
+
+describe('clock', () => {
+  test.each([[0, '0:00'], [59.4, '0:59'], [59.5, '1:00'], [1118, '18:38'], [7200, '120:00']])('%d s', (seconds, text) => expect(clock(seconds)).toBe(text));
+});
+
+describe('pressure', () => {
+  test('ranks run from 1 to 5', () => expect(PRESSURES.map(pressureRank)).toEqual([1, 2, 3, 4, 5]));
+  test('lightening stops at feather, firming at deep', () => {
+    expect(oneLighter('feather')).toBe('feather');
+    expect(oneLighter('firm')).toBe('medium');
+    expect(oneFirmer('deep')).toBe('deep');
+    expect(oneFirmer('light')).toBe('medium');
+  });
+  test('the lighter of two', () => expect(lighterOf('deep', 'light')).toBe('light'));
+});
+
+test('the other side', () => expect([otherSide('left'), otherSide('right')]).toEqual(['right', 'left']));
