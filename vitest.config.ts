@@ -1,5 +1,13 @@
 import { defineConfig } from 'vitest/config';
 
+/** Two projects: everything that needs nothing, and everything that needs a PostgreSQL, which is started for it. */
 export default defineConfig({
-  test: { include: ['core/**/*.test.ts', 'reference/**/*.test.ts', 'server/**/*.test.ts', 'app/**/*.test.ts', 'cli/**/*.test.ts', 'tests/{published,service}/**/*.test.ts'], testTimeout: 30_000, hookTimeout: 60_000, fileParallelism: true },
+  test: {
+    testTimeout: 30_000,
+    hookTimeout: 60_000,
+    projects: [
+      { extends: true, test: { name: 'unit', include: ['{core,reference,server,app,cli,demo}/**/*.test.ts', 'tests/published/**/*.test.ts'] } },
+      { extends: true, test: { name: 'service', include: ['tests/service/**/*.test.ts'], globalSetup: ['tests/service/cluster.ts'] } },
+    ],
+  },
 });

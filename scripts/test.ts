@@ -7,7 +7,6 @@ import { join } from 'node:path';
 import { ensureBuild } from './lib/build.ts';
 import { ensureChromium } from './lib/debian.ts';
 import { DATA, ROOT } from './lib/paths.ts';
-import { throwAwayCluster } from './lib/postgres.ts';
 import { show } from './lib/run.ts';
 
 const results = join(DATA, 'results');
@@ -47,13 +46,8 @@ await check('type check', bin('tsc'), ['--noEmit', '-p', '.']);
 await check('lint', bin('eslint'), ['.', '--max-warnings', '0']);
 await check('walls between the rooms', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'app', 'core', 'server', 'reference', 'cli', 'demo', 'scripts', 'tests']);
 
-const cluster = await throwAwayCluster();
-try {
-  const unit = await step('unit, published-value and service tests', bin('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(results, 'unit.json')}`], { TEST_DATABASE_URL: cluster.url });
-  count('unit.json', (r: { numPassedTests: number; numFailedTests: number }) => [r.numPassedTests, r.numFailedTests], unit);
-} finally {
-  await cluster.stop();
-}
+const unit = await step('unit, published-value and service tests', bin('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(results, 'unit.json')}`]);
+count('unit.json', (r: { numPassedTests: number; numFailedTests: number }) => [r.numPassedTests, r.numFailedTests], unit);
 
 ensureChromium();
 ensureBuild();

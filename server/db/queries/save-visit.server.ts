@@ -50,7 +50,9 @@ export async function saveVisit(
     if (refusal) return { result: 'refused', message: refusal };
     const missing = await applyPatch(who, visit, write.patch, transaction);
     if (missing) return { result: 'missing' };
-    await visit.update({ version: visit.version + 1, lastSaveId: write.saveId }, { transaction });
+    // save, not update: update would write these two fields only and leave the patch behind.
+    visit.set({ version: visit.version + 1, lastSaveId: write.saveId });
+    await visit.save({ transaction });
     return { result: 'saved', version: visit.version };
   });
 }

@@ -1,0 +1,48 @@
+import { randomBytes } from 'node:crypto';
+import { Client as Connection } from 'pg';
+import { inject } from 'vitest';
+import { closeDatabase, database } from '../../server/db/connection.ts';
+import { migrate } from '../../server/db/migrate.ts';
+import { createPractice } from '../../server/db/queries/accounts.server.ts';
+import { createClient, findClient, type Client } from '../../server/db/queries/clients.server.ts';
+import { createVisit } from '../../server/db/queries/visits.server.ts';
+
+/** A database of this test file's own, with all tables. */
+export async function openFreshDatabase(): Promise<void> {
+  const name = `t_${randomBytes(6).toString('hex')}`;
+  const connection = new Connection({ connectionString: inject('clusterUrl') });
+  await connection.connect();
+  await connection.query(`create database ${name}`);
+  await connection.end();
+  process.env.DATABASE_URL = inject('clusterUrl').replace(/\/[^/]*$/, `/${name}`);
+  await migrate(database());
+}
+export { closeDatabase };
+
+export interface Tenant {
+  practiceId: string;
+  practitionerId: string;
+}
+let made = 0;
+
+/** A practice with its owner, as a visitor opens one. */
+export async function openPractice(name = 'Harbour Row'): Promise<Tenant> {
+  const result = await createPractice({ practice: name, timeZone: 'Europe/Lisbon', name: 'Imke Dahl', email: `owner${++made}@harbour-row.example`, password: 'velvet-harbour' });
+  if (result === 'email-taken') throw new Error('the address is taken');
+  return result;
+}
+
+export async function addClient({ practiceId }: Tenant, name = 'Noor Halvorsen', over: Partial<Parameters<typeof createClient>[1]> = {}): Promise<Client> {
+  const id = await createClient(practiceId, {
+    name, about: 'second violins', note: '', pressureCap: null, fingerWidthsMm: null, habitSide: null,
+    complaints: [{ kind: 'jaw', label: '', side: 'left', onset: '', triggers: '', goal: '' }, { kind: 'headache', label: '', side: 'both', onset: '', triggers: '', goal: '' }],
+    ...over,
+  });
+  return (await findClient(practiceId, id))!;
+}
+
+export async function addVisit(tenant: Tenant, clientId: string, startsAt = new Date()): Promise<string> {
+  const id = await createVisit(tenant.practiceId, { clientId, practitionerId: tenant.practitionerId, startsAt });
+  if (!id) throw new Error('no visit');
+  return id;
+}

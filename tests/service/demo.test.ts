@@ -1,0 +1,91 @@
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { checkRoutine } from '../../core/routine/check.ts';
+import { coursePoints, needsAttention, type CourseOf } from '../../core/relief/attention.ts';
+import { judgeCourse } from '../../core/relief/judgement.ts';
+import { screen } from '../../core/screening/screen.ts';
+import { ROUTINES } from '../../demo/routines.ts';
+import { DEMO_SIGN_IN, seedDemo } from '../../demo/seed.ts';
+import { CATALOGUE } from '../../reference/catalogue.ts';
+import { CAUTIONS } from '../../reference/cautions.ts';
+import { database } from '../../server/db/connection.ts';
+import { checkPassword } from '../../server/db/queries/accounts.server.ts';
+import { listClients } from '../../server/db/queries/clients.server.ts';
+import { ratingsNow } from '../../server/db/queries/readings.server.ts';
+import { openReferrals, reviewsDue, visitsBetween, visitsOfClient } from '../../server/db/queries/visits.server.ts';
+import { closeDatabase, openFreshDatabase } from './database.ts';
+
+const TODAY = new Date('2027-03-09T08:00:00Z');
+let practiceId = '';
+beforeAll(async () => {
+  await openFreshDatabase();
+  ({ practiceId } = await seedDemo(TODAY));
+});
+afterAll(closeDatabase);
+
+async function courses(): Promise<CourseOf[]> {
+  const out = new Map<string, CourseOf>();
+  for (const r of await ratingsNow(practiceId)) {
+    const course = out.get(r.complaintId) ?? ({ ...r, ratings: [] } as unknown as CourseOf);
+    course.ratings.push({ atMs: Date.parse(r.takenAt), value: r.value, source: r.source });
+    out.set(r.complaintId, course);
+  }
+  return [...out.values()];
+}
+const verdict = async (name: string, kind: string, side?: string) => {
+  const course = (await courses()).find((c) => c.clientName === name && c.kind === kind && (!side || c.side === side))!;
+  return judgeCourse(coursePoints(course.ratings));
+};
+
+describe('the demo practice', () => {
+  test('its sign-in works', async () => expect(await checkPassword(DEMO_SIGN_IN.email, DEMO_SIGN_IN.password)).toMatchObject({ practiceId }));
+  test('has its twelve clients, under made-up names', async () => expect((await listClients(practiceId, { find: '', sort: 'name', descending: false, page: 1, pageSize: 50 })).total).toBe(12));
+  test('five visits today, in five different states of work', async () => {
+    const visits = await visitsBetween(practiceId, new Date('2027-03-09T00:00:00Z'), new Date('2027-03-10T00:00:00Z'));
+    expect(visits.map((v) => [v.clientName.split(' ')[0], v.stage])).toEqual([['Tobias', 'done'], ['Noor', 'compose'], ['Wilma', 'screen'], ['Petr', 'screen'], ['Jun', 'screen']]);
+  });
+  test('one review due, one open referral', async () => {
+    expect((await reviewsDue(practiceId, '2027-03-16')).map((r) => r.clientName)).toEqual(['Noor Halvorsen']);
+    expect((await openReferrals(practiceId)).map((r) => r.clientName)).toEqual(['Arno Vasquez']);
+  });
+  test('one worsening, one silent at home', async () => {
+    const attention = needsAttention(await courses(), TODAY.getTime() + 10 * 3_600_000);
+    expect(attention.filter((a) => a.why === 'worse').map((a) => a.course.clientName)).toEqual(['Petr Lindqvist']);
+    expect(attention.filter((a) => a.why === 'silent').map((a) => a.course.clientName)).toContain('Lena Marchetti');
+  });
+});
+
+describe('its stories', () => {
+  test('Noor: jaw 7 to 3, clearly better; headache too early to tell', async () => {
+    expect(await verdict('Noor Halvorsen', 'jaw')).toMatchObject({ verdict: 'better', baseline: 7, current: 3 });
+    expect((await verdict('Noor Halvorsen', 'headache')).verdict).toBe('too-early');
+  });
+  test('Tobias: slow steady relief in spite of one bad day', async () => expect((await verdict('Tobias Achterberg', 'headache')).verdict).toBe('better'));
+  test('Wilma: no change for three weeks, to be reviewed', async () => expect(await verdict('Wilma Okonjo', 'eye-strain')).toMatchObject({ verdict: 'no-clear-change', advice: 'review' }));
+  test('Petr: worse, suggest licensed care', async () => expect(await verdict('Petr Lindqvist', 'jaw')).toMatchObject({ verdict: 'worse', advice: 'refer' }));
+  test('Caspian: a good responder', async () => expect((await verdict('Caspian Holt', 'headache')).verdict).toBe('better'));
+  test('Mireille: the right side better, the left unchanged', async () => {
+    expect((await verdict('Mireille Sato-Lund', 'jaw', 'right')).verdict).toBe('better');
+    expect((await verdict('Mireille Sato-Lund', 'jaw', 'left')).verdict).toBe('no-clear-change');
+  });
+});
+
+describe('its routines', () => {
+  test.each(Object.entries(ROUTINES))('%s has nothing that may not stay', (_key, routine) => expect(checkRoutine(routine, CATALOGUE).filter((f) => f.severity === 'stop')).toEqual([]));
+  test('no finished visit used what its own screening forbids', async () => {
+    const { rows } = await listClients(practiceId, { find: '', sort: 'name', descending: false, page: 1, pageSize: 50 });
+    for (const row of rows)
+      for (const visit of await visitsOfClient(practiceId, row.id)) {
+        if (!visit.routine || visit.stage !== 'done') continue;
+        const stops = checkRoutine(visit.routine, CATALOGUE, screen(CAUTIONS, visit.screen.answers)).filter((f) => f.severity === 'stop');
+        expect(stops.map((f) => `${row.name}: ${f.title}`)).toEqual([]);
+      }
+  });
+});
+
+test('the same day gives the same data', async () => {
+  const shape = async () => (await database().query(`select c.name, r.measure, r.value::text, r.taken_at::text from readings r join clients c on c.id = r.client_id where r.practice_id = :practiceId order by 1, 4, 2, 3`, { replacements: { practiceId } }))[0];
+  const first = await shape();
+  await database().query('delete from practices where id = :practiceId', { replacements: { practiceId } });
+  ({ practiceId } = await seedDemo(TODAY));
+  expect(await shape()).toEqual(first);
+});
