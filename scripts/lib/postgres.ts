@@ -11,6 +11,11 @@ export interface Cluster {
   url: string;
   stop: () => Promise<void>;
 }
+/** A throw-away one can also go away for a while, as a database in trouble does. */
+export interface ThrowAwayCluster extends Cluster {
+  suspend: () => Promise<void>;
+  resume: () => Promise<void>;
+}
 
 const DATABASE = 'velvet';
 /** PostgreSQL refuses to run as root: root hands it to Debian's unprivileged user. */
@@ -91,12 +96,27 @@ export async function privateCluster(folder: string): Promise<Cluster> {
 }
 
 /** A cluster for one run of the tests, gone afterwards. */
-export async function throwAwayCluster(): Promise<Cluster> {
+export async function throwAwayCluster(): Promise<ThrowAwayCluster> {
   const bin = postgresBin();
   const folder = mkdtempSync(join(tmpdir(), 'velvet-test-'));
   chmodSync(folder, 0o755);
   const data = join(folder, 'data');
   init(bin, data, ['--auth=trust', '--no-sync']);
-  const cluster = await start(bin, data, await freePort(), null, THROW_AWAY);
-  return { url: cluster.url, stop: async () => { await cluster.stop(); rmSync(folder, { recursive: true, force: true }); } };
+  const port = await freePort();
+  let cluster: Cluster | null = await start(bin, data, port, null, THROW_AWAY);
+  const suspend = async (): Promise<void> => {
+    await cluster?.stop();
+    cluster = null;
+  };
+  return {
+    url: cluster.url,
+    suspend,
+    resume: async () => {
+      cluster = await start(bin, data, port, null, THROW_AWAY);
+    },
+    stop: async () => {
+      await suspend();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
 }

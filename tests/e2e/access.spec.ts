@@ -1,0 +1,86 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, signIn, test } from './base.ts';
+
+/** Main views of the demo practice, each by a way a practitioner goes. */
+const VIEWS: [name: string, open: (page: Page) => Promise<unknown>][] = [
+  ['Today', (page) => page.goto('/today')],
+  ['Clients', (page) => page.goto('/clients')],
+  ['New client', (page) => page.goto('/clients/new')],
+  ['Routines', (page) => page.goto('/routines')],
+  ['Routine', async (page) => (await page.goto('/routines'), page.getByRole('link', { name: 'Evening headache' }).click())],
+  ['Relief', async (page) => (await page.goto('/clients?find=noor'), page.getByRole('link', { name: 'Noor Halvorsen' }).click())],
+  ['Details', async (page) => (await page.goto('/clients?find=caspian'), await page.getByRole('link', { name: 'Caspian Holt' }).click(), page.getByRole('link', { name: 'Details' }).click())],
+  ['Visits', async (page) => (await page.goto('/clients?find=caspian'), await page.getByRole('link', { name: 'Caspian Holt' }).click(), page.getByRole('link', { name: 'Visits', exact: true }).click())],
+  ...(['Screen', 'Assess', 'Compose', 'Guide', 'Record'] as const).map((stage): [string, (page: Page) => Promise<unknown>] => [
+    stage,
+    async (page) => {
+      await page.goto('/today');
+      await page.getByRole('link', { name: 'Noor Halvorsen' }).first().click();
+      await page.waitForURL('**/compose');
+      const id = /visits\/([^/]+)/.exec(page.url())![1]!;
+      await page.goto(`/visits/${id}/${stage.toLowerCase()}`);
+    },
+  ]),
+];
+
+async function settled(page: Page): Promise<void> {
+  await page.waitForLoadState('networkidle');
+  await page.evaluate(() => document.fonts.ready);
+}
+
+test.beforeEach(async ({ page }) => signIn(page));
+
+for (const room of ['day', 'dim'] as const)
+  test(`axe finds nothing in the ${room} room`, async ({ page }) => {
+    test.setTimeout(180_000);
+    if (room === 'dim') await page.getByRole('button', { name: 'Dim room' }).click();
+    for (const [name, open] of VIEWS) {
+      await open(page);
+      await settled(page);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(violations.map((v) => `${name}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`)).toEqual([]);
+    }
+  });
+
+test('at 200 % zoom nothing has to be scrolled sideways', async ({ page }) => {
+  test.setTimeout(120_000);
+  await page.setViewportSize({ width: 640, height: 400 });
+  for (const [name, open] of VIEWS) {
+    await open(page);
+    await settled(page);
+    const over = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    expect(over, `${name} is wider than the window`).toBeLessThanOrEqual(1);
+  }
+});
+
+test('every view has one first heading and a way past the top bar', async ({ page }) => {
+  test.setTimeout(120_000);
+  for (const [name, open] of VIEWS) {
+    await open(page);
+    await settled(page);
+    await expect(page.locator('h1'), name).toHaveCount(1);
+  }
+  await page.goto('/today');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'Skip to the work' })).toBeFocused();
+});
+
+test('places on the chart are one stop for Tab, and arrows go from place to place', async ({ page }) => {
+  await page.getByRole('link', { name: 'Noor Halvorsen' }).first().click();
+  await page.getByRole('link', { name: 'Assess' }).click();
+  await page.waitForURL('**/assess');
+  const places = page.locator('.chart-place');
+  await expect(places.first()).toBeVisible();
+  expect(await page.locator('.chart-place[tabindex="0"]').count()).toBe(1);
+  await page.locator('.chart-place[tabindex="0"]').focus();
+  const name = () => page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? '');
+  const first = await name();
+  const seen = new Set([first]);
+  for (const key of ['ArrowDown', 'ArrowRight', 'ArrowRight', 'ArrowUp', 'ArrowLeft', 'ArrowDown']) {
+    await page.keyboard.press(key);
+    seen.add(await name());
+  }
+  expect(seen.size).toBeGreaterThan(3);
+  for (const label of seen) expect(label).toMatch(/client’s (left|right)/);
+});

@@ -1,0 +1,120 @@
+import { addClient, expect, openPractice, test } from './base.ts';
+
+test('bad input is answered at the field, and what was typed stays', async ({ page }) => {
+  await page.goto('/new-practice');
+  await page.getByLabel('Name of the practice').fill('Quay Street');
+  await page.getByLabel('Time zone').fill('Mars/Olympus');
+  await page.getByLabel('E-mail address').fill('nobody');
+  await page.getByLabel('Password').fill('short');
+  await page.getByRole('button', { name: 'Open the practice' }).click();
+  await expect(page.getByText('A zone such as Europe/Lisbon is accepted.')).toBeVisible();
+  await expect(page.getByText('Type your name.')).toBeVisible();
+  await expect(page.getByText('An e-mail address such as name@example.org is accepted.')).toBeVisible();
+  await expect(page.getByText('At least 10 characters are accepted.')).toBeVisible();
+  await expect(page.getByLabel('Name of the practice')).toHaveValue('Quay Street');
+  await expect(page.getByLabel('E-mail address')).toHaveValue('nobody');
+});
+
+test('sign out, sign in, and back to where one wanted to go', async ({ page }) => {
+  const who = await openPractice(page);
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.waitForURL('**/sign-in');
+  await page.goto('/clients?sort=last');
+  await page.waitForURL('**/sign-in?to=**');
+  await page.getByLabel('E-mail address').fill(who.email);
+  await page.getByLabel('Password').fill(who.password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL('**/clients?sort=last');
+});
+
+test('after five wrong passwords the address waits, and the message says how long', async ({ page }) => {
+  const who = await openPractice(page);
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByLabel('E-mail address').fill(who.email);
+  for (let i = 0; i < 5; i++) {
+    await page.getByLabel('Password').fill(`wrong ${i}`);
+    await page.getByRole('button', { name: 'Sign in' }).click();
+    await expect(page.getByText('This e-mail address and password do not belong together.')).toBeVisible();
+  }
+  await page.getByLabel('Password').fill(who.password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByText(/Too many wrong tries. Try again in 1[45] minutes./)).toBeVisible();
+  await expect(page.getByLabel('E-mail address')).toHaveValue(who.email);
+});
+
+test('an address that is taken is told, the rest stays typed', async ({ page }) => {
+  const who = await openPractice(page);
+  await page.context().clearCookies();
+  await page.goto('/new-practice');
+  await page.getByLabel('Name of the practice').fill('Another');
+  await page.getByLabel('Your name').fill('Somebody');
+  await page.getByLabel('E-mail address').fill(who.email);
+  await page.getByLabel('Password').fill('a long enough one');
+  await page.getByRole('button', { name: 'Open the practice' }).click();
+  await expect(page.getByText('This address is in use already.')).toBeVisible();
+  await expect(page.getByLabel('Your name')).toHaveValue('Somebody');
+});
+
+test('no page sends anybody elsewhere after signing in', async ({ page }) => {
+  const who = await openPractice(page);
+  await page.context().clearCookies();
+  await page.goto('/sign-in?to=//evil.example/');
+  await page.getByLabel('E-mail address').fill(who.email);
+  await page.getByLabel('Password').fill(who.password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL('**/today');
+});
+
+test.describe('requests that do not come from a page of this host', () => {
+  test('are refused, with and without a session', async ({ page, request }) => {
+    await openPractice(page);
+    for (const headers of [{ origin: 'http://evil.example' }, {}]) {
+      const answer = await page.request.post('/room', { form: { room: 'dim', to: '/today' }, headers, maxRedirects: 0 });
+      expect(answer.status()).toBe(403);
+    }
+    expect((await request.post('/sign-in', { form: { email: 'a@b.example', password: 'x' } })).status()).toBe(403);
+  });
+  test('headers forbid framing, sniffing and foreign scripts', async ({ request }) => {
+    const headers = (await request.get('/sign-in')).headers();
+    expect(headers['content-security-policy']).toContain("frame-ancestors 'none'");
+    expect(headers['content-security-policy']).toMatch(/script-src 'self' 'nonce-[^']+'(;|$)/);
+    expect(headers['x-content-type-options']).toBe('nosniff');
+    expect(headers['x-powered-by']).toBeUndefined();
+  });
+});
+
+test('hostile markup in a name is shown as text', async ({ page }) => {
+  await openPractice(page);
+  const name = `<img src=x onerror="document.title='owned'">`;
+  await addClient(page, name);
+  await expect(page.getByRole('link', { name })).toBeVisible();
+  await page.goto('/clients');
+  await expect(page.getByRole('link', { name })).toBeVisible();
+  expect(await page.title()).not.toBe('owned');
+});
+
+test('a stale second tab of the details is told, and keeps what was typed', async ({ page, context }) => {
+  await openPractice(page);
+  await addClient(page);
+  await page.getByRole('link', { name: 'Details' }).click();
+  await page.waitForURL('**/details');
+  const second = await context.newPage();
+  await second.goto(page.url());
+  await page.getByLabel('Note').fill('first');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.waitForURL(/\/clients\/[0-9a-f-]{36}$/);
+  await second.getByLabel('Note').fill('second');
+  await second.getByRole('button', { name: 'Save' }).click();
+  await expect(second.getByText('These details were changed in another window meanwhile.')).toBeVisible();
+  await expect(second.getByLabel('Note')).toHaveValue('second');
+});
+
+test('unknown pages and unknown ids answer 404 in the application’s own look', async ({ page }) => {
+  await openPractice(page);
+  for (const path of ['/nowhere', '/clients/00000000-0000-4000-8000-000000000000', '/visits/not-an-id/compose', '/routines/1']) {
+    const answer = await page.goto(path);
+    expect(answer!.status(), path).toBe(404);
+    await expect(page.getByRole('heading', { name: 'Not here' })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Go to Today' })).toBeVisible();
+  }
+});

@@ -1,0 +1,95 @@
+import { expect, test as plain, type Page } from '@playwright/test';
+
+export const IMKE = { email: 'imke@harbour-row.example', password: 'velvet-harbour' };
+
+/** Messages that a test asks for itself: the answer 4xx or 5xx that it provokes. */
+const ASKED_FOR = /Failed to load resource: the server responded with a status of (4\d\d|5\d\d)|net::ERR_(INTERNET_DISCONNECTED|FAILED|CONNECTION_REFUSED)/;
+
+/** Every test fails on a request that leaves this machine and on an error in the console. */
+export const test = plain.extend<{ watched: void }>({
+  baseURL: async ({}, use) => use(process.env.VELVET_URL!),
+  watched: [
+    async ({ context }, use) => {
+      const outside: string[] = [];
+      const errors: string[] = [];
+      context.on('request', (request) => {
+        const { hostname, protocol } = new URL(request.url());
+        if (protocol.startsWith('http') && hostname !== '127.0.0.1') outside.push(request.url());
+      });
+      context.on('console', (message) => {
+        if (message.type() === 'error' && !ASKED_FOR.test(message.text())) errors.push(message.text());
+      });
+      context.on('weberror', (error) => errors.push(error.error().message));
+      await use();
+      expect(outside, 'requests that left the machine').toEqual([]);
+      expect(errors, 'errors in the console').toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+export { expect };
+
+export async function signIn(page: Page, who = IMKE): Promise<void> {
+  await page.goto('/sign-in');
+  await page.getByLabel('E-mail address').fill(who.email);
+  await page.getByLabel('Password').fill(who.password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL('**/today');
+}
+
+let practices = 0;
+/** A practice that has nothing but what is typed in. */
+export async function openPractice(page: Page): Promise<{ email: string; password: string }> {
+  const who = { email: `owner-${Date.now()}-${++practices}-${process.pid}@quay.example`, password: 'a long enough one' };
+  await page.goto('/new-practice');
+  await page.getByLabel('Name of the practice').fill('Quay Street Hands');
+  await page.getByLabel('Time zone').fill('Europe/Lisbon');
+  await page.getByLabel('Your name').fill('Rafe Oyelaran');
+  await page.getByLabel('E-mail address').fill(who.email);
+  await page.getByLabel('Password').fill(who.password);
+  await page.getByRole('button', { name: 'Open the practice' }).click();
+  await page.waitForURL('**/today');
+  return who;
+}
+
+export async function addClient(page: Page, name = 'Jun Castellan', kind = 'Jaw', side = 'left'): Promise<void> {
+  await page.goto('/clients/new');
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByLabel('Known by').fill('stage manager');
+  await page.getByLabel('What').selectOption({ label: kind });
+  await page.getByLabel('Client’s side').selectOption({ label: side });
+  await page.getByLabel('Goal').fill('Yawn without thinking about it');
+  await page.getByRole('button', { name: 'Add the client' }).click();
+  await page.waitForURL(/\/clients\/[0-9a-f-]{36}$/);
+}
+
+/** Starts a visit from the client's page and answers no to everything. */
+export async function startVisit(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /Start visit/ }).click();
+  await page.waitForURL('**/screen');
+}
+export async function answerAllNo(page: Page): Promise<void> {
+  for (const name of ['None of these', 'None today', 'None of these']) await page.getByRole('button', { name }).first().click();
+}
+export async function saved(page: Page): Promise<void> {
+  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+}
+
+/** Straight to Compose with an empty routine. */
+export async function toCompose(page: Page): Promise<void> {
+  await startVisit(page);
+  await answerAllNo(page);
+  await page.getByRole('button', { name: 'Assess' }).click();
+  await page.waitForURL('**/assess');
+  await page.getByRole('button', { name: 'Compose' }).click();
+  await page.waitForURL('**/compose');
+}
+
+export async function addStep(page: Page, line: string): Promise<void> {
+  const box = page.getByRole('combobox', { name: 'Add a step' });
+  await box.fill(line);
+  await expect(page.getByRole('option').first()).toBeVisible();
+  await box.press('Enter');
+  await expect(box).toHaveValue('');
+  await page.keyboard.press('Escape');
+}

@@ -1,0 +1,94 @@
+import { expect, signIn, test } from './base.ts';
+
+test.beforeEach(async ({ page }) => signIn(page));
+
+test('Today: five visits, and who needs a look', async ({ page }) => {
+  await expect(page.locator('.visit-list > li')).toHaveCount(5);
+  await expect(page.locator('.visit-list > li').nth(1)).toContainText('Noor Halvorsen');
+  const aside = page.getByRole('complementary', { name: 'Needs a look' });
+  await expect(aside.getByText('Petr Lindqvist is worse')).toBeVisible();
+  await expect(aside.getByText(/Review due/)).toBeVisible();
+  await expect(aside.getByText('Lena Marchetti, eye strain.')).toBeVisible();
+  await expect(aside.getByText('Refer out, outcome not known')).toBeVisible();
+});
+
+test('Relief of the worked example, by values that the data gives', async ({ page }) => {
+  await page.getByRole('combobox').or(page.getByLabel('Find a client or a routine')).first().fill('noor');
+  await page.getByRole('link', { name: /Noor Halvorsen/ }).last().click();
+  await expect(page.getByRole('heading', { name: 'Jaw, left: clearly better, 7 to 3 in 24 days' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Headache: too early to tell' })).toBeVisible();
+  const opening = page.getByRole('row', { name: /Opening, comfortable/ });
+  await expect(opening).toContainText('31 mm');
+  await expect(opening).toContainText('41 mm');
+  await expect(opening).toContainText('more than the test’s own error');
+  await expect(page.getByRole('row', { name: /Masseter, left/ })).toContainText('3');
+  await expect(page.locator('.course .band').first()).toBeVisible();
+});
+
+test('worse is said with a word and a sign, and sends to licensed care', async ({ page }) => {
+  await page.goto('/clients?find=petr');
+  await page.getByRole('link', { name: 'Petr Lindqvist' }).click();
+  await expect(page.getByRole('heading', { name: /Jaw, both sides: worse, 4 to 7/ })).toBeVisible();
+  await expect(page.getByText('suggest licensed care before more firm work')).toBeVisible();
+});
+
+test('clients sort and are found; the find box knows routines too', async ({ page }) => {
+  await page.goto('/clients');
+  await expect(page.locator('tbody tr')).toHaveCount(12);
+  await expect(page.locator('tbody tr').first()).toContainText('Arno Vasquez');
+  await page.getByRole('link', { name: /^Name/ }).click();
+  await expect(page.locator('tbody tr').first()).toContainText('Yannick Bello');
+  await page.getByLabel('Find a client', { exact: true }).fill('oboe');
+  await expect(page.locator('tbody tr')).toHaveCount(1);
+  await page.keyboard.press('Escape');
+  await page.locator('h1').click();
+  await page.keyboard.press('/');
+  await page.keyboard.type('evening');
+  await page.getByRole('link', { name: /Evening headache/ }).click();
+  await expect(page.getByRole('heading', { name: 'Evening headache' })).toBeVisible();
+});
+
+test('the dim room is remembered and changes every colour', async ({ page }) => {
+  const ground = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+  expect(await ground()).toBe('rgb(245, 244, 246)');
+  await page.getByRole('button', { name: 'Dim room' }).click();
+  await expect(page.getByRole('button', { name: 'Day room' })).toBeVisible();
+  expect(await ground()).toBe('rgb(23, 18, 27)');
+  await page.goto('/clients');
+  expect(await ground()).toBe('rgb(23, 18, 27)');
+});
+
+test('the capped client: firm cannot be added, and the cap is told', async ({ page }) => {
+  await page.goto('/clients?find=tobias');
+  await page.getByRole('link', { name: 'Tobias Achterberg' }).click();
+  await page.getByRole('button', { name: /Start visit/ }).click();
+  await expect(page.getByText('Pressure stays at light or below for this client.')).toBeVisible();
+  await page.getByRole('button', { name: 'Same as last time' }).click();
+  for (const name of [/None of these|No to the other/, /None today/]) await page.getByRole('button', { name }).first().click();
+  await page.getByRole('button', { name: 'Assess' }).click();
+  await page.getByRole('button', { name: 'Compose' }).click();
+  const box = page.getByRole('combobox', { name: 'Add a step' });
+  await box.fill('temple circles firm');
+  await expect(page.getByRole('option').first()).toContainText('light at most');
+  await box.press('Enter');
+  await expect(page.getByLabel('Pressure of Temple circles')).toHaveValue('light');
+});
+
+test('the chart: views, mirror with its letters, layers', async ({ page }) => {
+  await page.getByRole('link', { name: 'Noor Halvorsen' }).click();
+  await page.waitForURL('**/compose');
+  const chart = page.getByRole('region', { name: 'Face chart' });
+  await expect(chart.locator('.chart-contours')).toBeVisible();
+  const edges = () => chart.locator('.chart-edge').allInnerTexts();
+  expect(await edges()).toEqual(['R', 'L']);
+  await chart.getByRole('button', { name: 'Mirror' }).click();
+  expect(await edges()).toEqual(['L', 'R']);
+  await chart.getByRole('button', { name: 'Back' }).click();
+  await chart.getByRole('button', { name: 'Mirror on' }).click();
+  expect(await edges()).toEqual(['L', 'R']);
+  await chart.getByRole('button', { name: 'Left' }).click();
+  await expect(chart.getByText('client’s left')).toBeVisible();
+  expect(await chart.locator('.chart-disc').count()).toBeGreaterThan(3);
+  await chart.getByRole('button', { name: 'Route' }).click();
+  await expect(chart.locator('.chart-disc')).toHaveCount(0);
+});

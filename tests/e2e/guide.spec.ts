@@ -1,0 +1,100 @@
+import { addClient, addStep, expect, openPractice, saved, test, toCompose } from './base.ts';
+import type { Page } from '@playwright/test';
+
+async function ready(page: Page, ...lines: string[]): Promise<void> {
+  await openPractice(page);
+  await addClient(page);
+  await toCompose(page);
+  for (const line of lines) await addStep(page, line);
+  await saved(page);
+  await page.getByRole('button', { name: 'Guide', exact: true }).click();
+  await page.waitForURL('**/guide');
+}
+
+test('counts by itself, pauses on space, and survives a reload in the middle of a run', async ({ page }) => {
+  await ready(page, 'warm palms 40s', 'temple circles');
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('heading', { name: 'Warm palms on the jaw' })).toBeVisible();
+  await expect(page.getByTestId('count')).toHaveText('3', { timeout: 5000 });
+  await expect(page.getByText('hold, seconds left')).toBeVisible({ timeout: 8000 });
+  const before = Number(await page.getByTestId('count').innerText());
+  await page.reload();
+  await expect(page.getByText('hold, seconds left')).toBeVisible();
+  const after = Number(await page.getByTestId('count').innerText());
+  expect(after).toBeLessThan(before + 1);
+  expect(after).toBeGreaterThan(before - 12);
+  await page.keyboard.press('Space');
+  await expect(page.getByText('paused')).toBeVisible();
+  const still = await page.getByTestId('count').innerText();
+  await page.waitForTimeout(1500);
+  expect(await page.getByTestId('count').innerText()).toBe(still);
+  await page.keyboard.press('e');
+  await expect(page.getByTestId('count')).toHaveText(String(Number(still) + 10));
+});
+
+test('plays to its end by the clock and stores what was done', async ({ page }) => {
+  await ready(page, 'warm palms 3s');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByText('0:07 by the clock, planned 0:07.')).toBeVisible();
+  await page.getByRole('button', { name: 'Record' }).click();
+  const row = page.getByRole('row', { name: /Warm palms on the jaw/ });
+  await expect(row.getByRole('cell').nth(1)).toHaveText('0:07');
+  await expect(row.getByRole('cell').nth(2)).toHaveText('0:07');
+});
+
+test('the other side is announced, the ring is drawn at the place, the ribbon has its playhead', async ({ page }) => {
+  await ready(page, 'masseter press open 2x 20/min each');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.locator('.where')).toContainText('Client’s left');
+  await expect(page.locator('.contact-ring')).toHaveCount(1);
+  await expect(page.getByRole('button', { name: 'Left', exact: true })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.locator('.playhead')).toHaveCount(1);
+  await expect(page.getByText('Same step, client’s right')).toBeVisible();
+  await expect(page.locator('.where')).toContainText('Client’s right', { timeout: 15_000 });
+  await expect(page.getByRole('button', { name: 'Right', exact: true })).toHaveAttribute('aria-pressed', 'true');
+});
+
+test('keys of a run: next, back, repeat, lighten, firmer, and stop asks why', async ({ page }) => {
+  await ready(page, 'warm palms 60s', 'temple circles', 'jiache');
+  await page.keyboard.press('Space');
+  await expect(page.locator('.guide-cue').getByText('step 1 of 3')).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.locator('.guide-cue').getByText('step 2 of 3')).toBeVisible();
+  await page.keyboard.press('=');
+  await expect(page.locator('.where')).toContainText('medium');
+  await page.keyboard.press('-');
+  await page.keyboard.press('-');
+  await expect(page.locator('.where')).toContainText('feather');
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.locator('.guide-cue').getByText('step 1 of 3')).toBeVisible();
+  await page.keyboard.press('x');
+  await expect(page.getByText('paused')).toBeVisible();
+  await page.getByRole('button', { name: 'Go back' }).click();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('paused')).toBeHidden();
+});
+
+test('with the network gone the run goes on and is written afterwards', async ({ page, context }) => {
+  await ready(page, 'warm palms 30s', 'temple circles');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.locator('.guide-cue').getByText('step 1 of 2')).toBeVisible();
+  await context.setOffline(true);
+  await page.keyboard.press('ArrowRight');
+  await expect(page.locator('.guide-cue').getByText('step 2 of 2')).toBeVisible();
+  await expect(page.getByText(/\d+ not written yet/)).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('Not everything is written yet.')).toBeVisible();
+  await context.setOffline(false);
+  await expect(page.getByText('Not everything is written yet.')).toBeHidden({ timeout: 15_000 });
+  await page.getByRole('button', { name: 'Record' }).click();
+  await expect(page.getByRole('rowheader', { name: 'In all' })).toBeVisible();
+});
+
+test('without a routine it says what to do first', async ({ page }) => {
+  await openPractice(page);
+  await addClient(page);
+  await toCompose(page);
+  await page.getByRole('link', { name: 'Guide' }).click();
+  await expect(page.getByText('There is no routine to guide yet')).toBeVisible();
+});

@@ -1,0 +1,107 @@
+import { addClient, addStep, answerAllNo, expect, openPractice, saved, startVisit, test } from './base.ts';
+import type { Page } from '@playwright/test';
+
+const question = (page: Page, text: RegExp) => page.locator('.question').filter({ hasText: text });
+const yes = (page: Page, text: RegExp) => question(page, text).getByText('Yes', { exact: true }).click();
+
+test.beforeEach(async ({ page }) => {
+  await openPractice(page);
+  await addClient(page, 'Arno Vasquez', 'Headache', 'right');
+  await startVisit(page);
+});
+
+test('a red flag stops the visit, says who to see, and is followed up on Today', async ({ page }) => {
+  await yes(page, /headache come on within seconds/);
+  await expect(page.getByText('The visit stops here. See: Emergency services now.')).toBeVisible();
+  await expect(page.locator('.stage-tape').getByText('Compose')).toHaveAttribute('aria-disabled', 'true');
+  await saved(page);
+  await page.getByRole('button', { name: 'Stop and refer out' }).click();
+  await expect(page.getByText('Stopped and referred.')).toBeVisible();
+  await saved(page).catch(() => {});
+  await page.goto('/today');
+  await expect(page.getByText('Refer out, outcome not known')).toBeVisible();
+  await page.getByRole('button', { name: 'Note', exact: true }).click();
+  await expect(page.getByText('Type what came of it.')).toBeVisible();
+  await page.getByLabel('What came of it').fill('Seen the same day; may come again.');
+  await page.getByRole('button', { name: 'Note', exact: true }).click();
+  await expect(page.getByText('Nothing today.')).toBeVisible();
+});
+
+test('the server holds the line: a stopped visit does not go on by a typed address', async ({ page }) => {
+  await yes(page, /headache come on within seconds/);
+  await saved(page);
+  const id = /visits\/([^/]+)/.exec(page.url())![1]!;
+  const answer = await page.request.post(`/visits/${id}/save`, { data: { saveId: 'forced-0001', expectedVersion: 2, patch: { kind: 'stage', stage: 'guide' } }, headers: { origin: new URL(page.url()).origin } });
+  expect(answer.status()).toBe(422);
+  expect(await answer.json()).toMatchObject({ result: 'refused' });
+});
+
+test('fever postpones', async ({ page }) => {
+  await yes(page, /temperature or feeling unwell/);
+  await page.getByRole('button', { name: 'Postpone this visit' }).click();
+  await expect(page.getByText('Postponed.', { exact: false })).toBeVisible();
+});
+
+test('each yes shows what it takes away, on the list and on the chart', async ({ page }) => {
+  await yes(page, /thyroid condition/);
+  await expect(question(page, /thyroid condition/)).toContainText('Takes away front of the neck');
+  await expect(page.locator('.result-list')).toContainText('Thyroid condition');
+  await expect(page.locator('.chart-keep-word')).toContainText(['thyroid condition']);
+});
+
+test('what screening bans cannot be added, by any way', async ({ page }) => {
+  await yes(page, /Pregnant, possibly pregnant/);
+  await answerAllNoOther(page);
+  await page.getByRole('button', { name: 'Assess' }).click();
+  await page.getByRole('button', { name: 'Compose' }).click();
+  const box = page.getByRole('combobox', { name: 'Add a step' });
+  await box.fill('hegu');
+  const option = page.getByRole('option', { name: /Hegu/ });
+  await expect(option).toContainText('Off limits.');
+  await box.press('Enter');
+  await expect(box).toHaveValue('hegu');
+  await option.click({ force: true });
+  await expect(page.getByText('No steps yet')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await addStep(page, 'masseter press open firm');
+  await expect(page.getByLabel(/Pressure of Masseter press/)).toHaveValue('medium');
+
+  const id = /visits\/([^/]+)/.exec(page.url())![1]!;
+  await saved(page);
+  const version = await page.evaluate(async (url) => ((await (await fetch(url, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ saveId: 'probe-00001', expectedVersion: 1, patch: { kind: 'stage', stage: 'compose' } }) })).json()) as { visit: { version: number; routine: object } }).visit, `/visits/${id}/save`);
+  const smuggled = await page.request.post(`/visits/${id}/save`, {
+    headers: { origin: new URL(page.url()).origin },
+    data: { saveId: 'smuggle-0001', expectedVersion: version.version, patch: { kind: 'routine', routine: { ...version.routine, steps: [{ ...((version.routine as { steps: object[] }).steps[0] as object), id: 'x', technique: 'hegu-web', places: [{ kind: 'point', id: 'LI4' }] }] } } },
+  });
+  expect(smuggled.status()).toBe(422);
+  expect(((await smuggled.json()) as { message: string }).message).toContain('Hegu, squeeze the web cannot be added');
+});
+
+test('a new yes after composing blocks the guide until the step is out', async ({ page }) => {
+  await answerAllNo(page);
+  await page.getByRole('button', { name: 'Assess' }).click();
+  await page.getByRole('button', { name: 'Compose' }).click();
+  await addStep(page, 'hegu');
+  await expect(page.getByRole('button', { name: 'Guide', exact: true })).toBeEnabled();
+  await page.getByRole('link', { name: 'Screen' }).click();
+  await yes(page, /Pregnant, possibly pregnant/);
+  await page.getByRole('link', { name: 'Compose' }).click();
+  await expect(page.getByText(/Hegu, squeeze the web: off limits/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Guide', exact: true })).toBeDisabled();
+  await page.getByRole('button', { name: 'Take it out' }).click();
+  await expect(page.getByText('No steps yet')).toBeVisible();
+});
+
+test('y and n answer the question that has the focus', async ({ page }) => {
+  const first = question(page, /headache come on within seconds/);
+  await first.getByRole('radio', { name: 'No' }).focus();
+  await page.keyboard.press('y');
+  await expect(first.getByRole('radio', { name: 'Yes' })).toBeChecked();
+  await page.keyboard.press('n');
+  await expect(first.getByRole('radio', { name: 'No' })).toBeChecked();
+});
+
+/** No to everything that is still open. */
+async function answerAllNoOther(page: Page): Promise<void> {
+  for (const name of [/None of these/, /None today/, /No to the other/]) await page.getByRole('button', { name }).first().click();
+}

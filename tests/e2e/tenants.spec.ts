@@ -1,0 +1,64 @@
+import type { RouteConfigEntry } from '@react-router/dev/routes';
+import { expect, openPractice, signIn, test } from './base.ts';
+
+/** All addresses of the application that carry an id, read from its own list of routes. */
+async function addressesWithIds(): Promise<string[]> {
+  (globalThis as { __reactRouterAppDirectory?: string }).__reactRouterAppDirectory = 'app';
+  const routes = (await import('../../app/routes.ts')).default as RouteConfigEntry[];
+  const out: string[] = [];
+  const walk = (entries: RouteConfigEntry[], base: string): void => {
+    for (const entry of entries) {
+      const path = [base, entry.path].filter(Boolean).join('/');
+      if (entry.path?.includes(':') || (base.includes(':') && (entry.path || entry.index))) out.push(`/${path}`);
+      walk(entry.children ?? [], path);
+    }
+  };
+  walk(routes, '');
+  return [...new Set(out)];
+}
+
+test('another practice’s ids answer 404 on every route, for reading and for writing', async ({ page, browser, baseURL }) => {
+  await signIn(page);
+  await page.getByRole('link', { name: 'Noor Halvorsen' }).first().click();
+  await page.waitForURL('**/compose');
+  const ids: Record<string, string> = { visitId: /visits\/([^/]+)/.exec(page.url())![1]! };
+  await page.getByRole('link', { name: 'Noor Halvorsen' }).click();
+  ids.clientId = /clients\/([^/?]+)/.exec(page.url())![1]!;
+  await page.goto('/routines');
+  await page.getByRole('link', { name: 'Evening headache' }).click();
+  await page.waitForURL(/routines\/[0-9a-f-]{36}/);
+  ids.templateId = /routines\/([^/?]+)/.exec(page.url())![1]!;
+
+  const addresses = (await addressesWithIds()).map((a) => a.replace(/:(\w+)/g, (_, name: string) => ids[name] ?? `unknown-${name}`));
+  expect(addresses.length).toBeGreaterThanOrEqual(14);
+  expect(addresses.filter((a) => a.includes('unknown-'))).toEqual([]);
+
+  const stranger = await browser.newContext({ baseURL });
+  const other = await stranger.newPage();
+  await openPractice(other);
+  const origin = new URL(baseURL!).origin;
+  for (const address of addresses) {
+    const read = await other.request.get(address, { maxRedirects: 0 });
+    expect(read.status(), `GET ${address}`).toBe(404);
+    const forms = await other.request.post(address, { headers: { origin }, form: { name: 'Taken', version: '1', do: 'delete', outcome: 'x', day: '2030-01-01', time: '10:00' }, maxRedirects: 0 });
+    expect([404, 405, 422], `POST ${address} ${forms.status()}`).toContain(forms.status());
+  }
+  for (const [address, body] of [
+    [`/visits/${ids.visitId}/save`, { saveId: 'steal-00001', expectedVersion: 1, patch: { kind: 'stage', stage: 'done' } }],
+    [`/visits/${ids.visitId}/run`, { kind: 'open' }],
+    [`/visits/${ids.visitId}/run`, { kind: 'events', runId: ids.visitId, events: [] }],
+  ] as const)
+    expect((await other.request.post(address, { headers: { origin }, data: body })).status(), address).toBe(404);
+
+  // The owner still finds everything as it was.
+  for (const address of addresses.filter((a) => !/\/(save|run|outcome)$/.test(a))) expect((await page.request.get(address)).status(), address).toBeLessThan(400);
+  await stranger.close();
+});
+
+test('nobody signed in sees nothing but the door', async ({ request }) => {
+  for (const path of ['/today', '/clients', '/routines', '/find?q=noor', '/clients/new']) {
+    const answer = await request.get(path, { maxRedirects: 0 });
+    expect(answer.status(), path).toBe(302);
+    expect(answer.headers().location, path).toContain('/sign-in');
+  }
+});
