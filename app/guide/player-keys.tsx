@@ -25,7 +25,16 @@ export function PlayerKeys({ paused, unsent, onToggle, onPress, onNote, onStop }
   return (
     <div className="guide-keys">
       {keys.map(([key, word, press, className]) => (
-        <button key={key} type="button" className={className} onClick={press}>
+        <button
+          key={key}
+          type="button"
+          className={className}
+          onClick={(event) => {
+            // After a tap the focus is given back, so that the space bar goes on meaning pause.
+            if (event.detail > 0) event.currentTarget.blur();
+            press();
+          }}
+        >
           <kbd aria-hidden="true">{key}</kbd> {word}
         </button>
       ))}

@@ -23,7 +23,7 @@ export function ReadyPanel({ routine, seconds, again, settings, onSettings, onSt
           {blocked} The run cannot start like this.
         </p>
       ) : (
-        <Button size="lg" className="mt-3" onClick={onStart}>
+        <Button size="lg" className="mt-3" onClick={onStart} autoFocus>
           Start
         </Button>
       )}

@@ -10,7 +10,7 @@ export function ClientStrip({ showing }: { showing: Stage }) {
   const warned = [...screening.hits['refer-out'], ...screening.hits.avoid, ...screening.hits.adapt].filter((c) => c.group !== 'everyone');
   const word = screening.mustStop ? 'Refer out' : screening.hits.avoid.some((c) => c.group !== 'everyone') ? 'Avoid' : 'Adapt';
   return (
-    <header className="client-strip">
+    <section className="client-strip" aria-label="Client">
       <div className="who">
         <Link to={`/clients/${client.id}`}>{client.name}</Link>
         <div className="soft small">
@@ -39,6 +39,6 @@ export function ClientStrip({ showing }: { showing: Stage }) {
         </div>
       )}
       <StageTape visitId={visit.id} stage={stage} showing={showing} blocked={screening.mustStop || screening.postpone} />
-    </header>
+    </section>
   );
 }

@@ -116,7 +116,7 @@ describe('the parametric head', () => {
 describe('proportions', () => {
   test('every factor at 1 is the reference head', () => {
     const same = buildHead(Object.fromEntries(Object.keys(REFERENCE_MM).map((f) => [f, 1])));
-    for (const p of [[0, 32, 94], [60, -20, 10], [20, -60, 80]] as const) expect(same.body.distance(...p)).toBeCloseTo(head.body.distance(...p), 9);
+    for (const p of [[0, 32, 94], [60, -20, 10], [20, -60, 80]] as Vec3[]) expect(same.body.distance(p[0], p[1], p[2])).toBeCloseTo(head.body.distance(p[0], p[1], p[2]), 9);
   });
   test('a broader jaw is broader at the jaw and nowhere else', () => {
     const broad = dropper(buildHead({ bigonial: 1.15 }).body.distance);

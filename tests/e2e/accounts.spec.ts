@@ -68,7 +68,7 @@ test('no page sends anybody elsewhere after signing in', async ({ page }) => {
 test.describe('requests that do not come from a page of this host', () => {
   test('are refused, with and without a session', async ({ page, request }) => {
     await openPractice(page);
-    for (const headers of [{ origin: 'http://evil.example' }, {}]) {
+    for (const headers of [{ origin: 'http://evil.example' }, {}] as Record<string, string>[]) {
       const answer = await page.request.post('/room', { form: { room: 'dim', to: '/today' }, headers, maxRedirects: 0 });
       expect(answer.status()).toBe(403);
     }

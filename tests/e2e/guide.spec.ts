@@ -8,11 +8,11 @@ async function ready(page: Page, ...lines: string[]): Promise<void> {
   for (const line of lines) await addStep(page, line);
   await saved(page);
   await page.getByRole('button', { name: 'Guide', exact: true }).click();
-  await page.waitForURL('**/guide');
+  await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeVisible();
 }
 
 test('counts by itself, pauses on space, and survives a reload in the middle of a run', async ({ page }) => {
-  await ready(page, 'warm palms 40s', 'temple circles');
+  await ready(page, 'warm palms jaw 40s', 'temple circles');
   await page.keyboard.press('Space');
   await expect(page.getByRole('heading', { name: 'Warm palms on the jaw' })).toBeVisible();
   await expect(page.getByTestId('count')).toHaveText('3', { timeout: 5000 });
@@ -33,8 +33,8 @@ test('counts by itself, pauses on space, and survives a reload in the middle of 
 });
 
 test('plays to its end by the clock and stores what was done', async ({ page }) => {
-  await ready(page, 'warm palms 3s');
-  await page.getByRole('button', { name: 'Start' }).click();
+  await ready(page, 'warm palms jaw 3s');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 15_000 });
   await expect(page.getByText('0:07 by the clock, planned 0:07.')).toBeVisible();
   await page.getByRole('button', { name: 'Record' }).click();
@@ -45,7 +45,7 @@ test('plays to its end by the clock and stores what was done', async ({ page }) 
 
 test('the other side is announced, the ring is drawn at the place, the ribbon has its playhead', async ({ page }) => {
   await ready(page, 'masseter press open 2x 20/min each');
-  await page.getByRole('button', { name: 'Start' }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
   await expect(page.locator('.where')).toContainText('Client’s left');
   await expect(page.locator('.contact-ring')).toHaveCount(1);
   await expect(page.getByRole('button', { name: 'Left', exact: true })).toHaveAttribute('aria-pressed', 'true');
@@ -56,7 +56,7 @@ test('the other side is announced, the ring is drawn at the place, the ribbon ha
 });
 
 test('keys of a run: next, back, repeat, lighten, firmer, and stop asks why', async ({ page }) => {
-  await ready(page, 'warm palms 60s', 'temple circles', 'jiache');
+  await ready(page, 'warm palms jaw 60s', 'temple circles', 'jiache');
   await page.keyboard.press('Space');
   await expect(page.locator('.guide-cue').getByText('step 1 of 3')).toBeVisible();
   await page.keyboard.press('ArrowRight');
@@ -76,8 +76,8 @@ test('keys of a run: next, back, repeat, lighten, firmer, and stop asks why', as
 });
 
 test('with the network gone the run goes on and is written afterwards', async ({ page, context }) => {
-  await ready(page, 'warm palms 30s', 'temple circles');
-  await page.getByRole('button', { name: 'Start' }).click();
+  await ready(page, 'warm palms jaw 30s', 'temple circles');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
   await expect(page.locator('.guide-cue').getByText('step 1 of 2')).toBeVisible();
   await context.setOffline(true);
   await page.keyboard.press('ArrowRight');

@@ -43,7 +43,7 @@ test('a new practitioner does one visit from end to end', async ({ page }) => {
 
   await test.step('compose: typed line, chart, and the ribbon', async () => {
     await expect(page.getByText('No steps yet')).toBeVisible();
-    await addStep(page, 'warm palms 10s');
+    await addStep(page, 'warm palms jaw 10s');
     await addStep(page, 'masseter press open 5x left');
     await expect(page.getByTestId('total')).toHaveText('0:48');
     await page.getByRole('button', { name: 'Left', exact: true }).click();
@@ -56,9 +56,8 @@ test('a new practitioner does one visit from end to end', async ({ page }) => {
 
   await test.step('guide: keys, pressure, note, stop', async () => {
     await page.getByRole('button', { name: 'Guide', exact: true }).click();
-    await page.getByRole('button', { name: 'Start' }).click();
+    await page.getByRole('button', { name: 'Start', exact: true }).click();
     await expect(page.getByRole('heading', { name: 'Warm palms on the jaw' })).toBeVisible();
-    await page.keyboard.press('ArrowRight');
     await page.keyboard.press('ArrowRight');
     await expect(page.getByRole('heading', { name: 'Masseter press, open and close' })).toBeVisible();
     await expect(page.locator('.where')).toContainText('Client’s left');

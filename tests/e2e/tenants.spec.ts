@@ -22,7 +22,8 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
   await page.getByRole('link', { name: 'Noor Halvorsen' }).first().click();
   await page.waitForURL('**/compose');
   const ids: Record<string, string> = { visitId: /visits\/([^/]+)/.exec(page.url())![1]! };
-  await page.getByRole('link', { name: 'Noor Halvorsen' }).click();
+  await page.locator('.client-strip').getByRole('link', { name: 'Noor Halvorsen' }).click();
+  await page.waitForURL(/clients\/[0-9a-f-]{36}/);
   ids.clientId = /clients\/([^/?]+)/.exec(page.url())![1]!;
   await page.goto('/routines');
   await page.getByRole('link', { name: 'Evening headache' }).click();

@@ -34,7 +34,7 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
   const days = begun[0] ? differenceInCalendarDays(dayOf(now, timeZone), dayOf(begun[0].startsAt, timeZone)) : null;
   return (
     <>
-      <header className="client-strip">
+      <section className="client-strip" aria-label="Client">
         <div className="who">
           <Link to={base}>{client.name}</Link>
           <div className="soft small">{days === null ? 'no visit yet' : days === 0 ? 'first visit today' : `${days} day${days === 1 ? '' : 's'} since the first visit`}</div>
@@ -58,7 +58,7 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
             </Form>
           )}
         </div>
-      </header>
+      </section>
       <Outlet />
     </>
   );
