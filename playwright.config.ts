@@ -14,6 +14,8 @@ export default defineConfig({
   outputDir: '.data/test-results',
   reporter: [['list'], ['json']],
   use: {
+    // Set by the start of the run, before the workers read this file.
+    baseURL: process.env.VELVET_URL,
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: '/usr/bin/chromium', args: CHROMIUM_FLAGS },
     trace: 'off',

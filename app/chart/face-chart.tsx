@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { OneSide } from '../../core/units';
 import { useFibres } from './fibres';
 import { ChangeLayer, ContactRing, KeepOffLayer, RouteLayer, TendernessLayer, type Change, type KeepOff, type RingState, type Sounding, type Stop } from './layers';
@@ -38,14 +38,14 @@ export function FaceChart({ stops, onChooseStop, soundings, keepOff, muscles, ch
     setTurnedFor(followed);
     if (follow?.length) setView(bestView(follow));
   }
-  const terrain = useTerrain(view);
   const fibres = useFibres(!!muscles?.length);
   const on = (layer: Layer) => !hidden.has(layer);
   const toggle = (layer: Layer) => setHidden((before) => new Set(before.has(layer) ? [...before].filter((l) => l !== layer) : [...before, layer]));
   const layers = ([['Route', stops], ['Tenderness', soundings], ['Muscles', muscles], ['Keep off', keepOff], ['Places', pick?.places]] as const).filter(([, has]) => has).map(([name]) => name);
   const [leftEdge, rightEdge] = edgesOf(view, mirrored);
   const flip = mirrored ? `matrix(-1 0 0 1 ${CHART_WIDTH} 0)` : undefined;
-  const box = zoom && follow?.length ? near(follow, view, mirrored) : { x: 0, y: 0, width: CHART_WIDTH, height: CHART_HEIGHT };
+  const { x, y, width, height } = zoom && follow?.length ? near(follow, view, mirrored) : { x: 0, y: 0, width: CHART_WIDTH, height: CHART_HEIGHT };
+  const sheet = { viewBox: `${x} ${y} ${width} ${height}`, preserveAspectRatio: zoom ? 'xMidYMid slice' : 'xMidYMid meet' };
 
   return (
     <section className={`face-chart${zoom ? ' is-near' : ''}`} aria-label="Face chart">
@@ -68,8 +68,8 @@ export function FaceChart({ stops, onChooseStop, soundings, keepOff, muscles, ch
           </button>
       </div>
       <div className="chart-drawing">
-        <svg viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`} preserveAspectRatio={zoom ? 'xMidYMid slice' : 'xMidYMid meet'} role="group" aria-label={`${VIEW_NAMES[view]} view${mirrored ? ', mirrored' : ''}`}>
-          <g transform={flip} dangerouslySetInnerHTML={{ __html: terrain }} />
+        <Terrain view={view} flip={flip} {...sheet} />
+        <svg {...sheet} role="group" aria-label={`${VIEW_NAMES[view]} view${mirrored ? ', mirrored' : ''}`}>
           {muscles && on('Muscles') && (
             <g transform={flip}>
               {muscles.map((m) => {
@@ -98,6 +98,16 @@ export function FaceChart({ stops, onChooseStop, soundings, keepOff, muscles, ch
     </section>
   );
 }
+
+/** The drawing itself, on a layer of its own: marks that move above it do not make it be painted again. */
+const Terrain = memo(function Terrain({ view, flip, ...sheet }: { view: View; flip: string | undefined; viewBox: string; preserveAspectRatio: string }) {
+  const terrain = useTerrain(view);
+  return (
+    <svg {...sheet} className="chart-terrain" aria-hidden="true">
+      <g transform={flip} dangerouslySetInnerHTML={{ __html: terrain }} />
+    </svg>
+  );
+});
 
 function Edges({ left, right }: { left: string; right: string }) {
   const single = left.length > 1;

@@ -3,8 +3,9 @@ import type { Step } from '../../core/routine/model';
 import type { ComplaintKind, Technique } from '../../core/routine/technique';
 import { newStep } from '../../core/routine/technique';
 import { readTypedLine, stepFromLine, techniquesForLine } from '../../core/routine/typed-line';
-import { breachesOf, type Screening } from '../../core/screening/screen';
-import { pressureRank, type OneSide } from '../../core/units';
+import { admit } from '../../core/screening/admit';
+import type { Screening } from '../../core/screening/screen';
+import type { OneSide } from '../../core/units';
 import { CATALOGUE, TECHNIQUES } from '../../reference/catalogue';
 import type { Place } from '../chart/places';
 
@@ -50,13 +51,8 @@ export function suggest(ask: { line: string; place: Place | null; serves: Compla
 const aimed = (step: Step, place: Place | null): Step => (place && place.side !== 'midline' && step.sides.mode === 'each' ? { ...step, sides: { ...step.sides, first: place.side as OneSide } } : step);
 
 function allowed(technique: Technique, step: Step, screening: Screening): Suggestion {
-  const bans = breachesOf(step, screening, CATALOGUE).filter((b) => b.effect === 'ban');
-  const outright = bans.find((b) => b.lowerTo === null);
-  if (outright) return { technique, step, banned: outright.reason, lowered: null };
-  const lowest = bans.map((b) => b.lowerTo!).sort((a, b) => pressureRank(a) - pressureRank(b))[0];
-  if (!lowest) return { technique, step, banned: null, lowered: null };
-  const lighter = allowed(technique, { ...step, pressure: lowest }, screening);
-  return { ...lighter, lowered: lighter.banned ? null : `${lighter.step.pressure} at most: ${bans[0]!.reason}` };
+  const result = admit(step, screening, CATALOGUE);
+  return result.step ? { technique, step: result.step, banned: null, lowered: result.lowered } : { technique, step, banned: result.ban, lowered: null };
 }
 
 const servedBy = (serves: ComplaintKind | 'opening' | 'closing'): Technique[] =>

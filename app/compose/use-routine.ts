@@ -6,6 +6,7 @@ import { DEFAULT_ORDER, ROUTINE_FORMAT, ROUTINE_VERSION, type Routine } from '..
 import { ribbonOf } from '../../core/routine/ribbon';
 import { parseRoutine } from '../../core/routine/schema';
 import { totalsOf } from '../../core/routine/timing';
+import { newlyBanned } from '../../core/screening/admit';
 import { CATALOGUE } from '../../reference/catalogue';
 import { useVisit } from '../visit/context';
 
@@ -26,9 +27,8 @@ export function useRoutine(name: string) {
     return { cues, totals: totalsOf(routine.steps, cues), findings: checkRoutine(routine, CATALOGUE, screening), ribbon: ribbonOf(routine, cues, CATALOGUE) };
   }, [routine, screening]);
 
-  /** False when the core refuses the edit; the reason is told and nothing changes. */
-  const edit = (next: Routine): boolean => {
-    if (next === routine) return true;
+  /** Puts a routine on the table; false when it may not be, with the reason told and nothing changed. */
+  const put = (next: Routine): boolean => {
     try {
       parseRoutine(next);
       expandRoutine(next);
@@ -37,19 +37,24 @@ export function useRoutine(name: string) {
       setProblem(error.message);
       return false;
     }
-    setProblem('');
+    const banned = newlyBanned(next, routine, screening, CATALOGUE);
+    setProblem(banned ? `${CATALOGUE.techniques.get(banned.step.technique)!.name} cannot be added. ${banned.reason}` : '');
+    if (banned) return false;
+    setRoutine(next);
+    return true;
+  };
+  const edit = (next: Routine): boolean => {
+    if (next === routine) return true;
+    if (!put(next)) return false;
     setPast((p) => [...p.slice(-UNDO_DEPTH), routine]);
     setFuture([]);
-    setRoutine(next);
     return true;
   };
   const step = (from: Routine[], setFrom: (r: Routine[]) => void, setTo: React.Dispatch<React.SetStateAction<Routine[]>>) => {
     const target = from[from.length - 1];
-    if (!target) return;
+    if (!target || !put(target)) return;
     setFrom(from.slice(0, -1));
     setTo((t) => [...t, routine]);
-    setProblem('');
-    setRoutine(target);
   };
   return {
     routine,

@@ -6,7 +6,8 @@ import type { Routine, Step } from '../../core/routine/model';
 import { ribbonOf } from '../../core/routine/ribbon';
 import { cueLengthMs, type GuideEventKind } from '../../core/guide/machine';
 import { faceOf, nextWords, spokenAt } from '../../core/guide/words';
-import { clock } from '../../core/units';
+import { breachesOf } from '../../core/screening/screen';
+import { clock, oneFirmer } from '../../core/units';
 import { PHASE_NAMES } from '../../core/routine/technique';
 import { CATALOGUE } from '../../reference/catalogue';
 import { FaceChart } from '../chart/face-chart';
@@ -40,6 +41,7 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
   const { cues, state } = run;
   const [settings, setSettings] = useState({ sound: true, voice: true });
   const [asking, setAsking] = useState<'stop' | 'note' | null>(null);
+  const [refused, setRefused] = useState('');
   const sound = useMemo(() => new Sound(), []);
   useEffect(() => () => (sound.close(), hush()), [sound]);
   const running = state.status === 'running';
@@ -62,7 +64,15 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
   };
   const press = (kind: GuideEventKind) => {
     sound.wake();
+    const ban = kind === 'harden' ? firmerBan() : null;
+    setRefused(ban ?? '');
+    if (ban) return;
     run.press(kind);
+  };
+  /** What screening says to one word more of pressure in the present step; null when it says nothing. */
+  const firmerBan = (): string | null => {
+    const present = steps[cues[state.cueIndex]!.stepIndex]!;
+    return state.pressure && (breachesOf({ ...present, pressure: oneFirmer(state.pressure) }, screening, CATALOGUE).find((b) => b.effect === 'ban')?.reason ?? null);
   };
   const toggle = () => (state.status === 'ready' ? begin() : press(running ? 'pause' : 'resume'));
   const askStop = () => {
@@ -158,6 +168,11 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
                 {technique.cue}
                 {step.note && <> {step.note}</>}
               </p>
+              {refused && (
+                <p className="caution fw-bold mb-0" role="alert">
+                  Not firmer. {refused}
+                </p>
+              )}
               <div className="guide-next">
                 <span className="soft">Next</span> {nextWords(cues, state, nameOf)}
                 <PlayerKeys paused={!running} onToggle={toggle} onPress={press} onNote={() => setAsking('note')} onStop={askStop} unsent={run.unsent} />

@@ -2,6 +2,7 @@ import { Button } from 'react-bootstrap';
 import { Form, NavLink, Outlet, useLocation, useRouteLoaderData } from 'react-router';
 import { requirePractitioner } from '../session.server';
 import { FindBox } from '../ui/find-box';
+import { KeyHelp } from '../ui/key-help';
 import { Wordmark } from '../ui/wordmark';
 import type { Route } from './+types/frame';
 
@@ -45,6 +46,7 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
           </Form>
         </div>
       </header>
+      <KeyHelp />
       <div id="work" tabIndex={-1}>
         <Outlet />
       </div>

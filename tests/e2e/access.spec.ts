@@ -25,23 +25,38 @@ const VIEWS: [name: string, open: (page: Page) => Promise<unknown>][] = [
 ];
 
 async function settled(page: Page): Promise<void> {
-  await page.waitForLoadState('networkidle');
+  await expect(page.locator('h1')).toHaveCount(1);
   await page.evaluate(() => document.fonts.ready);
 }
 
+/**
+ * The drawing is hidden from assistive technology and holds no text; everything that stands on it is looked at. Legacy
+ * mode leaves out a second page that only frames from elsewhere would need; there are none here.
+ */
+const axe = (page: Page) => new AxeBuilder({ page }).setLegacyMode().exclude('.chart-terrain');
+
 test.beforeEach(async ({ page }) => signIn(page));
 
-for (const room of ['day', 'dim'] as const)
-  test(`axe finds nothing in the ${room} room`, async ({ page }) => {
-    test.setTimeout(180_000);
-    if (room === 'dim') await page.getByRole('button', { name: 'Dim room' }).click();
-    for (const [name, open] of VIEWS) {
-      await open(page);
-      await settled(page);
-      const { violations } = await new AxeBuilder({ page }).analyze();
-      expect(violations.map((v) => `${name}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`)).toEqual([]);
-    }
-  });
+test('axe finds nothing, and every view has one first heading', async ({ page }) => {
+  test.setTimeout(180_000);
+  for (const [name, open] of VIEWS) {
+    await open(page);
+    await settled(page);
+    const { violations } = await axe(page).analyze();
+    expect(violations.map((v) => `${name}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`)).toEqual([]);
+  }
+});
+
+test('contrast holds in the dim room', async ({ page }) => {
+  test.setTimeout(180_000);
+  await page.getByRole('button', { name: 'Dim room' }).click();
+  for (const [name, open] of VIEWS) {
+    await open(page);
+    await settled(page);
+    const { violations } = await axe(page).withRules(['color-contrast', 'link-in-text-block']).analyze();
+    expect(violations.map((v) => `${name}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`)).toEqual([]);
+  }
+});
 
 test('at 200 % zoom nothing has to be scrolled sideways', async ({ page }) => {
   test.setTimeout(120_000);
@@ -54,13 +69,7 @@ test('at 200 % zoom nothing has to be scrolled sideways', async ({ page }) => {
   }
 });
 
-test('every view has one first heading and a way past the top bar', async ({ page }) => {
-  test.setTimeout(120_000);
-  for (const [name, open] of VIEWS) {
-    await open(page);
-    await settled(page);
-    await expect(page.locator('h1'), name).toHaveCount(1);
-  }
+test('the first stop for Tab leads past the top bar', async ({ page }) => {
   await page.goto('/today');
   await page.keyboard.press('Tab');
   await expect(page.getByRole('link', { name: 'Skip to the work' })).toBeFocused();

@@ -7,9 +7,8 @@ const ASKED_FOR = /Failed to load resource: the server responded with a status o
 
 /** Every test fails on a request that leaves this machine and on an error in the console. */
 export const test = plain.extend<{ watched: void }>({
-  baseURL: async ({}, use) => use(process.env.VELVET_URL!),
   watched: [
-    async ({ context }, use) => {
+    async ({ context }, run) => {
       const outside: string[] = [];
       const errors: string[] = [];
       context.on('request', (request) => {
@@ -20,7 +19,7 @@ export const test = plain.extend<{ watched: void }>({
         if (message.type() === 'error' && !ASKED_FOR.test(message.text())) errors.push(message.text());
       });
       context.on('weberror', (error) => errors.push(error.error().message));
-      await use();
+      await run();
       expect(outside, 'requests that left the machine').toEqual([]);
       expect(errors, 'errors in the console').toEqual([]);
     },

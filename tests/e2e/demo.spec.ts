@@ -48,6 +48,18 @@ test('clients sort and are found; the find box knows routines too', async ({ pag
   await expect(page.getByRole('heading', { name: 'Evening headache' })).toBeVisible();
 });
 
+test('? shows the keys of the screen', async ({ page }) => {
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('find a client or a routine');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await page.getByRole('link', { name: 'Noor Halvorsen' }).first().click();
+  await page.waitForURL('**/compose');
+  await expect(page.getByRole('combobox', { name: 'Add a step' })).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('undo, redo');
+});
+
 test('the dim room is remembered and changes every colour', async ({ page }) => {
   const ground = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
   expect(await ground()).toBe('rgb(245, 244, 246)');
@@ -72,6 +84,13 @@ test('the capped client: firm cannot be added, and the cap is told', async ({ pa
   await expect(page.getByRole('option').first()).toContainText('light at most');
   await box.press('Enter');
   await expect(page.getByLabel('Pressure of Temple circles')).toHaveValue('light');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Guide', exact: true }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(page.locator('.where')).toContainText('light,');
+  await page.keyboard.press('=');
+  await expect(page.getByText(/Not firmer. This client is worked at light at most/)).toBeVisible();
+  await expect(page.locator('.where')).toContainText('light,');
 });
 
 test('the chart: views, mirror with its letters, layers', async ({ page }) => {

@@ -77,6 +77,29 @@ test('what screening bans cannot be added, by any way', async ({ page }) => {
   expect(((await smuggled.json()) as { message: string }).message).toContain('Hegu, squeeze the web cannot be added');
 });
 
+test('a template comes without what this client may not have, and says so', async ({ page }) => {
+  await answerAllNo(page);
+  await page.getByRole('button', { name: 'Assess' }).click();
+  await page.getByRole('button', { name: 'Compose' }).click();
+  await addStep(page, 'hegu');
+  await addStep(page, 'temple circles');
+  await page.getByRole('button', { name: 'Keep as a template' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText(/Kept as/)).toBeVisible();
+
+  await addClient(page, 'Sunniva Adeyemi', 'Jaw', 'both sides');
+  await startVisit(page);
+  await yes(page, /Pregnant, possibly pregnant/);
+  await answerAllNoOther(page);
+  await page.getByRole('button', { name: 'Assess' }).click();
+  await page.getByRole('button', { name: 'Compose' }).click();
+  await page.getByRole('button', { name: 'Start from a template' }).click();
+  await page.locator('.dropdown-menu').getByRole('button').first().click();
+  await expect(page.getByText('Left out for this client: Hegu, squeeze the web.')).toBeVisible();
+  await expect(page.locator('.step')).toHaveCount(1);
+  await saved(page);
+});
+
 test('a new yes after composing blocks the guide until the step is out', async ({ page }) => {
   await answerAllNo(page);
   await page.getByRole('button', { name: 'Assess' }).click();

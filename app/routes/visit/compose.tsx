@@ -3,12 +3,13 @@ import { Button } from 'react-bootstrap';
 import { data } from 'react-router';
 import { InputError } from '../../../core/errors';
 import { applyFix, freshId, insertStep, moveStep, usualIndex } from '../../../core/routine/edit';
-import { BOUNDS, type Step } from '../../../core/routine/model';
+import { BOUNDS, type Routine, type Step } from '../../../core/routine/model';
 import { parseRoutine } from '../../../core/routine/schema';
 import { clock } from '../../../core/units';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { MUSCLES } from '../../../reference/muscles';
 import { POINTS } from '../../../reference/points';
+import { admitRoutine } from '../../../core/screening/admit';
 import { keepOffPlaces } from '../../../core/screening/keep-off';
 import { listTemplates, saveTemplate } from '../../../server/db/queries/templates.server';
 import { FaceChart } from '../../chart/face-chart';
@@ -57,6 +58,7 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
   const { routine, edit, findings, totals } = table;
   const [chosen, setChosen] = useState<string | null>(null);
   const [place, setPlace] = useState<Place | null>(null);
+  const [adapted, setAdapted] = useState('');
   const adder = useRef<HTMLInputElement>(null);
 
   const flags = useMemo(() => {
@@ -91,6 +93,12 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
     if (edit(insertStep(routine, step, usualIndex(routine, step.technique, CATALOGUE)))) setChosen(step.id);
   };
   const move = (id: string, by: -1 | 1) => edit(moveStep(routine, id, routine.steps.findIndex((s) => s.id === id) + by));
+  /** A template comes without what this client may not have today, and says so. */
+  const start = (body: Routine) => {
+    const { routine: fit, leftOut, lowered } = admitRoutine(structuredClone(body), screening, CATALOGUE);
+    setChosen(null);
+    if (edit(fit)) setAdapted([leftOut.length ? `Left out for this client: ${leftOut.join(', ')}.` : '', lowered.length ? `Lowered: ${lowered.join(', ')}.` : ''].filter(Boolean).join(' '));
+  };
   const budgetSeconds = routine.budgetMinutes === null ? null : routine.budgetMinutes * 60;
 
   return (
@@ -140,6 +148,14 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
                 {table.problem}
               </div>
             )}
+            {adapted && (
+              <div className="note-bar" role="status">
+                {adapted}{' '}
+                <Button variant="link" onClick={() => setAdapted('')}>
+                  All right
+                </Button>
+              </div>
+            )}
             {routine.steps.length ? (
               <StepList routine={routine} stepSeconds={totals.stepSeconds} flags={flags} chosen={chosen} disabled={ended} onChoose={setChosen} onEdit={edit} />
             ) : (
@@ -149,7 +165,7 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
               </p>
             )}
             <div className="compose-tools">
-              <TemplatesMenu templates={loaderData.templates} routine={routine} disabled={ended} onStart={(body) => (setChosen(null), edit(structuredClone(body)))} />
+              <TemplatesMenu templates={loaderData.templates} routine={routine} disabled={ended} onStart={start} />
               <Button variant="link" disabled={!table.undo} onClick={() => table.undo?.()}>
                 Undo
               </Button>

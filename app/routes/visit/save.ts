@@ -1,6 +1,6 @@
 import { data } from 'react-router';
-import { breachesOf, screen, type Screening } from '../../../core/screening/screen';
-import type { Routine, Step } from '../../../core/routine/model';
+import { newlyBanned } from '../../../core/screening/admit';
+import { screen, type Screening } from '../../../core/screening/screen';
 import type { Referral } from '../../../core/visit/model';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { CAUTIONS } from '../../../reference/cautions';
@@ -49,18 +49,8 @@ function refusal(visit: Visit, screening: Screening, patch: VisitPatch): string 
     return null;
   }
   if (patch.kind !== 'routine') return null;
-  return bannedNewStep(patch.routine, visit.routine, screening);
-}
-
-/** A step that was banned only after it was added stays until it is taken out; the guide does not start with it. */
-function bannedNewStep(routine: Routine, stored: Routine | null, screening: Screening): string | null {
-  const banOf = (step: Step) => breachesOf(step, screening, CATALOGUE).find((b) => b.effect === 'ban' && b.lowerTo === null);
-  for (const step of routine.steps) {
-    const technique = CATALOGUE.techniques.get(step.technique);
-    if (!technique) return `The technique "${step.technique}" is not known.`;
-    const ban = banOf(step);
-    const before = stored?.steps.find((s) => s.id === step.id && s.technique === step.technique);
-    if (ban && !(before && banOf(before))) return `${technique.name} cannot be added. ${ban.reason}`;
-  }
-  return null;
+  const unknown = patch.routine.steps.find((s) => !CATALOGUE.techniques.has(s.technique));
+  if (unknown) return `The technique "${unknown.technique}" is not known.`;
+  const banned = newlyBanned(patch.routine, visit.routine, screening, CATALOGUE);
+  return banned && `${CATALOGUE.techniques.get(banned.step.technique)!.name} cannot be added. ${banned.reason}`;
 }

@@ -1,0 +1,145 @@
+/**
+ * Measures speed on this machine and writes docs/bench.md: `npm run bench [-- --short]`. Figures are ratios within one
+ * run wherever that is possible; nothing here passes or fails.
+ */
+import { chromium, type Page } from '@playwright/test';
+import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { cpus } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { checkRoutine } from '../core/routine/check.ts';
+import { expandRoutine } from '../core/routine/cues.ts';
+import type { Routine } from '../core/routine/model.ts';
+import { newStep } from '../core/routine/technique.ts';
+import { screen } from '../core/screening/screen.ts';
+import { DEMO_SIGN_IN, seedDemo } from '../demo/seed.ts';
+import { ROUTINES } from '../demo/routines.ts';
+import { CHROMIUM_FLAGS } from '../playwright.config.ts';
+import { CATALOGUE, TECHNIQUES } from '../reference/catalogue.ts';
+import { CAUTIONS } from '../reference/cautions.ts';
+import { closeDatabase, database } from '../server/db/connection.ts';
+import { migrate } from '../server/db/migrate.ts';
+import { ensureBuild } from './lib/build.ts';
+import { CHROMIUM, ensureChromium } from './lib/debian.ts';
+import { ROOT } from './lib/paths.ts';
+import { throwAwayCluster } from './lib/postgres.ts';
+import { serve } from './lib/server.ts';
+
+const short = process.argv.includes('--short');
+const RUN_SECONDS = short ? 30 : 300;
+const lines: string[] = [];
+const say = (line: string): void => {
+  console.log(line);
+  lines.push(line);
+};
+const quantile = (values: readonly number[], q: number): number => [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * q))] ?? NaN;
+
+/** Median of `rounds` timings in ms, after a warm-up. */
+function median(rounds: number, work: () => unknown): number {
+  for (let i = 0; i < 50; i++) work();
+  const times = Array.from({ length: rounds }, () => {
+    const start = performance.now();
+    work();
+    return performance.now() - start;
+  });
+  return quantile(times, 0.5);
+}
+
+function measureCore(): void {
+  const usable = TECHNIQUES.filter((t) => t.phase !== 'compare');
+  const ofLength = (n: number): Routine => ({ ...ROUTINES.jaw, budgetMinutes: 120, steps: Array.from({ length: n }, (_, i) => newStep(usable[i % usable.length]!, `s${i}`)) });
+  const screening = screen(CAUTIONS, Object.fromEntries(CAUTIONS.filter((c) => c.question).map((c, i) => [c.key, i % 3 ? 'no' : 'yes'] as const)));
+  const both = (n: number) => {
+    const routine = ofLength(n);
+    return median(300, () => (expandRoutine(routine), checkRoutine(routine, CATALOGUE, screening)));
+  };
+  const [thirty, sixty, hundred] = [both(30), both(60), both(100)];
+  const answers = Object.fromEntries(CAUTIONS.filter((c) => c.question).map((c) => [c.key, 'yes' as const]));
+  say('## Core\n');
+  say('| what | ms, median | aim |');
+  say('|---|---|---|');
+  say(`| expand and check a 60-step routine against all rules and a screening | ${sixty.toFixed(2)} | under 2 |`);
+  say(`| the same with 30 and 100 steps (100 : 30 = ${(hundred / thirty).toFixed(1)}; linear would be 3.3) | ${thirty.toFixed(2)}, ${hundred.toFixed(2)} | linear |`);
+  say(`| screen a full answer sheet against all cautions | ${median(300, () => screen(CAUTIONS, answers)).toFixed(3)} | under 1 |`);
+}
+
+async function timed(url: string, cookie: string, rounds: number): Promise<number> {
+  const times: number[] = [];
+  for (let i = 0; i < rounds + 20; i++) {
+    const start = performance.now();
+    const answer = await fetch(url, { headers: { cookie } });
+    await answer.arrayBuffer();
+    if (answer.status !== 200) throw new Error(`${url}: ${answer.status}`);
+    if (i >= 20) times.push(performance.now() - start);
+  }
+  return quantile(times, 0.5);
+}
+
+/** Script that a page loads before it can be used, from its own preload list. */
+function scriptKilobytes(html: string): number {
+  const files = new Set([...html.matchAll(/\/assets\/[\w.-]+\.js/g)].map((m) => m[0]));
+  return [...files].reduce((sum, file) => sum + gzipSync(readFileSync(join(ROOT, 'build', 'client', file))).length, 0) / 1000;
+}
+
+ensureChromium();
+ensureBuild();
+say('# Speed\n');
+say(`Written by \`npm run bench\` on ${new Date().toISOString().slice(0, 10)}; Node.js ${process.version}, ${cpus().length} cores. Compare ratios, not milliseconds, between machines.\n`);
+measureCore();
+
+const cluster = await throwAwayCluster();
+process.env.DATABASE_URL = cluster.url;
+await migrate(database());
+await seedDemo(new Date());
+await closeDatabase();
+const served = await serve(cluster.url);
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
+try {
+  const page = await browser.newPage({ baseURL: served.url });
+  await page.goto('/sign-in');
+  await page.getByLabel('E-mail address').fill(DEMO_SIGN_IN.email);
+  await page.getByLabel('Password').fill(DEMO_SIGN_IN.password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL('**/today');
+  await page.getByRole('link', { name: 'Noor Halvorsen' }).first().click();
+  await page.waitForURL('**/compose');
+  const visit = page.url().replace('/compose', '');
+  const cookie = (await page.context().cookies()).map((c) => `${c.name}=${c.value}`).join('; ');
+
+  const rounds = short ? 60 : 300;
+  const bare = await timed(`${served.url}/clients/new`, cookie, rounds);
+  say('\n## Pages\n');
+  say(`The bare page is the form for a new client: React Router, the frame and one query. ${rounds} requests each, median.\n`);
+  say('| page | ms | × bare | aim | script, kB gz |');
+  say('|---|---|---|---|---|');
+  const row = async (name: string, path: string, aim: string): Promise<void> => {
+    const ms = path.endsWith('/clients/new') ? bare : await timed(path, cookie, rounds);
+    const html = await (await fetch(path, { headers: { cookie } })).text();
+    say(`| ${name} | ${ms.toFixed(1)} | ${(ms / bare).toFixed(2)} | ${aim} | ${scriptKilobytes(html).toFixed(0)} |`);
+  };
+  await row('bare', `${served.url}/clients/new`, '');
+  await row('Today', `${served.url}/today`, '');
+  for (const stage of ['screen', 'assess', 'compose', 'guide', 'record']) await row(`visit, ${stage}`, `${visit}/${stage}`, 'under 3');
+  await row('Relief', `${served.url}/clients/${await clientId(page)}`, '');
+
+  const terrain = readdirSync(join(ROOT, 'app', 'chart', 'terrain'));
+  say(`\nChart drawings, loaded when a view is first shown: ${terrain.map((f) => `${f.replace('.svg', '')} ${(statSync(join(ROOT, 'app', 'chart', 'terrain', f)).size / 1000).toFixed(0)} kB`).join(', ')}.`);
+
+  say('\n## Cues in the browser\n');
+  await page.goto(`${visit}/guide`);
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await page.waitForTimeout(RUN_SECONDS * 1000);
+  const late = await page.evaluate(() => performance.getEntriesByName('cue-onset').map((e) => e.duration));
+  say(`Over a run of ${RUN_SECONDS} s with drawing, sound and voice switched on, ${late.length} cues, beats and breaths came late by: median ${quantile(late, 0.5).toFixed(1)} ms, p99 ${quantile(late, 0.99).toFixed(1)} ms, worst ${quantile(late, 1).toFixed(1)} ms. Aim: p99 under 20 ms.`);
+  say('\nMeasured from the moment worked out by the guide to the call that shows and speaks it; tones are scheduled ahead on the audio clock and do not wait for that call.');
+} finally {
+  await browser.close();
+  await served.stop();
+  await cluster.stop();
+}
+writeFileSync(join(ROOT, 'docs', 'bench.md'), `${lines.join('\n')}\n`);
+
+async function clientId(page: Page): Promise<string> {
+  await page.goto('/clients?find=noor');
+  return ((await page.getByRole('link', { name: 'Noor Halvorsen' }).getAttribute('href')) ?? '').split('/').pop()!;
+}
