@@ -2,7 +2,7 @@
  * Measures speed on this machine and writes docs/bench.md: `npm run bench [-- --short]`. Figures are ratios within one
  * run wherever that is possible; nothing here passes or fails.
  */
-import { chromium, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
@@ -12,18 +12,11 @@ import { expandRoutine } from '../core/routine/cues.ts';
 import type { Routine } from '../core/routine/model.ts';
 import { newStep } from '../core/routine/technique.ts';
 import { screen } from '../core/screening/screen.ts';
-import { DEMO_SIGN_IN, seedDemo } from '../demo/seed.ts';
 import { ROUTINES } from '../demo/routines.ts';
-import { CHROMIUM_FLAGS } from '../playwright.config.ts';
 import { CATALOGUE, TECHNIQUES } from '../reference/catalogue.ts';
 import { CAUTIONS } from '../reference/cautions.ts';
-import { closeDatabase, database } from '../server/db/connection.ts';
-import { migrate } from '../server/db/migrate.ts';
-import { ensureBuild } from './lib/build.ts';
-import { CHROMIUM, ensureChromium } from './lib/debian.ts';
+import { openDemo } from './lib/open-demo.ts';
 import { ROOT } from './lib/paths.ts';
-import { throwAwayCluster } from './lib/postgres.ts';
-import { serve } from './lib/server.ts';
 
 const short = process.argv.includes('--short');
 const RUN_SECONDS = short ? 30 : 300;
@@ -81,33 +74,19 @@ function scriptKilobytes(html: string): number {
   return [...files].reduce((sum, file) => sum + gzipSync(readFileSync(join(ROOT, 'build', 'client', file))).length, 0) / 1000;
 }
 
-ensureChromium();
-ensureBuild();
 say('# Speed\n');
 say(`Written by \`npm run bench\` on ${new Date().toISOString().slice(0, 10)}; Node.js ${process.version}, ${cpus().length} cores. Compare ratios, not milliseconds, between machines.\n`);
 measureCore();
 
-const cluster = await throwAwayCluster();
-process.env.DATABASE_URL = cluster.url;
-await migrate(database());
-await seedDemo(new Date());
-await closeDatabase();
-const served = await serve(cluster.url);
-const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
+const { page, url, close } = await openDemo();
 try {
-  const page = await browser.newPage({ baseURL: served.url });
-  await page.goto('/sign-in');
-  await page.getByLabel('E-mail address').fill(DEMO_SIGN_IN.email);
-  await page.getByLabel('Password').fill(DEMO_SIGN_IN.password);
-  await page.getByRole('button', { name: 'Sign in' }).click();
-  await page.waitForURL('**/today');
   await page.getByRole('link', { name: 'Noor Halvorsen' }).first().click();
   await page.waitForURL('**/compose');
   const visit = page.url().replace('/compose', '');
   const cookie = (await page.context().cookies()).map((c) => `${c.name}=${c.value}`).join('; ');
 
   const rounds = short ? 60 : 300;
-  const bare = await timed(`${served.url}/clients/new`, cookie, rounds);
+  const bare = await timed(`${url}/clients/new`, cookie, rounds);
   say('\n## Pages\n');
   say(`The bare page is the form for a new client: React Router, the frame and one query. ${rounds} requests each, median.\n`);
   say('| page | ms | × bare | aim | script, kB gz |');
@@ -117,10 +96,10 @@ try {
     const html = await (await fetch(path, { headers: { cookie } })).text();
     say(`| ${name} | ${ms.toFixed(1)} | ${(ms / bare).toFixed(2)} | ${aim} | ${scriptKilobytes(html).toFixed(0)} |`);
   };
-  await row('bare', `${served.url}/clients/new`, '');
-  await row('Today', `${served.url}/today`, '');
+  await row('bare', `${url}/clients/new`, '');
+  await row('Today', `${url}/today`, '');
   for (const stage of ['screen', 'assess', 'compose', 'guide', 'record']) await row(`visit, ${stage}`, `${visit}/${stage}`, 'under 3');
-  await row('Relief', `${served.url}/clients/${await clientId(page)}`, '');
+  await row('Relief', `${url}/clients/${await clientId(page)}`, '');
 
   const terrain = readdirSync(join(ROOT, 'app', 'chart', 'terrain'));
   say(`\nChart drawings, loaded when a view is first shown: ${terrain.map((f) => `${f.replace('.svg', '')} ${(statSync(join(ROOT, 'app', 'chart', 'terrain', f)).size / 1000).toFixed(0)} kB`).join(', ')}.`);
@@ -133,9 +112,7 @@ try {
   say(`Over a run of ${RUN_SECONDS} s with drawing, sound and voice switched on, ${late.length} cues, beats and breaths came late by: median ${quantile(late, 0.5).toFixed(1)} ms, p99 ${quantile(late, 0.99).toFixed(1)} ms, worst ${quantile(late, 1).toFixed(1)} ms. Aim: p99 under 20 ms.`);
   say('\nMeasured from the moment worked out by the guide to the call that shows and speaks it; tones are scheduled ahead on the audio clock and do not wait for that call.');
 } finally {
-  await browser.close();
-  await served.stop();
-  await cluster.stop();
+  await close();
 }
 writeFileSync(join(ROOT, 'docs', 'bench.md'), `${lines.join('\n')}\n`);
 

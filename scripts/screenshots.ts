@@ -1,28 +1,13 @@
 /** Refreshes docs/screenshots from the demo practice: `npm run screenshots`. One picture per main view, 1280 × 800. */
-import { chromium, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { DEMO_SIGN_IN, seedDemo } from '../demo/seed.ts';
-import { CHROMIUM_FLAGS } from '../playwright.config.ts';
-import { closeDatabase, database } from '../server/db/connection.ts';
-import { migrate } from '../server/db/migrate.ts';
-import { ensureBuild } from './lib/build.ts';
-import { CHROMIUM, ensureChromium } from './lib/debian.ts';
+import { openDemo } from './lib/open-demo.ts';
 import { ROOT } from './lib/paths.ts';
-import { throwAwayCluster } from './lib/postgres.ts';
-import { serve } from './lib/server.ts';
 
 const folder = join(ROOT, 'docs', 'screenshots');
 mkdirSync(folder, { recursive: true });
-ensureChromium();
-ensureBuild();
-const cluster = await throwAwayCluster();
-process.env.DATABASE_URL = cluster.url;
-await migrate(database());
-await seedDemo(new Date());
-await closeDatabase();
-const served = await serve(cluster.url);
-const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
+const { page, close } = await openDemo();
 
 async function shot(page: Page, name: string): Promise<void> {
   await page.waitForLoadState('networkidle');
@@ -39,12 +24,6 @@ const visitOf = async (page: Page, name: string): Promise<string> => {
 };
 
 try {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: served.url });
-  await page.goto('/sign-in');
-  await page.getByLabel('E-mail address').fill(DEMO_SIGN_IN.email);
-  await page.getByLabel('Password').fill(DEMO_SIGN_IN.password);
-  await page.getByRole('button', { name: 'Sign in' }).click();
-  await page.waitForURL('**/today');
   await shot(page, 'today');
   await page.goto('/clients');
   await shot(page, 'clients');
@@ -81,7 +60,5 @@ try {
   await page.getByRole('radiogroup', { name: 'Masseter, client’s left, 0 to 3' }).getByText('0', { exact: true }).click();
   await shot(page, 'record');
 } finally {
-  await browser.close();
-  await served.stop();
-  await cluster.stop();
+  await close();
 }

@@ -12,6 +12,7 @@ function digest(): string {
   const walk = (path: string): void => {
     const full = join(ROOT, path);
     if (!existsSync(full)) return;
+    if (/\.test\.tsx?$/.test(path)) return;
     if (/\.(ts|tsx|json|scss|svg|css|woff2|ico)$/.test(path)) hash.update(path).update(readFileSync(full));
     else if (!/\.[a-z0-9]+$/.test(path)) for (const name of readdirSync(full).sort()) walk(join(path, name));
   };

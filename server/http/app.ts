@@ -45,6 +45,8 @@ export async function createApp(): Promise<Express> {
   );
   app.use(compression());
   app.use('/assets', express.static(join(build, 'client', 'assets'), { immutable: true, maxAge: '1y' }));
+  // What an older build called by another name is gone, not a page.
+  app.use('/assets', (_request, response) => void response.status(404).type('text/plain').send('Not here'));
   app.use(express.static(join(build, 'client'), { maxAge: '1h' }));
   app.use(refuseOtherOrigins);
   app.use((request, response, next) => {

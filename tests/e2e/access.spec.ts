@@ -50,7 +50,7 @@ test('axe finds nothing, and every view has one first heading', async ({ page })
 test('contrast holds in the dim room', async ({ page }) => {
   test.setTimeout(180_000);
   await page.getByRole('button', { name: 'Dim room' }).click();
-  for (const [name, open] of VIEWS) {
+  for (const [name, open] of VIEWS.filter(([view]) => ['Today', 'Clients', 'New client', 'Relief', 'Screen', 'Compose', 'Guide'].includes(view))) {
     await open(page);
     await settled(page);
     const { violations } = await axe(page).withRules(['color-contrast', 'link-in-text-block']).analyze();

@@ -1,4 +1,4 @@
-import { addClient, expect, openPractice, test } from './base.ts';
+import { addClientByHand, expect, openPracticeByHand, test } from './base.ts';
 
 test('bad input is answered at the field, and what was typed stays', async ({ page }) => {
   await page.goto('/new-practice');
@@ -16,7 +16,7 @@ test('bad input is answered at the field, and what was typed stays', async ({ pa
 });
 
 test('sign out, sign in, and back to where one wanted to go', async ({ page }) => {
-  const who = await openPractice(page);
+  const who = await openPracticeByHand(page);
   await page.getByRole('button', { name: 'Sign out' }).click();
   await page.waitForURL('**/sign-in');
   await page.goto('/clients?sort=last');
@@ -28,7 +28,7 @@ test('sign out, sign in, and back to where one wanted to go', async ({ page }) =
 });
 
 test('after five wrong passwords the address waits, and the message says how long', async ({ page }) => {
-  const who = await openPractice(page);
+  const who = await openPracticeByHand(page);
   await page.getByRole('button', { name: 'Sign out' }).click();
   await page.getByLabel('E-mail address').fill(who.email);
   for (let i = 0; i < 5; i++) {
@@ -43,7 +43,7 @@ test('after five wrong passwords the address waits, and the message says how lon
 });
 
 test('an address that is taken is told, the rest stays typed', async ({ page }) => {
-  const who = await openPractice(page);
+  const who = await openPracticeByHand(page);
   await page.context().clearCookies();
   await page.goto('/new-practice');
   await page.getByLabel('Name of the practice').fill('Another');
@@ -56,7 +56,7 @@ test('an address that is taken is told, the rest stays typed', async ({ page }) 
 });
 
 test('no page sends anybody elsewhere after signing in', async ({ page }) => {
-  const who = await openPractice(page);
+  const who = await openPracticeByHand(page);
   await page.context().clearCookies();
   await page.goto('/sign-in?to=//evil.example/');
   await page.getByLabel('E-mail address').fill(who.email);
@@ -67,7 +67,7 @@ test('no page sends anybody elsewhere after signing in', async ({ page }) => {
 
 test.describe('requests that do not come from a page of this host', () => {
   test('are refused, with and without a session', async ({ page, request }) => {
-    await openPractice(page);
+    await openPracticeByHand(page);
     for (const headers of [{ origin: 'http://evil.example' }, {}] as Record<string, string>[]) {
       const answer = await page.request.post('/room', { form: { room: 'dim', to: '/today' }, headers, maxRedirects: 0 });
       expect(answer.status()).toBe(403);
@@ -84,9 +84,9 @@ test.describe('requests that do not come from a page of this host', () => {
 });
 
 test('hostile markup in a name is shown as text', async ({ page }) => {
-  await openPractice(page);
+  await openPracticeByHand(page);
   const name = `<img src=x onerror="document.title='owned'">`;
-  await addClient(page, name);
+  await addClientByHand(page, name);
   await expect(page.getByRole('link', { name })).toBeVisible();
   await page.goto('/clients');
   await expect(page.getByRole('link', { name })).toBeVisible();
@@ -94,8 +94,8 @@ test('hostile markup in a name is shown as text', async ({ page }) => {
 });
 
 test('a stale second tab of the details is told, and keeps what was typed', async ({ page, context }) => {
-  await openPractice(page);
-  await addClient(page);
+  await openPracticeByHand(page);
+  await addClientByHand(page);
   await page.getByRole('link', { name: 'Details' }).click();
   await page.waitForURL('**/details');
   const second = await context.newPage();
@@ -110,7 +110,7 @@ test('a stale second tab of the details is told, and keeps what was typed', asyn
 });
 
 test('unknown pages and unknown ids answer 404 in the application’s own look', async ({ page }) => {
-  await openPractice(page);
+  await openPracticeByHand(page);
   for (const path of ['/nowhere', '/clients/00000000-0000-4000-8000-000000000000', '/visits/not-an-id/compose', '/routines/1']) {
     const answer = await page.goto(path);
     expect(answer!.status(), path).toBe(404);

@@ -1,4 +1,5 @@
 import { expect, test as plain, type Page } from '@playwright/test';
+import { CAUTIONS } from '../../reference/cautions.ts';
 
 export const IMKE = { email: 'imke@harbour-row.example', password: 'velvet-harbour' };
 
@@ -37,9 +38,11 @@ export async function signIn(page: Page, who = IMKE): Promise<void> {
 }
 
 let practices = 0;
+const somebody = () => ({ email: `owner-${Date.now()}-${++practices}-${process.pid}@quay.example`, password: 'a long enough one' });
+
 /** A practice that has nothing but what is typed in. */
-export async function openPractice(page: Page): Promise<{ email: string; password: string }> {
-  const who = { email: `owner-${Date.now()}-${++practices}-${process.pid}@quay.example`, password: 'a long enough one' };
+export async function openPracticeByHand(page: Page): Promise<{ email: string; password: string }> {
+  const who = somebody();
   await page.goto('/new-practice');
   await page.getByLabel('Name of the practice').fill('Quay Street Hands');
   await page.getByLabel('Time zone').fill('Europe/Lisbon');
@@ -51,7 +54,7 @@ export async function openPractice(page: Page): Promise<{ email: string; passwor
   return who;
 }
 
-export async function addClient(page: Page, name = 'Jun Castellan', kind = 'Jaw', side = 'left'): Promise<void> {
+export async function addClientByHand(page: Page, name = 'Jun Castellan', kind = 'Jaw', side = 'left'): Promise<void> {
   await page.goto('/clients/new');
   await page.getByLabel('Name', { exact: true }).fill(name);
   await page.getByLabel('Known by').fill('stage manager');
@@ -62,26 +65,51 @@ export async function addClient(page: Page, name = 'Jun Castellan', kind = 'Jaw'
   await page.waitForURL(/\/clients\/[0-9a-f-]{36}$/);
 }
 
-/** Starts a visit from the client's page and answers no to everything. */
-export async function startVisit(page: Page): Promise<void> {
+export async function startVisitByHand(page: Page): Promise<void> {
   await page.getByRole('button', { name: /Start visit/ }).click();
   await page.waitForURL('**/screen');
 }
+
+/** The client that a page works on, for the short ways below. */
+const clients = new WeakMap<Page, string>();
+const headers = () => ({ origin: new URL(process.env.VELVET_URL!).origin });
+
+async function posted(page: Page, path: string, form: Record<string, string>): Promise<string> {
+  const answer = await page.request.post(path, { form, headers: headers(), maxRedirects: 0 });
+  expect(answer.status(), `POST ${path}`).toBe(302);
+  return answer.headers().location!;
+}
+
+/** The same as by hand, through the same doors without the forms: for tests that are about something else. */
+export async function openPractice(page: Page): Promise<void> {
+  const who = somebody();
+  await posted(page, '/new-practice', { practice: 'Quay Street Hands', timeZone: 'Europe/Lisbon', name: 'Rafe Oyelaran', ...who });
+}
+export async function addClient(page: Page, name = 'Jun Castellan', kind = 'jaw', side = 'left'): Promise<void> {
+  const at = await posted(page, '/clients/new', { name, about: 'stage manager', 'complaints[0].kind': kind, 'complaints[0].side': side });
+  clients.set(page, at.split('/').pop()!);
+}
+async function visitOf(page: Page): Promise<string> {
+  const at = await posted(page, `/clients/${clients.get(page)}`, {});
+  return at.replace(/\/screen$/, '');
+}
+export async function startVisit(page: Page): Promise<void> {
+  await page.goto(`${await visitOf(page)}/screen`);
+}
+/** Straight to Compose with an empty routine and every question answered no. */
+export async function toCompose(page: Page): Promise<void> {
+  const visit = await visitOf(page);
+  const answers = Object.fromEntries(CAUTIONS.filter((c) => c.question).map((c) => [c.key, 'no']));
+  const patches = [{ kind: 'screen', screen: { answers, preparation: [] } }, { kind: 'stage', stage: 'compose' }];
+  for (const [i, patch] of patches.entries()) expect((await page.request.post(`${visit}/save`, { headers: headers(), data: { saveId: `setup-000${i}`, expectedVersion: i + 1, patch } })).status()).toBe(200);
+  await page.goto(`${visit}/compose`);
+}
+
 export async function answerAllNo(page: Page): Promise<void> {
   for (const name of ['None of these', 'None today', 'None of these']) await page.getByRole('button', { name }).first().click();
 }
 export async function saved(page: Page): Promise<void> {
   await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
-}
-
-/** Straight to Compose with an empty routine. */
-export async function toCompose(page: Page): Promise<void> {
-  await startVisit(page);
-  await answerAllNo(page);
-  await page.getByRole('button', { name: 'Assess' }).click();
-  await page.waitForURL('**/assess');
-  await page.getByRole('button', { name: 'Compose' }).click();
-  await page.waitForURL('**/compose');
 }
 
 export async function addStep(page: Page, line: string): Promise<void> {

@@ -103,7 +103,7 @@ test('keep as a template, start from it in another visit, take it as a file', as
   await page.keyboard.press('Escape');
   await saved(page);
 
-  await addClient(page, 'Wilma Okonjo', 'Eye strain', 'both sides');
+  await addClient(page, 'Wilma Okonjo', 'eye-strain', 'both');
   await toCompose(page);
   await page.getByRole('button', { name: 'Start from a template' }).click();
   await page.getByRole('button', { name: 'Temples and palms' }).click();

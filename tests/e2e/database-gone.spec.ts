@@ -1,6 +1,6 @@
 import { throwAwayCluster } from '../../scripts/lib/postgres.ts';
 import { serve } from '../../scripts/lib/server.ts';
-import { addClient, expect, openPractice, test } from './base.ts';
+import { addClientByHand, expect, openPracticeByHand, test } from './base.ts';
 
 /** Its own database and server: the others must not notice. */
 test('with the database gone a plain page says so, and it recovers without a restart', async ({ browser }) => {
@@ -10,8 +10,8 @@ test('with the database gone a plain page says so, and it recovers without a res
   try {
     const context = await browser.newContext({ baseURL: served.url });
     const page = await context.newPage();
-    await openPractice(page);
-    await addClient(page);
+    await openPracticeByHand(page);
+    await addClientByHand(page);
     const client = page.url();
 
     await cluster.suspend();

@@ -49,6 +49,7 @@ test('clients sort and are found; the find box knows routines too', async ({ pag
 });
 
 test('? shows the keys of the screen', async ({ page }) => {
+  await expect(page.locator('.visit-list > li')).toHaveCount(5);
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog')).toContainText('find a client or a routine');
   await page.keyboard.press('Escape');
@@ -56,6 +57,7 @@ test('? shows the keys of the screen', async ({ page }) => {
   await page.getByRole('link', { name: 'Noor Halvorsen' }).first().click();
   await page.waitForURL('**/compose');
   await expect(page.getByRole('combobox', { name: 'Add a step' })).toBeVisible();
+  await page.locator('.work-head').click();
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog')).toContainText('undo, redo');
 });

@@ -1,13 +1,13 @@
-import { addClient, addStep, answerAllNo, expect, openPractice, saved, startVisit, test } from './base.ts';
+import { addClientByHand, addStep, answerAllNo, expect, openPracticeByHand, saved, startVisitByHand, test } from './base.ts';
 
 /** The whole job on a practice that has only what was typed in: screen, assess, compose, guide, record, relief. */
 test('a new practitioner does one visit from end to end', async ({ page }) => {
   test.setTimeout(120_000);
-  await openPractice(page);
+  await openPracticeByHand(page);
   await expect(page.getByText('Nobody is booked for today')).toBeVisible();
-  await addClient(page);
+  await addClientByHand(page);
   await expect(page.getByRole('heading', { name: 'Jaw, left: not rated yet' })).toBeVisible();
-  await startVisit(page);
+  await startVisitByHand(page);
 
   await test.step('screen', async () => {
     await expect(page.getByRole('button', { name: /to answer$/ })).toBeDisabled();
@@ -104,9 +104,9 @@ test('a new practitioner does one visit from end to end', async ({ page }) => {
 });
 
 test('what is entered in Assess is there after the browser was closed', async ({ page, context }) => {
-  await openPractice(page);
-  await addClient(page);
-  await startVisit(page);
+  await openPracticeByHand(page);
+  await addClientByHand(page);
+  await startVisitByHand(page);
   await answerAllNo(page);
   await page.getByRole('button', { name: 'Assess' }).click();
   await page.getByRole('radiogroup', { name: 'Jaw, left, now, 0 to 10' }).getByText('6', { exact: true }).click();

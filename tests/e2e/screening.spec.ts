@@ -6,7 +6,7 @@ const yes = (page: Page, text: RegExp) => question(page, text).getByText('Yes', 
 
 test.beforeEach(async ({ page }) => {
   await openPractice(page);
-  await addClient(page, 'Arno Vasquez', 'Headache', 'right');
+  await addClient(page, 'Arno Vasquez', 'headache', 'right');
   await startVisit(page);
 });
 
@@ -87,7 +87,7 @@ test('a template comes without what this client may not have, and says so', asyn
   await page.getByRole('dialog').getByRole('button', { name: 'Keep' }).click();
   await expect(page.getByText(/Kept as/)).toBeVisible();
 
-  await addClient(page, 'Sunniva Adeyemi', 'Jaw', 'both sides');
+  await addClient(page, 'Sunniva Adeyemi', 'jaw', 'both');
   await startVisit(page);
   await yes(page, /Pregnant, possibly pregnant/);
   await answerAllNoOther(page);

@@ -1,0 +1,37 @@
+import { chromium, type Page } from '@playwright/test';
+import { DEMO_SIGN_IN, seedDemo } from '../../demo/seed.ts';
+import { CHROMIUM_FLAGS } from '../../playwright.config.ts';
+import { closeDatabase, database } from '../../server/db/connection.ts';
+import { migrate } from '../../server/db/migrate.ts';
+import { ensureBuild } from './build.ts';
+import { CHROMIUM, ensureChromium } from './debian.ts';
+import { throwAwayCluster } from './postgres.ts';
+import { serve } from './server.ts';
+
+/** A browser that is signed in to the demo practice, on a server and a database of its own. */
+export async function openDemo(): Promise<{ page: Page; url: string; close: () => Promise<void> }> {
+  ensureChromium();
+  ensureBuild();
+  const cluster = await throwAwayCluster();
+  process.env.DATABASE_URL = cluster.url;
+  await migrate(database());
+  await seedDemo(new Date());
+  await closeDatabase();
+  const served = await serve(cluster.url);
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: served.url });
+  await page.goto('/sign-in');
+  await page.getByLabel('E-mail address').fill(DEMO_SIGN_IN.email);
+  await page.getByLabel('Password').fill(DEMO_SIGN_IN.password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL('**/today');
+  return {
+    page,
+    url: served.url,
+    close: async () => {
+      await browser.close();
+      await served.stop();
+      await cluster.stop();
+    },
+  };
+}
