@@ -49,7 +49,11 @@ try {
   await page.goto(`${noor}/guide`);
   await page.getByRole('button', { name: 'Dim room' }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
-  for (let i = 0; i < 10; i++) await page.keyboard.press('ArrowRight');
+  await page.locator('.guide-count').waitFor();
+  for (let i = 0; i < 10; i++) {
+    await page.keyboard.press('ArrowRight');
+    await page.waitForTimeout(150);
+  }
   await page.waitForTimeout(22_000);
   await page.keyboard.press('Space');
   await shot(page, 'guide');

@@ -23,6 +23,7 @@ describe('the view that shows it best', () => {
     expect(best('point', 'BL2', 'both')).toBe('front');
     expect(best('point', 'EX-HN3', 'midline')).toBe('front');
   });
+  test('work on both sides of the neck is not shown in a profile that hides one of them', () => expect(bestView(placesOn({ kind: 'node', id: 'deep-cervical' }, 'both'))).toBe('front'));
   test('the nape from behind', () => expect(best('muscle', 'suboccipitals', 'both')).toBe('back'));
 });
 

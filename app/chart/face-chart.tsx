@@ -4,6 +4,7 @@ import { useFibres } from './fibres';
 import { ChangeLayer, ContactRing, KeepOffLayer, RouteLayer, TendernessLayer, type Change, type KeepOff, type RingState, type Sounding, type Stop } from './layers';
 import { PickLayer, type Pickable } from './pick-layer';
 import { bestView, CHART_HEIGHT, CHART_WIDTH, edgesOf, flipX, spotOf, VIEW_NAMES, VIEWS, type Place, type View } from './places';
+import { useInBrowser } from '../ui/use-in-browser';
 import { TERRAIN_URLS, useTerrain } from './terrain';
 
 export interface MuscleSide {
@@ -38,6 +39,8 @@ export function FaceChart({ stops, onChooseStop, soundings, keepOff, muscles, ch
     setTurnedFor(followed);
     if (follow?.length) setView(bestView(follow));
   }
+  // The drawing itself is fetched by the browser, so the marks on it need not travel in the page.
+  const inBrowser = useInBrowser();
   const fibres = useFibres(!!muscles?.length);
   const on = (layer: Layer) => !hidden.has(layer);
   const toggle = (layer: Layer) => setHidden((before) => new Set(before.has(layer) ? [...before].filter((l) => l !== layer) : [...before, layer]));
@@ -70,7 +73,7 @@ export function FaceChart({ stops, onChooseStop, soundings, keepOff, muscles, ch
       <div className="chart-drawing">
         <Terrain view={view} flip={flip} {...sheet} />
         <svg {...sheet} role="group" aria-label={`${VIEW_NAMES[view]} view${mirrored ? ', mirrored' : ''}`}>
-          {muscles && on('Muscles') && (
+          {inBrowser && muscles && on('Muscles') && (
             <g transform={flip}>
               {muscles.map((m) => {
                 const drawing = fibres[`${m.id}.${m.side}`]?.[view];
@@ -85,12 +88,12 @@ export function FaceChart({ stops, onChooseStop, soundings, keepOff, muscles, ch
               })}
             </g>
           )}
-          {keepOff && on('Keep off') && <KeepOffLayer view={view} mirrored={mirrored} zones={keepOff} />}
-          {stops && on('Route') && <RouteLayer view={view} mirrored={mirrored} stops={stops} avoid={on('Tenderness') ? (soundings ?? []).map((s) => s.place) : []} onChoose={onChooseStop} />}
-          {soundings && on('Tenderness') && <TendernessLayer view={view} mirrored={mirrored} soundings={soundings} />}
-          {changes && <ChangeLayer view={view} mirrored={mirrored} changes={changes} />}
+          {inBrowser && keepOff && on('Keep off') && <KeepOffLayer view={view} mirrored={mirrored} zones={keepOff} />}
+          {inBrowser && stops && on('Route') && <RouteLayer view={view} mirrored={mirrored} stops={stops} avoid={on('Tenderness') ? (soundings ?? []).map((s) => s.place) : []} onChoose={onChooseStop} />}
+          {inBrowser && soundings && on('Tenderness') && <TendernessLayer view={view} mirrored={mirrored} soundings={soundings} />}
+          {inBrowser && changes && <ChangeLayer view={view} mirrored={mirrored} changes={changes} />}
           {ring && <ContactRing view={view} mirrored={mirrored} ring={ring} radius={zoom ? 24 : 22} />}
-          {pick && on('Places') && <PickLayer view={view} mirrored={mirrored} pickables={pick.places} onPick={pick.onPick} onKey={pick.onKey} />}
+          {inBrowser && pick && on('Places') && <PickLayer view={view} mirrored={mirrored} pickables={pick.places} onPick={pick.onPick} onKey={pick.onKey} />}
           {!zoom && <Edges left={leftEdge} right={rightEdge} />}
         </svg>
         {zoom && <span className="chart-corner-word">{view === 'left' || view === 'right' ? leftEdge : `client’s ${leftEdge === 'R' ? 'right' : 'left'} is here`}</span>}

@@ -48,9 +48,9 @@ function facing(place: Place, view: View): number {
   return { front: z / 100, back: -z / 100, left: x / 75, right: -x / 75 }[view] / length;
 }
 
-/** The view that shows most of these places squarely; ties go to the front. */
+/** The view that shows most of these places squarely; one that hides a place pays for it, ties go to the front. */
 export function bestView(wanted: readonly Place[]): View {
-  const score = (view: View) => wanted.reduce((sum, p) => sum + Math.max(facing(p, view), -0.5), view === 'front' ? 0.01 : 0);
+  const score = (view: View) => wanted.reduce((sum, p) => sum + facing(p, view), view === 'front' ? 0.01 : 0);
   return [...VIEWS].sort((a, b) => score(b) - score(a))[0]!;
 }
 

@@ -6,7 +6,7 @@ import type { FieldErrors } from '../schemas/read';
 import { FieldFrame } from '../ui/field';
 
 /** Start from a template of the practice, or keep what is here as one. */
-export function TemplatesMenu({ templates, routine, disabled, onStart }: { templates: readonly { id: string; name: string; body: Routine }[]; routine: Routine; disabled: boolean; onStart: (body: Routine) => void }) {
+export function TemplatesMenu({ templates, routine, disabled, onStart }: { templates: readonly { id: string; name: string }[]; routine: Routine; disabled: boolean; onStart: (body: Routine) => void }) {
   const keep = useFetcher<{ errors?: FieldErrors; kept?: string }>();
   const [naming, setNaming] = useState(false);
   const kept = keep.data?.kept;
@@ -15,6 +15,14 @@ export function TemplatesMenu({ templates, routine, disabled, onStart }: { templ
     setSeen(keep.data);
     if (kept) setNaming(false);
   }
+  const [missing, setMissing] = useState(false);
+  /** The routine itself comes when it is chosen: a practice may keep many. */
+  const bring = async (id: string): Promise<void> => {
+    const answer = await fetch(`/routines/${id}/file`).catch(() => null);
+    const found = answer?.ok && !answer.redirected;
+    setMissing(!found);
+    if (found) onStart((await answer.json()) as Routine);
+  };
   return (
     <>
       <Dropdown>
@@ -23,7 +31,7 @@ export function TemplatesMenu({ templates, routine, disabled, onStart }: { templ
         </Dropdown.Toggle>
         <Dropdown.Menu>
           {templates.map((t) => (
-            <Dropdown.Item key={t.id} as="button" type="button" onClick={() => onStart(t.body)}>
+            <Dropdown.Item key={t.id} as="button" type="button" onClick={() => void bring(t.id)}>
               {t.name}
             </Dropdown.Item>
           ))}
@@ -32,6 +40,11 @@ export function TemplatesMenu({ templates, routine, disabled, onStart }: { templ
       <Button size="sm" variant="outline-primary" disabled={!routine.steps.length} onClick={() => setNaming(true)}>
         Keep as a template
       </Button>
+      {missing && (
+        <span role="alert" className="worse">
+          That template could not be fetched. Try again.
+        </span>
+      )}
       {kept && !naming && (
         <span role="status" className="soft">
           Kept as “{kept}”

@@ -1,7 +1,7 @@
 import { NavLink } from 'react-router';
 import { STAGES, STAGE_NAMES, stageIndex, type Stage, type VisitStage } from '../../core/visit/model';
 
-const STEP = 112;
+const STEP = 100;
 const WIDTH = 500;
 
 /** A ruler with five stages that slides under one fixed notch: the stage on the screen is always at the notch. */

@@ -1,5 +1,5 @@
 import { InputError } from '../errors.ts';
-import type { Screening } from '../screening/screen.ts';
+import { breachesOf, type Screening } from '../screening/screen.ts';
 import { expandRoutine } from './cues.ts';
 import type { Routine } from './model.ts';
 import { LOAD_RULES } from './rules/load.ts';
@@ -22,7 +22,8 @@ const WEIGHT: Record<RuleSeverity, number> = { stop: 0, warn: 1, hint: 2 };
 export function checkRoutine(routine: Routine, catalogue: Catalogue, screening: Screening | null = null): Finding[] {
   const steps = placedSteps(routine, catalogue);
   const cues = expandRoutine(routine);
-  const context = { routine, steps, cues, totals: totalsOf(routine.steps, cues), screening, catalogue };
+  const breaches = steps.map((p) => (screening ? breachesOf(p.step, screening, catalogue) : []));
+  const context = { routine, steps, cues, totals: totalsOf(routine.steps, cues), screening, breaches, catalogue };
   const position = new Map(routine.steps.map((s, i) => [s.id, i]));
   const found = RULES.flatMap((rule) => rule.check(context).map((f) => ({ ...f, rule: rule.id, severity: rule.severity, reason: rule.reason })));
   const at = (f: Finding) => position.get(f.stepIds[0] ?? '') ?? routine.steps.length;

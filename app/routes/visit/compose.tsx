@@ -33,7 +33,7 @@ import type { Route } from './+types/compose';
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
-  return { templates: (await listTemplates(practiceId)).map(({ id, name, body }) => ({ id, name, body })) };
+  return { templates: (await listTemplates(practiceId)).map(({ id, name }) => ({ id, name })) };
 }
 
 /** Keeps the routine on the table as a template. */
@@ -95,7 +95,7 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
   const move = (id: string, by: -1 | 1) => edit(moveStep(routine, id, routine.steps.findIndex((s) => s.id === id) + by));
   /** A template comes without what this client may not have today, and says so. */
   const start = (body: Routine) => {
-    const { routine: fit, leftOut, lowered } = admitRoutine(structuredClone(body), screening, CATALOGUE);
+    const { routine: fit, leftOut, lowered } = admitRoutine(body, screening, CATALOGUE);
     setChosen(null);
     if (edit(fit)) setAdapted([leftOut.length ? `Left out for this client: ${leftOut.join(', ')}.` : '', lowered.length ? `Lowered: ${lowered.join(', ')}.` : ''].filter(Boolean).join(' '));
   };

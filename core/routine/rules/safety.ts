@@ -1,6 +1,5 @@
-import { breachesOf } from '../../screening/screen.ts';
 import { hardestOf } from '../model.ts';
-import { PRESSURES, pressureRank, type Pressure } from '../../units.ts';
+import { lighterOf, PRESSURES, pressureRank, type Pressure } from '../../units.ts';
 import { FACE_REGIONS, NECK_REGIONS, type Region } from '../../atlas/regions.ts';
 import { nameOf, type FixAction, type Placed, type Rule } from './types.ts';
 
@@ -37,32 +36,26 @@ export const SAFETY_RULES: readonly Rule[] = [
     severity: 'stop',
     reason: 'Screening took it away for this client today.',
     source: 'the practice’s cautions; see reference/cautions',
-    check: ({ steps, screening, catalogue }) =>
-      screening
-        ? steps.flatMap((p) => {
-            const bans = breachesOf(p.step, screening, catalogue).filter((b) => b.effect === 'ban');
-            const first = bans[0];
-            if (!first) return [];
-            const lower = bans.every((b) => b.lowerTo) ? bans.map((b) => b.lowerTo!).reduce((a, b) => (pressureRank(a) <= pressureRank(b) ? a : b)) : null;
-            const action: FixAction = lower ? { do: 'set-pressure', stepId: p.step.id, pressure: lower } : { do: 'remove', stepId: p.step.id };
-            return [{ stepIds: [p.step.id], title: `${nameOf(p)}: off limits. ${first.reason}`, fix: { label: lower ? `Make it ${lower}` : 'Take it out', action } }];
-          })
-        : [],
+    check: ({ steps, breaches }) =>
+      steps.flatMap((p) => {
+        const bans = breaches[p.index]!.filter((b) => b.effect === 'ban');
+        const first = bans[0];
+        if (!first) return [];
+        const lower = bans.every((b) => b.lowerTo) ? bans.map((b) => b.lowerTo!).reduce(lighterOf) : null;
+        const action: FixAction = lower ? { do: 'set-pressure', stepId: p.step.id, pressure: lower } : { do: 'remove', stepId: p.step.id };
+        return [{ stepIds: [p.step.id], title: `${nameOf(p)}: off limits. ${first.reason}`, fix: { label: lower ? `Make it ${lower}` : 'Take it out', action } }];
+      }),
   },
   {
     id: 'screening-care',
     severity: 'warn',
     reason: 'Screening asks for care here.',
     source: 'the practice’s cautions; see reference/cautions',
-    check: ({ steps, screening, catalogue }) =>
-      screening
-        ? steps.flatMap((p) =>
-            breachesOf(p.step, screening, catalogue)
-              .filter((b) => b.effect === 'warn')
-              .slice(0, 1)
-              .map((b) => ({ stepIds: [p.step.id], title: `${nameOf(p)}: ${b.reason}`, fix: null })),
-          )
-        : [],
+    check: ({ steps, breaches }) =>
+      steps.flatMap((p) => {
+        const care = breaches[p.index]!.find((b) => b.effect === 'warn');
+        return care ? [{ stepIds: [p.step.id], title: `${nameOf(p)}: ${care.reason}`, fix: null }] : [];
+      }),
   },
   {
     id: 'keep-off',

@@ -1,4 +1,4 @@
-import type { Screening } from '../../screening/screen.ts';
+import type { Breach, Screening } from '../../screening/screen.ts';
 import type { OneSide, Pressure } from '../../units.ts';
 import type { Cue } from '../cues.ts';
 import type { Contact, Routine, Step } from '../model.ts';
@@ -47,6 +47,8 @@ export interface RuleContext {
   cues: readonly Cue[];
   totals: Totals;
   screening: Screening | null;
+  /** What each step runs into, by its index; worked out once for all rules. */
+  breaches: readonly (readonly Breach[])[];
   catalogue: Catalogue;
 }
 
