@@ -11,7 +11,7 @@ const NAMES = { region: (id: string) => REGION_NAMES[id as Region] ?? id, muscle
 export function ScreenResult() {
   const { screening, client } = useVisit();
   return (
-    <div className="result-list" aria-live="polite">
+    <div className="result-list" role="region" aria-label="What it changes" aria-live="polite" tabIndex={0}>
       <h2>What it changes</h2>
       {screening.mustStop && (
         <p className="caution fw-bold mt-2 mb-0">
