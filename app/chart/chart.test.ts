@@ -43,12 +43,11 @@ describe('edges', () => {
     const right = spotOf({ kind: 'point', id: 'ST2', side: 'right' }, 'front')!;
     expect(left.x).toBeGreaterThan(right.x);
   });
-  test('every spot lies on the sheet or is told to be hidden', () => {
-    for (const view of VIEWS)
-      for (const place of placesOn({ kind: 'point', id: 'GB20' }, 'both')) {
-        const spot = spotOf(place, view)!;
-        if (spot.visible) expect(spot.x).toBeGreaterThan(0);
-      }
+  test('a place at the back of the neck is hidden from the front and shown from behind', () => {
+    const shownIn = placesOn({ kind: 'point', id: 'GB20' }, 'left').flatMap((place) => VIEWS.filter((view) => spotOf(place, view)!.visible));
+    expect(shownIn).toContain('back');
+    expect(shownIn).not.toContain('front');
+    expect(shownIn).not.toContain('right');
   });
 });
 

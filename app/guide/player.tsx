@@ -1,3 +1,4 @@
+import isEqual from 'fast-deep-equal';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { checkRoutine } from '../../core/routine/check';
@@ -36,7 +37,7 @@ const KEYS: Record<string, GuideEventKind> = { ArrowRight: 'next', ArrowLeft: 'b
 
 /** Runs a routine: the ring on the chart, the cue large beside it, the ribbon below. */
 export function Player({ routine, open, again }: { routine: Routine; open: OpenRun | null; again: boolean }) {
-  const { visit, screening, goTo } = useVisit();
+  const { visit, screening, goTo, routine: composed } = useVisit();
   const run = useRun(visit.id, routine, open);
   const { cues, state } = run;
   const [settings, setSettings] = useState({ sound: true, voice: true });
@@ -48,6 +49,8 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
   useWakeLock(running);
 
   const steps = run.routine.steps;
+  // Compared by content: the database gives the fields of a document back in an order of its own.
+  const outdated = useMemo(() => !isEqual(run.routine.steps, composed?.steps), [run.routine, composed]);
   const names = useMemo(() => new Map(steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? ''])), [steps]);
   const nameOf = (id: string) => names.get(id) ?? '';
   useMarks(cues, run.base, run.turn, running, settings.sound ? sound : null, (mark) => {
@@ -142,6 +145,7 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
               <div className="soft">
                 {PHASE_NAMES[technique.phase]}, step {cue.stepIndex + 1} of {steps.length}
                 {state.status === 'paused' && <strong className="now"> · paused</strong>}
+                {outdated && ' · the routine was changed since this run began; stop it to run the new one'}
               </div>
               <h1 aria-live="polite">{nameOf(step.id)}</h1>
               <div className="where" aria-live="polite">

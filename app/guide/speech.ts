@@ -1,6 +1,4 @@
-/** True where this browser has a voice of its own; nothing is fetched for it. */
-export const hasVoice = (): boolean => typeof speechSynthesis !== 'undefined' && speechSynthesis.getVoices().some((v) => v.localService);
-
+/** Speaks with a voice of this machine's own, where there is one; nothing is fetched for it. */
 export function say(text: string): void {
   if (!text || typeof speechSynthesis === 'undefined') return;
   const voice = speechSynthesis.getVoices().find((v) => v.localService && v.lang.startsWith('en')) ?? speechSynthesis.getVoices().find((v) => v.localService);

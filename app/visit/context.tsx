@@ -41,7 +41,6 @@ export interface VisitWork extends VisitData, Working {
   end: (stage: 'done' | 'stopped' | 'postponed') => void;
   takeTheirs: () => void;
   keepMine: () => void;
-  isSaved: () => boolean;
 }
 
 const Context = createContext<VisitWork | null>(null);
@@ -99,7 +98,6 @@ export function VisitProvider({ data, reload, children }: { data: VisitData; rel
       reload();
     },
     keepMine: () => save.status === 'stale' && queue.current!.keepMine(save.theirs.version),
-    isSaved: () => !!queue.current?.isIdle,
   };
   // Readings stored by another window come with the reload after "take theirs".
   useEffect(() => {

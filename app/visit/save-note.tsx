@@ -3,8 +3,7 @@ import { useVisit } from './context';
 
 /** Whether everything is written; and the choice when two windows changed one visit. */
 export function SaveState() {
-  const { save, ended } = useVisit();
-  if (ended) return null;
+  const { save } = useVisit();
   const text = { saved: 'Saved', saving: 'Saving …', waiting: 'Not saved yet, trying again …', stale: 'Not saved', ended: 'Not saved', refused: 'Not saved' }[save.status];
   return (
     <span className={`save-state${save.status === 'waiting' ? ' is-waiting' : ''}`} role="status">

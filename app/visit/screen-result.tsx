@@ -1,11 +1,8 @@
-import { SEVERITIES, takesAway, type Severity } from '../../core/screening/screen';
-import { REGION_NAMES, type Region } from '../../core/atlas/regions';
-import { MUSCLES } from '../../reference/muscles';
+import { SEVERITIES, type Severity } from '../../core/screening/screen';
+import { takenAwayBy } from './caution-words';
 import { useVisit } from './context';
 
 const WORDS: Record<Severity, string> = { 'refer-out': 'Refer out', avoid: 'Avoid', adapt: 'Adapt', note: 'Note' };
-const MUSCLE_NAMES = new Map(MUSCLES.map((m) => [m.id, m.name]));
-const NAMES = { region: (id: string) => REGION_NAMES[id as Region] ?? id, muscle: (id: string) => MUSCLE_NAMES.get(id) ?? id };
 
 /** What the answers take away, worst first; rules for everyone come last. */
 export function ScreenResult() {
@@ -30,7 +27,7 @@ export function ScreenResult() {
                 <li key={c.key}>
                   <strong>{c.title}</strong> <span className="soft">{c.group === 'everyone' ? 'always' : ''}</span>
                   <br />
-                  {c.group === 'everyone' ? c.advice : `${takesAway(c, NAMES)}. ${c.seeWho ? `See: ${c.seeWho}` : ''}`}
+                  {c.group === 'everyone' ? c.advice : `${takenAwayBy(c)}. ${c.seeWho ? `See: ${c.seeWho}` : ''}`}
                 </li>
               ))}
             </ul>

@@ -4,9 +4,6 @@ import { InputError } from '../errors.ts';
  * Numeric rating scale 0–10. `Δ = follow-up − baseline` (negative = less pain); `per cent = (baseline − follow-up) /
  * baseline × 100`, undefined at baseline 0. Never compare different recall windows.
  */
-export const NRS_WINDOWS = ['now', 'worst-week', 'average-week'] as const;
-export type NrsWindow = (typeof NRS_WINDOWS)[number];
-
 /**
  * Bands by IMMPACT (Dworkin et al., J Pain 2008;9:105–121: 10–20 % minimal, ≥ 30 % moderate, ≥ 50 % substantial; sure).
  * The source leaves 20–30 % unnamed; it is counted as minimal (our choice).

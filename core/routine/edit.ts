@@ -63,8 +63,6 @@ export function applyFix(routine: Routine, action: FixAction, catalogue: Catalog
       return replaceStep(routine, action.stepId, (s) => ({ ...s, sides: { ...s.sides, mode: 'each' } }));
     case 'even-sides':
       return withSteps(routine, routine.steps.map((s) => ({ ...s, sides: evened(s.sides) })));
-    case 'intend-extra':
-      return replaceStep(routine, action.stepId, (s) => (s.sides.extra ? { ...s, sides: { ...s.sides, extra: { ...s.sides.extra, reason: action.reason } } } : s));
     case 'mirror-drainage':
       return mirrorDrainage(routine, catalogue);
     case 'shorten-to-budget':

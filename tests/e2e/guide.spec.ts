@@ -91,6 +91,18 @@ test('with the network gone the run goes on and is written afterwards', async ({
   await expect(page.getByRole('rowheader', { name: 'In all' })).toBeVisible();
 });
 
+test('a run that began with an earlier form of the routine says so, a fresh one does not', async ({ page }) => {
+  await ready(page, 'warm palms jaw 60s', 'temple circles');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(page.locator('.guide-cue').getByText('step 1 of 2')).toBeVisible();
+  await expect(page.getByText('the routine was changed since this run began')).toBeHidden();
+  await page.getByRole('link', { name: 'Compose' }).click();
+  await addStep(page, 'jiache');
+  await saved(page);
+  await page.getByRole('link', { name: 'Guide' }).click();
+  await expect(page.getByText('the routine was changed since this run began')).toBeVisible();
+});
+
 test('without a routine it says what to do first', async ({ page }) => {
   await openPractice(page);
   await addClient(page);

@@ -17,7 +17,7 @@ test('a red flag stops the visit, says who to see, and is followed up on Today',
   await saved(page);
   await page.getByRole('button', { name: 'Stop and refer out' }).click();
   await expect(page.getByText('Stopped and referred.')).toBeVisible();
-  await saved(page).catch(() => {});
+  await saved(page);
   await page.goto('/today');
   await expect(page.getByText('Refer out, outcome not known')).toBeVisible();
   await page.getByRole('button', { name: 'Note', exact: true }).click();

@@ -1,12 +1,10 @@
 import { Button, Form as BsForm } from 'react-bootstrap';
 import { Link } from 'react-router';
 import type { Answer, Caution } from '../../../core/screening/screen';
-import { takesAway } from '../../../core/screening/screen';
-import { REGION_NAMES, type Region } from '../../../core/atlas/regions';
 import { CAUTIONS } from '../../../reference/cautions';
-import { MUSCLES } from '../../../reference/muscles';
 import { PREPARATION } from '../../../reference/preparation';
 import { FaceChart } from '../../chart/face-chart';
+import { takenAwayBy } from '../../visit/caution-words';
 import { keepOffMarks } from '../../visit/chart-marks';
 import { useVisit } from '../../visit/context';
 import { SaveConflict, SaveState } from '../../visit/save-note';
@@ -17,8 +15,6 @@ const GROUPS = [
   { group: 'today', title: 'Today', none: 'None today' },
   { group: 'standing', title: 'Standing facts', none: 'None of these' },
 ] as const;
-const MUSCLE_NAMES = new Map(MUSCLES.map((m) => [m.id, m.name]));
-const NAMES = { region: (id: string) => REGION_NAMES[id as Region] ?? id, muscle: (id: string) => MUSCLE_NAMES.get(id) ?? id };
 
 export default function ScreenStage() {
   const visit = useVisit();
@@ -109,7 +105,7 @@ function Question({ caution, value, before, onAnswer }: { caution: Caution; valu
       </span>
       {value === 'yes' && (
         <span className="takes">
-          Takes away {takesAway(caution, NAMES)}. {caution.advice} {caution.seeWho && <strong>See: {caution.seeWho}</strong>}
+          Takes away {takenAwayBy(caution)}. {caution.advice} {caution.seeWho && <strong>See: {caution.seeWho}</strong>}
         </span>
       )}
     </div>

@@ -1,5 +1,5 @@
 import type { Breach, Screening } from '../../screening/screen.ts';
-import type { OneSide, Pressure } from '../../units.ts';
+import type { Pressure } from '../../units.ts';
 import type { Cue } from '../cues.ts';
 import type { Contact, Routine, Step } from '../model.ts';
 import type { Catalogue, Technique } from '../technique.ts';
@@ -17,7 +17,6 @@ export type FixAction =
   | { do: 'remove'; stepId: string }
   | { do: 'each-side'; stepId: string }
   | { do: 'even-sides' }
-  | { do: 'intend-extra'; stepId: string; side: OneSide; reason: string }
   | { do: 'mirror-drainage' }
   | { do: 'drop-place'; stepId: string }
   | { do: 'shorten-to-budget' };
