@@ -14,7 +14,7 @@ import { parseRoutine } from '../core/routine/schema.ts';
 import { totalsOf } from '../core/routine/timing.ts';
 import { screen, type Answers } from '../core/screening/screen.ts';
 import { CATALOGUE } from '../reference/catalogue.ts';
-import { CAUTIONS } from '../reference/cautions.ts';
+import { CAUTIONS } from '../reference/cautions/index.ts';
 
 const USAGE = `usage: core plan <routine.json>
        core check <routine.json> [--screening answers.json]

@@ -8,7 +8,7 @@ import type { Routine } from '../core/routine/model.ts';
 import type { Answer } from '../core/screening/screen.ts';
 import type { Side } from '../core/units.ts';
 import { EMPTY_RECORD, EMPTY_SCREEN } from '../core/visit/model.ts';
-import { CAUTIONS } from '../reference/cautions.ts';
+import { CAUTIONS } from '../reference/cautions/index.ts';
 import { PREPARATION } from '../reference/preparation.ts';
 import { hash } from '@node-rs/argon2';
 import { database } from '../server/db/connection.ts';

@@ -2,13 +2,15 @@ import { REGION_NAMES, REGIONS, type Region } from '../core/atlas/regions.ts';
 import type { PlaceRef } from '../core/routine/model.ts';
 import type { Catalogue, Technique } from '../core/routine/technique.ts';
 import { LANDMARKS } from './landmarks.ts';
-import { MUSCLES } from './muscles.ts';
-import { KEEP_OFF, LYMPH_NODES } from './other-places.ts';
-import { POINTS } from './points.ts';
+import { LYMPH_NODES } from './lymph.ts';
+import { MUSCLES } from './muscles/index.ts';
+import { KEEP_OFF } from './other-places.ts';
+import { POINTS } from './points/index.ts';
 import { FRAME_TECHNIQUES } from './techniques/frame.ts';
+import { LIBRARY } from './techniques/library/index.ts';
 import { WORK_TECHNIQUES } from './techniques/work.ts';
 
-export const TECHNIQUES: readonly Technique[] = [...FRAME_TECHNIQUES, ...WORK_TECHNIQUES];
+export const TECHNIQUES: readonly Technique[] = [...FRAME_TECHNIQUES, ...WORK_TECHNIQUES, ...LIBRARY];
 
 const known = new Map<string, { name: string; region: Region | null }>();
 for (const p of POINTS) known.set(`point:${p.id}`, { name: `${p.id} ${p.name}`, region: p.region });

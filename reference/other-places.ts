@@ -1,25 +1,5 @@
-import { back, front, side, type Anchor } from '../core/terrain/anchors.ts';
+import { back, backOfHand, front, palm, side, type Anchor } from '../core/terrain/anchors.ts';
 import { REGION_NAMES, type Region } from '../core/atlas/regions.ts';
-
-/** A lymph node group that drainage strokes start from or run to; order and names are standard anatomy (sure). */
-export interface LymphNode {
-  id: string;
-  name: string;
-  region: Region;
-  anchor: Anchor;
-  paired: true;
-}
-
-const node = (id: string, name: string, region: Region, anchor: Anchor): LymphNode => ({ id, name, region, anchor, paired: true });
-
-export const LYMPH_NODES: readonly LymphNode[] = [
-  node('terminus', 'hollow above the collarbone', 'neck-side', front('none', 48, -172)),
-  node('deep-cervical', 'side of the neck', 'neck-side', side('neck', -74, 2)),
-  node('parotid', 'in front of and below the ear', 'ear', side('mid', -34, 8)),
-  node('postauricular', 'behind the ear', 'ear', side('mid', -18, -28)),
-  node('submandibular', 'under the jaw edge', 'jaw', side('mid', -78, 40)),
-  node('occipital', 'back of the skull', 'neck-back', back('mid', 22, -46)),
-];
 
 /** Places that are never worked: they exist so that the chart can lock them and rules can name them. */
 export interface KeepOff {
@@ -71,4 +51,6 @@ export const REGION_PATCHES: readonly RegionPatch[] = [
   patch('shoulder', back('none', 84, -156), true, 24),
   patch('chest', front('none', 70, -205), true, 24),
   patch('scalp', side('mid', 74, -14), true, 28),
+  patch('hand', backOfHand(-4, 60), true, 30),
+  patch('arm', palm(0, -90), true, 26),
 ];

@@ -14,7 +14,7 @@ import { newStep } from '../core/routine/technique.ts';
 import { screen } from '../core/screening/screen.ts';
 import { ROUTINES } from '../demo/routines.ts';
 import { CATALOGUE, TECHNIQUES } from '../reference/catalogue.ts';
-import { CAUTIONS } from '../reference/cautions.ts';
+import { CAUTIONS } from '../reference/cautions/index.ts';
 import { openDemo } from './lib/open-demo.ts';
 import { ROOT } from './lib/paths.ts';
 

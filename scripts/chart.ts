@@ -1,112 +1,77 @@
 /**
- * Draws the face chart from the parametric head: `npm run chart [-- resolution]`. Writes the terrain of every view
- * under app/chart/terrain/ and the positions of all places under reference/chart/. The results are committed, so
- * this runs only when the head, its drawing rules or the tables of places change.
+ * Draws the face chart from the parametric head and hand: `npm run chart [-- resolution [views]]`. Writes the terrain
+ * of every view under app/chart/terrain/ and the positions of all places under reference/chart/. The results are
+ * committed, so this runs only when the bodies, their drawing rules or the tables of places change.
  */
 import { mkdirSync, writeFileSync } from 'node:fs';
-import type { Anchor } from '../core/terrain/anchors.ts';
-import { dropper } from '../core/terrain/drop.ts';
-import { earOutline } from '../core/terrain/ear.ts';
-import { featureCurves } from '../core/terrain/features.ts';
-import { buildHead } from '../core/terrain/head.ts';
-import { drawFibres, fibreLines, locateAnchor, placeInView, type FibreDrawing, type Placement } from '../core/terrain/places.ts';
-import { drawRelief, type QuietZone } from '../core/terrain/relief.ts';
-import { terrainSvg } from '../core/terrain/svg.ts';
-import { traceDepth, type DepthMap } from '../core/terrain/trace.ts';
-import { mirrored, type Vec3 } from '../core/terrain/vector.ts';
-import { CAMERAS, HEAD_VIEWS, project, type HeadView } from '../core/terrain/views.ts';
+import { locateAll } from '../core/atlas/locate.ts';
+import { bodyOf, type BodyName } from '../core/terrain/anchors.ts';
+import { buildBodies, locateAnchor } from '../core/terrain/bodies.ts';
+import { drawView, traceView } from '../core/terrain/draw.ts';
+import { bellyOf, drawFibres, fibreLines, type FibreDrawing } from '../core/terrain/muscle-drawing.ts';
+import { spotsOf } from '../core/terrain/places.ts';
+import type { DepthMap } from '../core/terrain/trace.ts';
+import type { Vec3 } from '../core/terrain/vector.ts';
+import { CAMERAS, VIEWS, type View } from '../core/terrain/views.ts';
 import { LANDMARKS } from '../reference/landmarks.ts';
-import { MUSCLES } from '../reference/muscles.ts';
-import { KEEP_OFF, LYMPH_NODES, REGION_PATCHES } from '../reference/other-places.ts';
-import { POINTS } from '../reference/points.ts';
+import { DRAINAGE_PATHS, LYMPH_NODES } from '../reference/lymph.ts';
+import { MUSCLES } from '../reference/muscles/index.ts';
+import { KEEP_OFF, REGION_PATCHES } from '../reference/other-places.ts';
+import { POINTS } from '../reference/points/index.ts';
 
 const resolution = Number(process.argv[2] ?? 1.4);
-const head = buildHead();
-const drop = dropper(head.body.distance);
-const curves = featureCurves(head, drop);
-const outline = earOutline(head.ear);
-
-/** The right profile is the left one seen in a mirror: trace once, flip the columns. */
-function flipped(map: DepthMap): DepthMap {
-  const { columns, rows } = map;
-  const depth = new Float32Array(map.depth.length);
-  const normal = new Float32Array(map.normal.length);
-  for (let j = 0; j < rows; j++)
-    for (let i = 0; i < columns; i++) {
-      const to = j * columns + i;
-      const from = j * columns + columns - 1 - i;
-      depth[to] = map.depth[from]!;
-      normal.set([-map.normal[3 * from]!, map.normal[3 * from + 1]!, map.normal[3 * from + 2]!], 3 * to);
-    }
-  return { ...map, depth, normal };
-}
-
-const maps = {} as Record<HeadView, DepthMap>;
-for (const view of HEAD_VIEWS) {
-  const started = Date.now();
-  maps[view] = view === 'right' ? flipped(maps.left) : traceDepth(head.body.distance, CAMERAS[view], resolution);
-  console.log(`${view}: traced in ${((Date.now() - started) / 1000).toFixed(1)} s`);
-}
+const asked = (process.argv[3]?.split(',') as View[] | undefined) ?? VIEWS;
+const bodies = buildBodies();
 
 mkdirSync('app/chart/terrain', { recursive: true });
 mkdirSync('reference/chart', { recursive: true });
 
-for (const view of HEAD_VIEWS) {
-  const camera = CAMERAS[view];
-  const quiet: QuietZone[] = [];
-  const seenSides: ((p: Vec3) => Vec3)[] = view === 'left' ? [(p) => p] : view === 'right' ? [mirrored] : [(p) => p, mirrored];
-  for (const side of seenSides) {
-    const zone: QuietZone = { outline: outline.map((p) => project(camera, side(p))).map((q) => [q[0], q[1]]) };
-    quiet.push(view === 'front' || view === 'back' ? { ...zone, depthMm: project(camera, side(head.ear.at(0, 15, 0)))[2], slackMm: 22 } : zone);
-  }
-  const nostrils = [1, -1].map((s) => project(camera, [...head.frame.zone.nose(s * 7, -33), 98] as unknown as Vec3));
-  const mute = view === 'front' ? nostrils.map((q) => [q[0], q[1], 13] as const) : [];
-  const relief = drawRelief({ view, camera, map: maps[view], curves, quiet, mute });
-  const svg = terrainSvg(view, camera, relief);
+const maps: Partial<Record<View, DepthMap>> = {};
+for (const view of ['left', ...VIEWS.filter((v) => v !== 'left')] as View[]) {
+  const started = Date.now();
+  maps[view] = traceView(bodies, view, asked.includes(view) ? resolution : 0.5, maps.left);
+  if (!asked.includes(view)) continue;
+  const svg = drawView(bodies, view, maps[view]);
   writeFileSync(`app/chart/terrain/${view}.svg`, svg);
-  console.log(`${view}: ${(svg.length / 1000).toFixed(0)} kB`);
+  console.log(`${view}: ${((Date.now() - started) / 1000).toFixed(1)} s, ${(svg.length / 1000).toFixed(0)} kB`);
 }
 
-interface Located {
-  mm: Vec3;
-  views: Partial<Record<HeadView, Placement>>;
-}
-
-const places: Record<string, Located> = {};
-function locate(id: string, anchor: Anchor, paired: boolean): void {
-  const left = locateAnchor(head, drop, anchor);
-  if (!left) throw new Error(`${id}: its line misses the head`);
-  const sides: [string, Vec3][] = paired
-    ? [
-        [`${id}.left`, left],
-        [`${id}.right`, mirrored(left)],
-      ]
-    : [[`${id}.midline`, left]];
-  for (const [key, mm] of sides) {
+const places: Record<string, unknown> = {};
+function put(id: string, mm: Vec3 | null, body: BodyName, paired: boolean): void {
+  if (!mm) throw new Error(`${id}: its line misses the body`);
+  for (const side of paired ? ['left', 'right'] : ['midline']) {
+    const key = `${id}.${side}`;
     if (places[key]) throw new Error(`${key} stands twice`);
-    places[key] = {
-      mm: mm.map((v) => Math.round(v * 10) / 10) as unknown as Vec3,
-      views: Object.fromEntries(HEAD_VIEWS.map((view) => [view, placeInView(CAMERAS[view], maps[view], mm)])),
-    };
+    const onRight = side === 'right';
+    const [x, y, z] = mm.map((v) => Math.round(v * 10) / 10) as unknown as Vec3;
+    places[key] = { mm: [onRight && body === 'head' ? -x : x, y, z], ...(body === 'hand' ? { body } : {}), views: spotsOf(mm, body, onRight, maps) };
   }
 }
-for (const l of LANDMARKS) locate(`landmark:${l.id}`, l.anchor, l.paired);
-for (const p of POINTS) if (p.anchor) locate(`point:${p.id}`, p.anchor, p.paired);
-for (const m of MUSCLES) locate(`muscle:${m.id}`, m.belly, m.id !== 'procerus');
-for (const n of LYMPH_NODES) locate(`node:${n.id}`, n.anchor, true);
-for (const k of KEEP_OFF) locate(`keep-off:${k.id}`, k.anchor, k.paired);
-for (const r of REGION_PATCHES) locate(`region:${r.id}`, r.anchor, r.paired);
-const lines = Object.entries(places).map(([key, located]) => `${JSON.stringify(key)}: ${JSON.stringify(located)}`);
-writeFileSync('reference/chart/places.json', `{\n${lines.join(',\n')}\n}\n`);
 
-const fibres: Record<string, Partial<Record<HeadView, FibreDrawing>>> = {};
+const located = locateAll(bodies, LANDMARKS, POINTS);
+for (const p of located.landmarks.values()) put(`landmark:${p.id}`, p.mm, p.body, p.paired);
+for (const p of located.points.values()) put(`point:${p.id}`, p.mm, p.body, p.paired);
+for (const n of LYMPH_NODES) put(`node:${n.id}`, locateAnchor(bodies, n.anchor), 'head', true);
+for (const p of DRAINAGE_PATHS) put(`drainage:${p.id}`, locateAnchor(bodies, p.start), 'head', true);
+for (const k of KEEP_OFF) put(`keep-off:${k.id}`, locateAnchor(bodies, k.anchor), 'head', k.paired);
+for (const r of REGION_PATCHES) put(`region:${r.id}`, locateAnchor(bodies, r.anchor), bodyOf(r.anchor), r.paired);
+
+const fibres: Record<string, Partial<Record<View, FibreDrawing>>> = {};
 for (const m of MUSCLES) {
+  const strands = m.fan ? fibreLines(m.fan, bodies) : [];
+  put(`muscle:${m.id}`, m.belly ? locateAnchor(bodies, m.belly) : bellyOf(strands), 'head', m.paired);
   if (!m.fan) continue;
-  const strands = fibreLines(m.fan, drop);
   for (const side of ['left', 'right'] as const) {
-    const drawn = HEAD_VIEWS.map((view) => [view, drawFibres(strands, CAMERAS[view], maps[view], side === 'right')] as const).filter(([, d]) => d);
-    fibres[`${m.id}.${side}`] = Object.fromEntries(drawn) as Partial<Record<HeadView, FibreDrawing>>;
+    const drawn = VIEWS.filter((view) => CAMERAS[view].body === 'head')
+      .map((view) => [view, drawFibres(strands, m.fan!.kind === 'ring' && !m.fan!.half, view, maps[view]!, side === 'right')] as const)
+      .filter(([, drawing]) => drawing);
+    fibres[`${m.id}.${side}`] = Object.fromEntries(drawn) as Partial<Record<View, FibreDrawing>>;
   }
 }
-writeFileSync('reference/chart/fibres.json', `${JSON.stringify(fibres, null, 1)}\n`);
+
+const lines = Object.entries(places).map(([key, place]) => `${JSON.stringify(key)}: ${JSON.stringify(place)}`);
+writeFileSync('reference/chart/places.json', `{\n${lines.join(',\n')}\n}\n`);
+writeFileSync('reference/chart/fibres.json', `{\n${Object.entries(fibres).map(([key, views]) => `${JSON.stringify(key)}: ${JSON.stringify(views)}`).join(',\n')}\n}\n`);
 console.log(`${Object.keys(places).length} places, ${Object.keys(fibres).length} muscle sides`);
+const unseen = Object.entries(places).filter(([, p]) => !Object.keys((p as { views: object }).views).length).map(([key]) => key);
+if (unseen.length) console.log(`seen in no view: ${unseen.join(', ')}`);

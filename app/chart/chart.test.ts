@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
-import { bestView, CHART_WIDTH, edgesOf, flipX, placesOn, placeKey, spotOf, VIEWS } from './places';
+import { bestView, edgesOf, flipX, placesOn, placeKey, sheetOf, spotOf, VIEWS } from './places';
 import { spread } from './spread';
 
 describe('places behind a reference', () => {
@@ -10,7 +10,7 @@ describe('places behind a reference', () => {
     expect(placesOn(masseter, 'right').map((p) => p.side)).toEqual(['right']);
     expect(placesOn({ kind: 'point', id: 'EX-HN3' }, 'left').map((p) => p.side)).toEqual(['midline']);
   });
-  test('a place that is not on the head is nowhere', () => expect(placesOn({ kind: 'point', id: 'LI4' }, 'both')).toEqual([]));
+  test('a place that is not drawn is nowhere', () => expect(placesOn({ kind: 'point', id: 'ST36' }, 'both')).toEqual([]));
 });
 
 describe('the view that shows it best', () => {
@@ -23,7 +23,13 @@ describe('the view that shows it best', () => {
     expect(best('point', 'BL2', 'both')).toBe('front');
     expect(best('point', 'EX-HN3', 'midline')).toBe('front');
   });
-  test('work on both sides of the neck is not shown in a profile that hides one of them', () => expect(bestView(placesOn({ kind: 'node', id: 'deep-cervical' }, 'both'))).toBe('front'));
+  test('work on both sides of the neck is not shown in a profile that hides one of them', () => expect(bestView(placesOn({ kind: 'node', id: 'deep-cervical-upper' }, 'both'))).toBe('front'));
+  test('the crown from above, the collarbone on the chest, a thumb web on the hand', () => {
+    expect(best('point', 'GV20', 'midline')).toBe('top');
+    expect(best('point', 'ST13', 'both')).toBe('chest');
+    expect(best('point', 'LI4', 'right')).toBe('backs');
+    expect(best('point', 'PC6', 'left')).toBe('palms');
+  });
   test('the nape from behind', () => expect(best('muscle', 'suboccipitals', 'both')).toBe('back'));
 });
 
@@ -34,8 +40,8 @@ describe('edges', () => {
   });
   test('a mirrored chart relabels its edges and flips its places', () => {
     expect(edgesOf('front', true)).toEqual(['L', 'R']);
-    expect(flipX(100, true)).toBe(CHART_WIDTH - 100);
-    expect(flipX(100, false)).toBe(100);
+    expect(flipX(100, true, 'front')).toBe(sheetOf('front').width - 100);
+    expect(flipX(100, false, 'front')).toBe(100);
   });
   test('a profile says whose side it is', () => expect(edgesOf('left', true)[0]).toBe('client’s left'));
   test('the client’s left lies on the sheet’s right from the front', () => {
@@ -43,8 +49,11 @@ describe('edges', () => {
     const right = spotOf({ kind: 'point', id: 'ST2', side: 'right' }, 'front')!;
     expect(left.x).toBeGreaterThan(right.x);
   });
+  test('the client’s left hand lies on the sheet’s right, palm or back', () => {
+    for (const [view, id] of [['palms', 'PC8'], ['backs', 'LI4']] as const) expect(spotOf({ kind: 'point', id, side: 'left' }, view)!.x).toBeGreaterThan(sheetOf(view).width / 2);
+  });
   test('a place at the back of the neck is hidden from the front and shown from behind', () => {
-    const shownIn = placesOn({ kind: 'point', id: 'GB20' }, 'left').flatMap((place) => VIEWS.filter((view) => spotOf(place, view)!.visible));
+    const shownIn = placesOn({ kind: 'point', id: 'GB20' }, 'left').flatMap((place) => VIEWS.filter((view) => spotOf(place, view)));
     expect(shownIn).toContain('back');
     expect(shownIn).not.toContain('front');
     expect(shownIn).not.toContain('right');

@@ -1,11 +1,18 @@
-import { memo, useState } from 'react';
+import { lazy, memo, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import type { ClientMeasures } from '../../core/atlas/client-measure';
 import type { OneSide } from '../../core/units';
+import { useInBrowser } from '../ui/use-in-browser';
+import { ChartTools } from './chart-tools';
 import { useFibres } from './fibres';
 import { ChangeLayer, ContactRing, KeepOffLayer, RouteLayer, TendernessLayer, type Change, type KeepOff, type RingState, type Sounding, type Stop } from './layers';
+import type { MapLayer } from './map-layer-names';
 import { PickLayer, type Pickable } from './pick-layer';
-import { bestView, CHART_HEIGHT, CHART_WIDTH, edgesOf, flipX, spotOf, VIEW_NAMES, VIEWS, type Place, type View } from './places';
-import { useInBrowser } from '../ui/use-in-browser';
+import { bestView, edgesOf, placeKey, sheetOf, shownSpot, VIEW_NAMES, VIEWS, type Place, type View } from './places';
 import { TERRAIN_URLS, useTerrain } from './terrain';
+import { useSize } from './use-size';
+import { useZoom } from './use-zoom';
+
+const MapLayers = lazy(() => import('./map-layers'));
 
 export interface MuscleSide {
   id: string;
@@ -24,120 +31,178 @@ interface Props {
   /** The chart turns to show these and, with `zoom`, comes near. */
   follow?: readonly Place[];
   zoom?: boolean;
+  /** Layers of the map that are on from the start. */
+  map?: readonly MapLayer[];
+  chosen?: Place | null;
+  second?: Place | null;
+  measures?: ClientMeasures | null;
+  /** Drawings fitted to this client instead of the standard ones. */
+  fitted?: Partial<Record<View, string>>;
+  /** Marks of the page's own, drawn on top. */
+  over?: (view: View, mirrored: boolean, unit: number) => ReactNode;
+  /** A click, in px of the unmirrored sheet. */
+  onPoint?: (view: View, x: number, y: number) => void;
+  onView?: (view: View) => void;
 }
 
-type Layer = 'Route' | 'Tenderness' | 'Muscles' | 'Keep off' | 'Places';
+type Layer = 'Route' | 'Tenderness' | 'Muscle work' | 'Keep off' | 'Places';
 
-/** The one drawing that everything is placed on: views and layers at its left, R and L at its edges. */
-export function FaceChart({ stops, onChooseStop, soundings, keepOff, muscles, changes, pick, ring, follow, zoom }: Props) {
-  const followed = follow?.map((p) => `${p.kind}:${p.id}.${p.side}`).join(' ') ?? '';
-  const [view, setView] = useState<View>(() => (follow?.length ? bestView(follow) : 'front'));
+/** The one drawing that everything is placed on: views and layers at its sides, R and L at its edges. */
+export function FaceChart(props: Props) {
+  const { stops, onChooseStop, soundings, keepOff, muscles, changes, pick, ring, follow, zoom, map, chosen = null, second = null, measures = null, fitted, over, onPoint, onView } = props;
+  const followed = follow?.map(placeKey).join(' ') ?? '';
+  const [view, turnTo] = useState<View>(() => (follow?.length ? bestView(follow) : 'front'));
   const [mirrored, setMirrored] = useState(false);
   const [hidden, setHidden] = useState<ReadonlySet<Layer>>(new Set());
+  const [mapOn, setMapOn] = useState<ReadonlySet<MapLayer>>(new Set(map));
   const [turnedFor, setTurnedFor] = useState(followed);
   if (followed !== turnedFor) {
     setTurnedFor(followed);
-    if (follow?.length) setView(bestView(follow));
+    if (follow?.length) turnTo(bestView(follow));
   }
+  useEffect(() => onView?.(view), [onView, view]);
   // The drawing itself is fetched by the browser, so the marks on it need not travel in the page.
   const inBrowser = useInBrowser();
+  const frame = useRef<HTMLDivElement>(null);
+  const moving = useRef<HTMLDivElement>(null);
+  const size = useSize(frame);
+  const zoomed = useZoom(frame, moving, !zoom);
+  const { whole } = zoomed;
+  useEffect(() => whole(), [view, whole]);
   const fibres = useFibres(!!muscles?.length);
+
+  const sheet = sheetOf(view);
+  const shown = zoom && follow?.length ? near(follow, view, mirrored) : visiblePart(sheet, size, zoomed.drawn);
+  const unit = size.width ? Math.max(shown.width / size.width, shown.height / size.height) : 1;
+  const svg = { viewBox: `${shown.x} ${shown.y} ${shown.width} ${shown.height}`, preserveAspectRatio: zoom ? 'xMidYMid slice' : 'xMidYMid meet' };
+  const flip = mirrored ? `matrix(-1 0 0 1 ${sheet.width} 0)` : undefined;
   const on = (layer: Layer) => !hidden.has(layer);
-  const toggle = (layer: Layer) => setHidden((before) => new Set(before.has(layer) ? [...before].filter((l) => l !== layer) : [...before, layer]));
-  const layers = ([['Route', stops], ['Tenderness', soundings], ['Muscles', muscles], ['Keep off', keepOff], ['Places', pick?.places]] as const).filter(([, has]) => has).map(([name]) => name);
+  const own = ([['Route', stops], ['Tenderness', soundings], ['Muscle work', muscles], ['Keep off', keepOff], ['Places', pick?.places]] as const).filter(([, has]) => has).map(([name]) => name);
   const [leftEdge, rightEdge] = edgesOf(view, mirrored);
-  const flip = mirrored ? `matrix(-1 0 0 1 ${CHART_WIDTH} 0)` : undefined;
-  const { x, y, width, height } = zoom && follow?.length ? near(follow, view, mirrored) : { x: 0, y: 0, width: CHART_WIDTH, height: CHART_HEIGHT };
-  const sheet = { viewBox: `${x} ${y} ${width} ${height}`, preserveAspectRatio: zoom ? 'xMidYMid slice' : 'xMidYMid meet' };
+  const layer = { view, mirrored, unit: Math.max(1, unit) };
 
   return (
     <section className={`face-chart${zoom ? ' is-near' : ''}`} aria-label="Face chart">
       <div className="chart-rail">
         {VIEWS.map((v) => (
-          <button key={v} type="button" className="view-button" aria-pressed={v === view} onClick={() => setView(v)}>
-            <span className="view-thumb" style={{ maskImage: `url(${TERRAIN_URLS[v]})` }} aria-hidden="true" />
+          <button key={v} type="button" className="view-button" aria-pressed={v === view} onClick={() => turnTo(v)}>
+            <span className={`view-thumb is-${v}`} style={{ maskImage: `url(${TERRAIN_URLS[v]})` }} aria-hidden="true" />
             {VIEW_NAMES[v]}
           </button>
         ))}
       </div>
-      <div className="chart-layers" role="group" aria-label="Layers">
-          {layers.map((layer) => (
-            <button key={layer} type="button" aria-pressed={on(layer)} onClick={() => toggle(layer)}>
-              {layer}
-            </button>
-          ))}
-          <button type="button" aria-pressed={mirrored} onClick={() => setMirrored(!mirrored)} title="Flip the chart for work in front of a mirror" className="mirror">
-            Mirror{mirrored ? ' on' : ''}
-          </button>
-      </div>
-      <div className="chart-drawing">
-        <Terrain view={view} flip={flip} {...sheet} />
-        <svg {...sheet} role="group" aria-label={`${VIEW_NAMES[view]} view${mirrored ? ', mirrored' : ''}`}>
-          {inBrowser && muscles && on('Muscles') && (
-            <g transform={flip}>
-              {muscles.map((m) => {
-                const drawing = fibres[`${m.id}.${m.side}`]?.[view];
-                return (
-                  drawing && (
-                    <g key={`${m.id}.${m.side}`} className={`chart-muscle${m.chosen ? ' is-chosen' : ''}`}>
-                      <path className="body" d={drawing.outline} />
-                      <path d={drawing.fibres} />
-                    </g>
-                  )
-                );
-              })}
-            </g>
-          )}
-          {inBrowser && keepOff && on('Keep off') && <KeepOffLayer view={view} mirrored={mirrored} zones={keepOff} />}
-          {inBrowser && stops && on('Route') && <RouteLayer view={view} mirrored={mirrored} stops={stops} avoid={on('Tenderness') ? (soundings ?? []).map((s) => s.place) : []} onChoose={onChooseStop} />}
-          {inBrowser && soundings && on('Tenderness') && <TendernessLayer view={view} mirrored={mirrored} soundings={soundings} />}
-          {inBrowser && changes && <ChangeLayer view={view} mirrored={mirrored} changes={changes} />}
-          {ring && <ContactRing view={view} mirrored={mirrored} ring={ring} radius={zoom ? 24 : 22} />}
-          {inBrowser && pick && on('Places') && <PickLayer view={view} mirrored={mirrored} pickables={pick.places} onPick={pick.onPick} onKey={pick.onKey} />}
-          {!zoom && <Edges left={leftEdge} right={rightEdge} />}
-        </svg>
+      <ChartTools
+        own={own}
+        hidden={hidden}
+        onHide={(l) => setHidden(toggled(hidden, l as Layer))}
+        mapOn={mapOn}
+        onMap={(l) => setMapOn(toggled(mapOn, l))}
+        open={!!map?.length}
+        mirrored={mirrored}
+        onMirror={() => setMirrored(!mirrored)}
+        zoom={zoom ? null : zoomed}
+      />
+      <div className="chart-drawing" ref={frame} tabIndex={zoom ? undefined : -1} onClick={onPoint && ((e) => tell(e, (x, y) => onPoint(view, mirrored ? sheet.width - x : x, y)))}>
+        <div className="chart-moving" ref={moving}>
+          <Terrain view={view} flip={flip} fitted={fitted?.[view]} {...svg} />
+          <svg {...svg} role="group" aria-label={`${VIEW_NAMES[view]} view${mirrored ? ', mirrored' : ''}`}>
+            {inBrowser && (mapOn.size > 0 || chosen) && (
+              <Suspense>
+                <MapLayers view={view} mirrored={mirrored} unit={unit} shown={shown} on={mapOn} chosen={chosen} second={second} measures={measures} />
+              </Suspense>
+            )}
+            {inBrowser && muscles && on('Muscle work') && (
+              <g transform={flip}>
+                {muscles.map((m) => {
+                  const drawing = fibres[`${m.id}.${m.side}`]?.[view];
+                  return (
+                    drawing && (
+                      <g key={`${m.id}.${m.side}`} className={`chart-muscle${m.chosen ? ' is-chosen' : ''}`}>
+                        <path className="body" d={drawing.outline} />
+                        <path d={drawing.fibres} />
+                      </g>
+                    )
+                  );
+                })}
+              </g>
+            )}
+            {inBrowser && keepOff && on('Keep off') && <KeepOffLayer {...layer} zones={keepOff} />}
+            {inBrowser && stops && on('Route') && <RouteLayer {...layer} stops={stops} avoid={on('Tenderness') ? (soundings ?? []).map((s) => s.place) : []} onChoose={onChooseStop} />}
+            {inBrowser && soundings && on('Tenderness') && <TendernessLayer {...layer} soundings={soundings} />}
+            {inBrowser && changes && <ChangeLayer {...layer} changes={changes} />}
+            {ring && <ContactRing {...layer} ring={ring} radius={zoom ? 24 : 22} />}
+            {inBrowser && pick && on('Places') && <PickLayer view={view} mirrored={mirrored} unit={unit} pickables={pick.places} onPick={pick.onPick} onKey={pick.onKey} />}
+            {inBrowser && over?.(view, mirrored, unit)}
+          </svg>
+        </div>
+        {!zoom && <Edges left={leftEdge} right={rightEdge} />}
         {zoom && <span className="chart-corner-word">{view === 'left' || view === 'right' ? leftEdge : `client’s ${leftEdge === 'R' ? 'right' : 'left'} is here`}</span>}
       </div>
     </section>
   );
 }
 
+const toggled = <T,>(set: ReadonlySet<T>, value: T): ReadonlySet<T> => new Set(set.has(value) ? [...set].filter((v) => v !== value) : [...set, value]);
+
+/** A click in px of the sheet as it is shown. */
+function tell(event: React.MouseEvent<HTMLElement>, onPoint: (x: number, y: number) => void): void {
+  const matrix = event.currentTarget.querySelector<SVGSVGElement>('svg:not(.chart-terrain)')?.getScreenCTM();
+  if (!matrix) return;
+  const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
+  onPoint(x, y);
+}
+
 /** The drawing itself, on a layer of its own: marks that move above it do not make it be painted again. */
-const Terrain = memo(function Terrain({ view, flip, ...sheet }: { view: View; flip: string | undefined; viewBox: string; preserveAspectRatio: string }) {
-  const terrain = useTerrain(view);
+const Terrain = memo(function Terrain({ view, flip, fitted, ...svg }: { view: View; flip: string | undefined; fitted: string | undefined; viewBox: string; preserveAspectRatio: string }) {
+  const standard = useTerrain(view);
+  const markup = useMemo(() => ({ __html: fitted ?? standard }), [fitted, standard]);
   return (
-    <svg {...sheet} className="chart-terrain" aria-hidden="true">
-      <g transform={flip} dangerouslySetInnerHTML={{ __html: terrain }} />
+    <svg {...svg} className="chart-terrain" aria-hidden="true">
+      <g transform={flip} dangerouslySetInnerHTML={markup} />
     </svg>
   );
 });
 
 function Edges({ left, right }: { left: string; right: string }) {
-  const single = left.length > 1;
-  return (
+  return left.length > 1 ? (
+    <span className="chart-edge-word">{left}</span>
+  ) : (
     <>
-      <text className={single ? 'chart-edge-word' : 'chart-edge'} x={single ? CHART_WIDTH / 2 : 12} y={single ? CHART_HEIGHT - 14 : 326} textAnchor={single ? 'middle' : 'start'}>
-        {left}
-      </text>
-      <text className="chart-edge" x={CHART_WIDTH - 12} y={326} textAnchor="end">
-        {right}
-      </text>
+      <span className="chart-edge is-left">{left}</span>
+      <span className="chart-edge is-right">{right}</span>
     </>
   );
 }
 
+interface Part {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
+/** The part of the sheet that a frame of some size shows at a scale, with the sheet centred as it is drawn at scale 1. */
+function visiblePart(sheet: { width: number; height: number }, frame: { width: number; height: number }, { k, x, y }: { k: number; x: number; y: number }): Part {
+  if (!frame.width || k === 1) return { x: 0, y: 0, ...sheet };
+  const unit = Math.max(sheet.width / frame.width, sheet.height / frame.height);
+  const left = (sheet.width - frame.width * unit) / 2;
+  const top = (sheet.height - frame.height * unit) / 2;
+  return { x: left + (-x / k) * unit, y: top + (-y / k) * unit, width: (frame.width / k) * unit, height: (frame.height / k) * unit };
+}
+
 /** The part of the sheet around some places, never so near that the face cannot be told. */
-function near(places: readonly Place[], view: View, mirrored: boolean): { x: number; y: number; width: number; height: number } {
-  const spots = places.map((p) => spotOf(p, view)).filter((s) => s?.visible);
-  if (!spots.length) return { x: 0, y: 0, width: CHART_WIDTH, height: CHART_HEIGHT };
-  const xs = spots.map((s) => flipX(s!.x, mirrored));
-  const ys = spots.map((s) => s!.y);
-  const width = Math.min(CHART_WIDTH, Math.max(260, Math.max(...xs) - Math.min(...xs) + 140));
-  const height = (width * CHART_HEIGHT) / CHART_WIDTH;
+function near(places: readonly Place[], view: View, mirrored: boolean): Part {
+  const sheet = sheetOf(view);
+  const spots = places.map((p) => shownSpot(p, view, mirrored)).filter((s) => s !== null);
+  if (!spots.length) return { x: 0, y: 0, ...sheet };
+  const xs = spots.map((s) => s.x);
+  const ys = spots.map((s) => s.y);
+  const width = Math.min(sheet.width, Math.max(260, Math.max(...xs) - Math.min(...xs) + 140));
+  const height = (width * sheet.height) / sheet.width;
   const clamp = (centre: number, size: number, most: number) => Math.min(Math.max(centre - size / 2, 0), most - size);
   return {
-    x: clamp((Math.min(...xs) + Math.max(...xs)) / 2, width, CHART_WIDTH),
-    y: clamp((Math.min(...ys) + Math.max(...ys)) / 2, height, CHART_HEIGHT),
+    x: clamp((Math.min(...xs) + Math.max(...xs)) / 2, width, sheet.width),
+    y: clamp((Math.min(...ys) + Math.max(...ys)) / 2, height, sheet.height),
     width,
     height,
   };

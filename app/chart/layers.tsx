@@ -1,5 +1,5 @@
 import { pressureRank, type Pressure } from '../../core/units';
-import { flipX, placeKey, spotOf, type Place, type View } from './places';
+import { placeKey, shownSpot as shown, type Place, type View } from './places';
 import { spread } from './spread';
 
 export interface Stop {
@@ -28,23 +28,20 @@ export interface Change {
 interface LayerProps {
   view: View;
   mirrored: boolean;
+  /** Sheet px per px on the screen where that is more than 1, so that marks on a large sheet stay readable. */
+  unit?: number;
 }
-
-const shown = (place: Place, view: View, mirrored: boolean) => {
-  const spot = spotOf(place, view);
-  return spot?.visible ? { x: flipX(spot.x, mirrored), y: spot.y } : null;
-};
 
 const onDisc = (pressure: Pressure | null): string => (pressure && pressureRank(pressure) >= 3 ? 'var(--pressure-on-dark)' : 'var(--pressure-on-light)');
 
 /** The order of the routine: numbered discs filled by pressure, joined by a thin dashed line down each side. */
-export function RouteLayer({ view, mirrored, stops, avoid, onChoose }: LayerProps & { stops: readonly Stop[]; avoid: readonly Place[]; onChoose?: (id: string) => void }) {
+export function RouteLayer({ view, mirrored, unit = 1, stops, avoid, onChoose }: LayerProps & { stops: readonly Stop[]; avoid: readonly Place[]; onChoose?: (id: string) => void }) {
   const placed = spread(
     stops.flatMap((s) => {
       const at = shown(s.place, view, mirrored);
       return at ? [{ ...s, ...at }] : [];
     }),
-    9.6,
+    9.6 * unit,
     avoid.flatMap((p) => shown(p, view, mirrored) ?? []),
   );
   const sides: Place['side'][] = ['left', 'right'];
@@ -56,8 +53,8 @@ export function RouteLayer({ view, mirrored, stops, avoid, onChoose }: LayerProp
       })}
       {placed.map((s) => (
         <g key={`${s.id}-${placeKey(s.place)}`} className={`chart-disc-group${s.active ? ' is-now' : ''}`} onClick={() => onChoose?.(s.id)}>
-          <circle className="chart-disc" cx={s.x} cy={s.y} r={s.active ? 10 : 8} fill={s.pressure ? `var(--pressure-${s.pressure})` : 'var(--sheet)'} />
-          <text className="chart-disc-number" x={s.x} y={s.y} fill={onDisc(s.pressure)}>
+          <circle className="chart-disc" cx={s.x} cy={s.y} r={(s.active ? 10 : 8) * unit} fill={s.pressure ? `var(--pressure-${s.pressure})` : 'var(--sheet)'} />
+          <text className="chart-disc-number" x={s.x} y={s.y} style={{ fontSize: 9.5 * unit }} fill={onDisc(s.pressure)}>
             {s.number}
           </text>
         </g>

@@ -1,5 +1,5 @@
 import { useMemo, useRef, useState } from 'react';
-import { CHART_WIDTH, flipX, placeKey, spotOf, type Place, type View } from './places';
+import { placeKey, sheetOf, shownSpot, type Place, type View } from './places';
 
 export interface Pickable {
   place: Place;
@@ -8,6 +8,8 @@ export interface Pickable {
   state?: string;
   /** Off limits today. */
   off?: boolean;
+  /** A second line under the name. */
+  more?: string;
 }
 
 const STEPS: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
@@ -16,15 +18,15 @@ const STEPS: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight
  * Places that can be picked with the pointer or from the keyboard: one stop for Tab, arrows go to the nearest place
  * in their direction, Enter picks, other keys are handed on. Names show on hover and focus.
  */
-export function PickLayer({ view, mirrored, pickables, onPick, onKey }: { view: View; mirrored: boolean; pickables: readonly Pickable[]; onPick: (place: Place) => void; onKey?: (place: Place, key: string) => boolean }) {
+export function PickLayer({ view, mirrored, unit, pickables, onPick, onKey }: { view: View; mirrored: boolean; /** Sheet px per px on the screen. */ unit: number; pickables: readonly Pickable[]; onPick: (place: Place) => void; onKey?: (place: Place, key: string) => boolean }) {
   const group = useRef<SVGGElement>(null);
   const [named, setNamed] = useState<string | null>(null);
   const [stop, setStop] = useState<string | null>(null);
   const spots = useMemo(
     () =>
       pickables.flatMap((p) => {
-        const spot = spotOf(p.place, view);
-        return spot?.visible ? [{ ...p, key: placeKey(p.place), x: flipX(spot.x, mirrored), y: spot.y }] : [];
+        const spot = shownSpot(p.place, view, mirrored);
+        return spot ? [{ ...p, key: placeKey(p.place), ...spot }] : [];
       }),
     [pickables, view, mirrored],
   );
@@ -67,13 +69,18 @@ export function PickLayer({ view, mirrored, pickables, onPick, onKey }: { view: 
             event.stopPropagation();
           }}
         >
-          <circle className="spot" cx={s.x} cy={s.y} r={12} />
-          <circle className="tick" cx={s.x} cy={s.y} r={1.8} />
+          <circle className="spot" cx={s.x} cy={s.y} r={12 * unit} />
+          <circle className="tick" cx={s.x} cy={s.y} r={1.8 * unit} />
         </g>
       ))}
       {shown && (
-        <text className="chart-name" x={Math.min(Math.max(shown.x, 70), CHART_WIDTH - 70)} y={shown.y < 40 ? shown.y + 30 : shown.y - 17} textAnchor="middle">
+        <text className="chart-name" x={Math.min(Math.max(shown.x, 70 * unit), sheetOf(view).width - 70 * unit)} y={shown.y < 40 * unit ? shown.y + 30 * unit : shown.y - 17 * unit} style={{ fontSize: 13 * unit }} textAnchor="middle">
           {shown.name}
+          {shown.more && (
+            <tspan className="more" x={Math.min(Math.max(shown.x, 70 * unit), sheetOf(view).width - 70 * unit)} dy={(shown.y < 40 * unit ? 15 : -15) * unit}>
+              {shown.more}
+            </tspan>
+          )}
         </text>
       )}
     </g>

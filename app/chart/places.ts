@@ -1,21 +1,19 @@
 import type { PlaceRef } from '../../core/routine/model';
+import { CAMERAS, leftEdge, sheetOf, VIEWS, type View } from '../../core/terrain/views';
 import type { OneSide, Side } from '../../core/units';
 import PLACES from '../../reference/chart/places.json';
 
-export const VIEWS = ['front', 'right', 'left', 'back'] as const;
-export type View = (typeof VIEWS)[number];
-export const VIEW_NAMES: Record<View, string> = { front: 'Front', right: 'Right', left: 'Left', back: 'Back' };
-export const CHART_WIDTH = 440;
-export const CHART_HEIGHT = 560;
+export { sheetOf, VIEWS, type View };
+export const VIEW_NAMES: Record<View, string> = { front: 'Front', right: 'Right', left: 'Left', back: 'Back', top: 'Top', chest: 'Chest', palms: 'Palms', backs: 'Hands' };
 
 export interface Spot {
   x: number;
   y: number;
-  visible: boolean;
 }
 interface Located {
-  mm: number[];
-  views: Record<View, Spot>;
+  mm: [number, number, number];
+  body?: 'hand';
+  views: Partial<Record<View, Spot>>;
 }
 const places = PLACES as unknown as Record<string, Located>;
 
@@ -29,23 +27,37 @@ export const placeKey = (p: Place): string => `${p.kind}:${p.id}.${p.side}`;
 
 /** The single-sided places behind a reference worked on some side; a place on the midline stays there. */
 export function placesOn(ref: PlaceRef, side: Side): Place[] {
-  if (places[`${ref.kind}:${ref.id}.midline`]) return [{ ...ref, side: 'midline' }];
+  const { kind, id } = ref;
+  if (places[`${kind}:${id}.midline`]) return [{ kind, id, side: 'midline' }];
   const sides: OneSide[] = side === 'both' || side === 'midline' ? ['left', 'right'] : [side];
-  return sides.filter((s) => places[`${ref.kind}:${ref.id}.${s}`]).map((s) => ({ ...ref, side: s }));
+  return sides.filter((s) => places[`${kind}:${id}.${s}`]).map((s) => ({ kind, id, side: s }));
 }
 
+/** Where a place is drawn in a view; null where it cannot be seen. */
 export const spotOf = (place: Place, view: View): Spot | null => places[placeKey(place)]?.views[view] ?? null;
 
+/** On the drawn head or hand, in mm; null when it is not drawn. */
+export const worldOf = (place: Place): Located | null => places[placeKey(place)] ?? null;
+
 /** Mirrored for self-work in front of a mirror: the drawing is flipped, words are not. */
-export const flipX = (x: number, mirrored: boolean): number => (mirrored ? CHART_WIDTH - x : x);
+export const flipX = (x: number, mirrored: boolean, view: View): number => (mirrored ? sheetOf(view).width - x : x);
+
+/** The spot on the sheet as it is shown, mirrored or not; by place, or by the key of something that is no place of work. */
+export function shownSpot(place: Place | string, view: View, mirrored: boolean): Spot | null {
+  const spot = places[typeof place === 'string' ? place : placeKey(place)]?.views[view];
+  return spot ? { x: flipX(spot.x, mirrored, view), y: spot.y } : null;
+}
 
 /** How squarely a view looks at a place: 1 = straight on. */
 function facing(place: Place, view: View): number {
   const located = places[placeKey(place)];
-  if (!located?.views[view].visible) return -1;
-  const [x, , z] = located.mm as [number, number, number];
+  if (!located?.views[view]) return -1;
+  const [x, y, z] = located.mm;
+  if (CAMERAS[view].body === 'hand') return view === 'palms' ? z / 30 : -z / 30;
   const length = Math.hypot(x / 75, z / 100) || 1;
-  return { front: z / 100, back: -z / 100, left: x / 75, right: -x / 75 }[view] / length;
+  const level = { front: z / 100, back: -z / 100, left: x / 75, right: -x / 75 } as Partial<Record<View, number>>;
+  if (level[view] !== undefined) return (level[view] / length) * (y > 95 ? 0.4 : 1);
+  return view === 'top' ? (y - 75) / 45 : y < -178 ? 0.9 : 0;
 }
 
 /** The view that shows most of these places squarely; one that hides a place pays for it, ties go to the front. */
@@ -56,7 +68,8 @@ export function bestView(wanted: readonly Place[]): View {
 
 /** Words at the edges of a view, left edge first. Profiles show one side only. */
 export function edgesOf(view: View, mirrored: boolean): [string, string] {
-  if (view === 'left' || view === 'right') return [`client’s ${view}`, ''];
-  const edges: [string, string] = view === 'front' ? ['R', 'L'] : ['L', 'R'];
+  const left = leftEdge(view);
+  if (left === null) return [`client’s ${view}`, ''];
+  const edges: [string, string] = left === 'right' ? ['R', 'L'] : ['L', 'R'];
   return mirrored ? [edges[1], edges[0]] : edges;
 }

@@ -1,12 +1,19 @@
 import { useEffect, useState } from 'react';
 import type { View } from './places';
 import back from './terrain/back.svg?url';
+import backs from './terrain/backs.svg?url';
+import chest from './terrain/chest.svg?url';
 import front from './terrain/front.svg?url';
 import left from './terrain/left.svg?url';
+import palms from './terrain/palms.svg?url';
 import right from './terrain/right.svg?url';
+import top from './terrain/top.svg?url';
 
-export const TERRAIN_URLS: Record<View, string> = { front, right, left, back };
+export const TERRAIN_URLS: Record<View, string> = { front, right, left, back, top, chest, palms, backs };
 const loaded = new Map<View, string>();
+
+/** The drawing without its outer element. */
+export const innerSvg = (text: string): string => text.replace(/^<svg[^>]*>/, '').replace(/<\/svg>\s*$/, '');
 
 /** Inner markup of a view's drawing, fetched once from this very host when it is first shown; empty until then. */
 export function useTerrain(view: View): string {
@@ -17,7 +24,7 @@ export function useTerrain(view: View): string {
     void fetch(TERRAIN_URLS[view])
       .then((r) => (r.ok ? r.text() : ''))
       .then((text) => {
-        if (text) loaded.set(view, text.replace(/^<svg[^>]*>/, '').replace(/<\/svg>\s*$/, ''));
+        if (text) loaded.set(view, innerSvg(text));
         if (wanted) redraw((n) => n + 1);
       })
       .catch(() => {});

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { isBannedOutright, screen, type Answers } from '../../core/screening/screen';
 import { CATALOGUE } from '../../reference/catalogue';
-import { CAUTIONS } from '../../reference/cautions';
+import { CAUTIONS } from '../../reference/cautions/index';
 import type { Place } from '../chart/places';
 import { suggest, techniquesAt } from './suggest';
 

@@ -3,7 +3,7 @@ import { InputError } from '../../core/errors';
 import { checkedReading, MEASURES, READING_PHASES, type MeasureKey } from '../../core/measures/reading';
 import { parseRoutine } from '../../core/routine/schema';
 import { REACTIONS, type VisitStage } from '../../core/visit/model';
-import { CAUTIONS } from '../../reference/cautions';
+import { CAUTIONS } from '../../reference/cautions/index';
 import { MUSCLES } from '../../reference/muscles';
 import { PREPARATION } from '../../reference/preparation';
 import { calendarDay } from './day';

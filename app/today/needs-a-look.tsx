@@ -2,7 +2,7 @@ import { Button } from 'react-bootstrap';
 import { Link, useFetcher } from 'react-router';
 import type { Attention } from '../../core/relief/attention';
 import { roundHalfAway } from '../../core/units';
-import { CAUTIONS } from '../../reference/cautions';
+import { CAUTIONS } from '../../reference/cautions/index';
 import type { openReferrals, ReviewDue } from '../../server/db/queries/visits.server';
 import type { FieldErrors } from '../schemas/read';
 import { FieldFrame } from '../ui/field';

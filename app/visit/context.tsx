@@ -4,7 +4,7 @@ import type { Reading } from '../../core/measures/reading';
 import type { Routine } from '../../core/routine/model';
 import { screen as holdAgainst, type Screening } from '../../core/screening/screen';
 import { hasEnded, stageIndex, EMPTY_RECORD, type Screen, type Stage, type VisitRecord, type VisitStage } from '../../core/visit/model';
-import { CAUTIONS } from '../../reference/cautions';
+import { CAUTIONS } from '../../reference/cautions/index';
 import type { Client } from '../../server/db/queries/clients.server';
 import type { ReadingEntry, VisitPatch } from '../../server/db/queries/save-visit.server';
 import type { Visit } from '../../server/db/queries/visits.server';

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { routineFrom, routineOf, stepOf } from '../../tests/support/routines.ts';
 import { CATALOGUE, TECHNIQUES } from '../../reference/catalogue.ts';
-import { CAUTIONS } from '../../reference/cautions.ts';
+import { CAUTIONS } from '../../reference/cautions/index.ts';
 import { screen } from '../screening/screen.ts';
 import { checkRoutine, RULES } from './check.ts';
 import { applyFix } from './edit.ts';

@@ -18,11 +18,16 @@ export type WorkWord =
   | 'strong-stimulation' | 'microcurrent' | 'essential-oil' | 'gua-sha' | 'cupping' | 'lymph-stroke' | 'light-stroke' | 'circular-friction' | 'press-hold'
   | 'heat' | 'cold' | 'oil' | 'vibration' | 'intraoral' | 'jaw-mobilisation' | 'neck-rotation' | 'neck-traction' | 'stretch' | 'pincer';
 
+/** Ways of teaching and working; where they differ is a setting, not a truth. */
+export const SCHOOLS = ['hand-massage', 'breathwork', 'lymph-drainage', 'point-holding', 'shiatsu-press', 'fascia-release', 'neck-stretch', 'tapping-qigong', 'resisted-exercise', 'ball-release', 'reflex-probe', 'microcurrent-glide'] as const;
+export type School = (typeof SCHOOLS)[number];
+
 /** A way of working. Its default step is what "add" puts into a routine. */
 export interface Technique {
   id: string;
   name: string;
   phase: Phase;
+  school: School;
   regions: readonly Region[];
   muscles: readonly string[];
   points: readonly string[];
@@ -44,6 +49,8 @@ export interface Technique {
   /** What the client is told; empty when nothing. */
   clientCue: string;
   perDayMost: number | null;
+  /** Cautions to think of with this technique, beside those its places bring. */
+  heed: readonly string[];
   /** Everything of a new step but its id. */
   defaults: Omit<Step, 'id' | 'technique'>;
 }

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { routineFrom, routineOf, stepOf } from '../../tests/support/routines.ts';
 import { CATALOGUE, TECHNIQUES } from '../../reference/catalogue.ts';
-import { CAUTIONS } from '../../reference/cautions.ts';
+import { CAUTIONS } from '../../reference/cautions/index.ts';
 import { checkRoutine } from '../routine/check.ts';
 import { PRESSURES } from '../units.ts';
 import { admit, admitRoutine, newlyBanned } from './admit.ts';

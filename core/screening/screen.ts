@@ -12,6 +12,8 @@ export interface Caution {
   key: string;
   title: string;
   group: 'red-flag' | 'today' | 'standing' | 'everyone';
+  /** Whom it concerns, in a few words. */
+  who: string;
   /** Asked aloud; null for rules that concern everyone. */
   question: string | null;
   severity: Severity;
@@ -60,7 +62,10 @@ export function screen(cautions: readonly Caution[], answers: Answers, pressureC
       if (answer !== 'yes') continue;
     }
     hits[caution.severity].push(caution);
-    for (const clause of clausesOf(caution)) limits.push({ caution, clause, effect: effectOf(caution.severity, clause) });
+    const clauses = clausesOf(caution);
+    // Beside a clause for the whole visit, further places only say where to show it.
+    const wholeVisit = clauses.some(isWholeVisit);
+    for (const clause of clauses) limits.push({ caution, clause, effect: wholeVisit && !isWholeVisit(clause) ? 'note' : effectOf(caution.severity, clause) });
   }
   return {
     hits,
@@ -128,17 +133,22 @@ function freeingPressure(clause: Clause, facts: StepFacts, step: Step): Pressure
   return most ? lighterOf(most, step.pressure) : null;
 }
 
-/** In short words what a caution takes away, for the list beside each answer. */
-export function takesAway(caution: Caution, names: { region: (id: string) => string; muscle: (id: string) => string }): string {
+/** In short words what a caution takes away, for the list beside each answer. Few points are named, many are counted. */
+export function takesAway(caution: Caution, names: { region: (id: string) => string }): string {
   if (caution.severity === 'refer-out') return 'the whole visit';
-  const parts = clausesOf(caution).map((clause) => {
-    if (isWholeVisit(clause)) return caution.severity === 'avoid' ? 'the whole visit' : 'nothing; work with care';
+  const clauses = clausesOf(caution);
+  if (clauses.some(isWholeVisit)) return caution.severity === 'avoid' ? 'the whole visit' : 'nothing; work with care';
+  const parts = clauses.map((clause) => {
     const pressure = clause.find((t) => t.kind === 'pressure');
-    const rest = clause
-      .filter((t) => t.kind !== 'pressure')
-      .map((t) => t.values.map((v) => (t.kind === 'region' ? names.region(v) : t.kind === 'muscle' ? names.muscle(v) : v.replaceAll('-', ' '))).join(', '));
-    const where = rest.join(' with ');
+    const where = clause.filter((t) => t.kind !== 'pressure').map((t) => termWords(t, names)).join(' with ');
     return pressure ? `${where ? `${where}: ` : ''}${pressure.values.join(' and ')} pressure` : where;
   });
   return [...new Set(parts)].join('; ');
+}
+
+function termWords({ kind, values }: Clause[number], names: { region: (id: string) => string }): string {
+  if (kind === 'region') return values.map(names.region).join(', ');
+  if (kind === 'muscle') return values.length === 1 ? '1 muscle' : `${values.length} muscles`;
+  if (kind === 'point') return values.length > 4 ? `${values.length} points` : values.join(', ');
+  return values.map((v) => v.replaceAll('-', ' ')).join(', ');
 }

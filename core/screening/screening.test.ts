@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { stepOf } from '../../tests/support/routines.ts';
 import { CATALOGUE, TECHNIQUES } from '../../reference/catalogue.ts';
-import { CAUTIONS } from '../../reference/cautions.ts';
+import { CAUTIONS } from '../../reference/cautions/index.ts';
 import type { Step } from '../routine/model.ts';
 import { pressureRank, PRESSURES } from '../units.ts';
 import { factsOf } from './facts.ts';
@@ -10,9 +10,9 @@ import { clauseHolds, isWholeVisit, parseAppliesTo, type StepFacts } from './gra
 import { keepOffPlaces } from './keep-off.ts';
 import { breachesOf, isBannedOutright, screen, takesAway, type Answers, type Caution } from './screen.ts';
 
-const NAMES = { region: (id: string) => id, muscle: (id: string) => id };
+const NAMES = { region: (id: string) => id };
 const yes = (...keys: string[]): Answers => Object.fromEntries(keys.map((k) => [k, 'yes' as const]));
-const caution = (over: Partial<Caution>): Caution => ({ key: 'x', title: 'X', group: 'today', question: 'X?', severity: 'avoid', appliesTo: 'technique:any', advice: 'Do not.', seeWho: '', source: 'test', ...over });
+const caution = (over: Partial<Caution>): Caution => ({ key: 'x', title: 'X', group: 'today', who: 'Anyone.', question: 'X?', severity: 'avoid', appliesTo: 'technique:any', advice: 'Do not.', seeWho: '', source: 'test', ...over });
 const pressed = (pressure: Step['pressure']) => (s: Step): Step => ({ ...s, pressure });
 
 describe('grammar of what a caution applies to', () => {
@@ -55,7 +55,7 @@ describe('an answer sheet', () => {
   test('every red flag stops', () => {
     for (const c of CAUTIONS.filter((x) => x.group === 'red-flag')) expect(screen(CAUTIONS, yes(c.key)).mustStop, c.key).toBe(true);
   });
-  test('fever postpones without stopping', () => expect(screen(CAUTIONS, yes('fever'))).toMatchObject({ mustStop: false, postpone: true }));
+  test('fever postpones without stopping', () => expect(screen(CAUTIONS, yes('fever-infection'))).toMatchObject({ mustStop: false, postpone: true }));
   test('no answer is not a no', () => {
     expect(screen(CAUTIONS, {}).unanswered.length).toBe(CAUTIONS.filter((c) => c.question).length);
     expect(screen(CAUTIONS, Object.fromEntries(CAUTIONS.map((c) => [c.key, 'no' as const]))).unanswered).toEqual([]);
@@ -110,8 +110,10 @@ describe('effects by severity', () => {
 describe('in words', () => {
   const words = (key: string) => takesAway(CAUTIONS.find((c) => c.key === key)!, NAMES);
   test('red flags take the whole visit', () => expect(words('thunderclap')).toBe('the whole visit'));
-  test('places', () => expect(words('thyroid')).toBe('neck-front'));
-  test('pressure', () => expect(words('hypertension')).toBe('firm and deep pressure'));
+  test('places', () => expect(words('thyroid')).toBe('neck-front; ST9, LI18, CV22, CV23; 3 muscles with neck-front'));
+  test('pressure', () => expect(words('hypertension')).toBe('strong stimulation; firm and deep pressure; neck-front, neck-side; GB20, ST9, GV20'));
+  test('many points are counted', () => expect(words('numbness')).toContain('12 points'));
+  test('advice for the whole visit takes nothing away', () => expect(words('children')).toBe('nothing; work with care'));
   test('every row can be said', () => {
     for (const c of CAUTIONS) expect(takesAway(c, NAMES).length, c.key).toBeGreaterThan(2);
   });

@@ -1,28 +1,40 @@
 import type { ZoneName } from './proportions.ts';
 
 /**
- * Where a place sits on the reference head, in mm: x = client's left, y = up, z = forward, origin midway between
- * the tragions. Coordinates that are null are found by dropping a line onto the skin. Paired places give the
- * client's left one. The whole table is a drawing of one average adult head (from memory, to be verified).
+ * Where a place sits on the reference body, in mm. Head, neck and chest: x = client's left, y = up, z = forward,
+ * origin midway between the tragions. Hand: x towards the little finger, y towards the fingertips with 0 at the wrist
+ * crease, z out of the palm. Coordinates that are not given are found by dropping a line onto the skin. Paired places
+ * give the client's left one. The whole table is a drawing of one average adult (from memory, to be verified).
  */
 export type Anchor =
   | { from: 'front' | 'back'; zone: ZoneName; x: number; y: number }
   | { from: 'side'; zone: ZoneName; y: number; z: number }
   | { from: 'above'; zone: ZoneName; x: number; z: number }
-  | { from: 'fixed'; zone: ZoneName; x: number; y: number; z: number };
+  | { from: 'fixed'; zone: ZoneName; x: number; y: number; z: number }
+  | { from: 'ear'; up: number; rear: number }
+  | { from: 'palm' | 'back-of-hand'; x: number; y: number };
 
 export const front = (zone: ZoneName, x: number, y: number): Anchor => ({ from: 'front', zone, x, y });
 export const back = (zone: ZoneName, x: number, y: number): Anchor => ({ from: 'back', zone, x, y });
 export const side = (zone: ZoneName, y: number, z: number): Anchor => ({ from: 'side', zone, y, z });
 export const above = (zone: ZoneName, x: number, z: number): Anchor => ({ from: 'above', zone, x, z });
 export const fixed = (zone: ZoneName, x: number, y: number, z: number): Anchor => ({ from: 'fixed', zone, x, y, z });
+/** On the auricle: mm up it and mm backwards from its root. */
+export const ear = (up: number, rear: number): Anchor => ({ from: 'ear', up, rear });
+export const palm = (x: number, y: number): Anchor => ({ from: 'palm', x, y });
+export const backOfHand = (x: number, y: number): Anchor => ({ from: 'back-of-hand', x, y });
 
-/** Fibres between two curves: [y, z] when dropped from the side, [x, y] from front or back. */
-export interface MuscleFan {
-  from: 'side' | 'front' | 'back';
-  origin: readonly (readonly [number, number])[];
-  insertion: readonly (readonly [number, number])[];
-  fibres: number;
-  /** Fibres that turn round the ear on their way, as in the rear temporalis. */
-  bend?: 'over-ear';
-}
+/** The body an anchor lies on. */
+export type BodyName = 'head' | 'hand';
+export const bodyOf = (anchor: Anchor): BodyName => (anchor.from === 'palm' || anchor.from === 'back-of-hand' ? 'hand' : 'head');
+
+type Curve = readonly (readonly [number, number])[];
+
+/** Fibres of a muscle on the client's left, in the plane they are dropped from: [y, z] from the side, [x, z] from above, else [x, y]. */
+export type MuscleFan =
+  | { kind: 'fan'; from: 'side' | 'front' | 'back' | 'above'; zone: ZoneName; origin: Curve; insertion: Curve; fibres: number; /** Fibres that turn round the ear on their way, as in the rear temporalis. */ bend?: 'over-ear' }
+  /** Fibres round an opening, seen from the front, as nested ellipses; `half` keeps the client's left half only. */
+  | { kind: 'ring'; zone: ZoneName; centre: readonly [number, number]; inner: readonly [number, number]; outer: readonly [number, number]; fibres: number; half: boolean };
+
+export const fan = (from: 'side' | 'front' | 'back' | 'above', zone: ZoneName, origin: Curve, insertion: Curve, fibres: number, bend?: 'over-ear'): MuscleFan => ({ kind: 'fan', from, zone, origin, insertion, fibres, ...(bend ? { bend } : {}) });
+export const ring = (zone: ZoneName, centre: readonly [number, number], inner: readonly [number, number], outer: readonly [number, number], fibres: number, half = false): MuscleFan => ({ kind: 'ring', zone, centre, inner, outer, fibres, half });

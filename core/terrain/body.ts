@@ -4,11 +4,16 @@ import type { Vec3 } from './vector.ts';
 type Operation = (d: number, x: number, y: number, z: number) => number;
 
 /**
- * A body is an ordered list of operations on one distance; order matters. It is symmetric: x is folded by
- * sqrt(x² + 1.6), which rounds the seam on the midline, so only the client's left half is modelled.
+ * A body is an ordered list of operations on one distance; order matters. A symmetric one folds x by sqrt(x² + 1.6),
+ * which rounds the seam on the midline, so only the client's left half is modelled.
  */
 export class Body {
   private readonly operations: Operation[] = [];
+  private readonly symmetric: boolean;
+
+  constructor({ symmetric = true }: { symmetric?: boolean } = {}) {
+    this.symmetric = symmetric;
+  }
 
   /** Smooth union; `k` = blend radius in mm. */
   add(k: number, shape: Shape): this {
@@ -61,7 +66,7 @@ export class Body {
 
   /** Distance to the body as it is built so far. */
   readonly distance: Distance = (x, y, z) => {
-    const folded = Math.sqrt(x * x + 1.6);
+    const folded = this.symmetric ? Math.sqrt(x * x + 1.6) : x;
     let d = 1e9;
     for (const operation of this.operations) d = operation(d, folded, y, z);
     return d;

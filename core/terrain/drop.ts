@@ -15,20 +15,26 @@ export interface Dropper {
 export function dropper(distance: Distance): Dropper {
   const march = (p: Vec3, d: Vec3): Vec3 | null => {
     let t = 0;
-    for (let i = 0; i < 500; i++) {
+    let before = Infinity;
+    let step = 0;
+    for (let i = 0; i < 300; i++) {
       const away = distance(p[0] + d[0] * t, p[1] + d[1] * t, p[2] + d[2] * t);
-      if (away < 0.01) break;
-      t += Math.max(away * 0.7, 0.02);
+      if (Math.abs(away) < 0.02) break;
+      // Near the skin the fall of the distance along the line tells how far it is (secant); far away, march.
+      const fall = (before - away) / step;
+      step = Math.abs(away) < 6 && fall > 0.35 && fall < 1.2 ? (away / fall) * 0.98 : away > 12 ? away * 0.95 : away > 0 ? Math.max(away * 0.75, 0.02) : Math.min(away, -0.02);
+      before = away;
+      t += step;
       if (t > 500) return null;
     }
     return [p[0] + d[0] * t, p[1] + d[1] * t, p[2] + d[2] * t];
   };
   const axisZ = -10;
   return {
-    front: (x, y) => march([x, y, 200], [0, 0, -1]),
+    front: (x, y) => march([x, y, 130], [0, 0, -1]),
     side: (y, z) => march([230, y, z], [-1, 0, 0]),
-    back: (x, y) => march([x, y, -220], [0, 0, 1]),
-    above: (x, z) => march([x, 220, z], [0, -1, 0]),
+    back: (x, y) => march([x, y, -140], [0, 0, 1]),
+    above: (x, z) => march([x, 150, z], [0, -1, 0]),
     around: (degrees, y) => {
       const a = (degrees * Math.PI) / 180;
       const d: Vec3 = [Math.sin(a), 0, Math.cos(a)];

@@ -5,11 +5,10 @@ import { isolines, occlusionEdges, rings } from './lines.ts';
 import { curvePath, lengthOf, simplify, smoothed, taperedPath } from './path.ts';
 import type { DepthMap } from './trace.ts';
 import { catmullRom, type Vec3, type Xy } from './vector.ts';
-import { project, type Camera, type HeadView } from './views.ts';
+import { project, type Camera, type View } from './views.ts';
 
 /** Every number of the drawing style. Lengths in viewBox px unless named. */
 const STYLE = {
-  stepMm: 3, // a contour every 3 mm of depth
   indexEvery: 5, // every 5th is an index contour
   dropGap: 1.5, // ordinary contours closer than this go
   dropIndexGap: 0.62,
@@ -29,7 +28,7 @@ export interface QuietZone {
 }
 
 export interface ReliefInput {
-  view: HeadView;
+  view: View;
   camera: Camera;
   map: DepthMap;
   curves: readonly FeatureCurve[];
@@ -70,14 +69,14 @@ export function drawRelief({ view, camera, map, curves, quiet, mute }: ReliefInp
   };
 
   function contourPaths(): Pick<Relief, 'contours'> {
-    const steps = (level: number) => level / STYLE.stepMm;
+    const steps = (level: number) => level / camera.stepMm;
     const isSupplementary = (level: number) => Math.abs(steps(level) - Math.round(steps(level))) > 0.1;
     const isIndex = (level: number) => !isSupplementary(level) && Math.round(steps(level)) % STYLE.indexEvery === 0;
     const gapAt = (x: number, y: number) => {
       const i = Math.round(x * resolution);
       const j = Math.round(y * resolution);
       const q = j * columns + i;
-      return i < 2 || j < 2 || i > columns - 3 || j > rows - 3 || !mask[q] ? -1 : STYLE.stepMm / Math.max(1e-4, slope[q]!);
+      return i < 2 || j < 2 || i > columns - 3 || j > rows - 3 || !mask[q] ? -1 : camera.stepMm / Math.max(1e-4, slope[q]!);
     };
     const classify = (x: number, y: number, level: number): number => {
       const gap = gapAt(x, y);
@@ -91,7 +90,7 @@ export function drawRelief({ view, camera, map, curves, quiet, mute }: ReliefInp
     const lowest = seen.reduce((a, b) => Math.min(a, b), Infinity);
     const highest = seen.reduce((a, b) => Math.max(a, b), -Infinity);
     const levels: number[] = [];
-    for (let v = Math.ceil(lowest / STYLE.stepMm) * STYLE.stepMm; v < highest; v += STYLE.stepMm) levels.push(v, v + STYLE.stepMm / 2);
+    for (let v = Math.ceil(lowest / camera.stepMm) * camera.stepMm; v < highest; v += camera.stepMm) levels.push(v, v + camera.stepMm / 2);
     const field = fillOut(smooth, map, mask, 3).map((d) => (Number.isNaN(d) ? -200 : d));
     const out: Record<ContourKind, string> = { supplementary: '', thin: '', full: '', index: '' };
     const shortest: Record<ContourKind, number> = { supplementary: 26, thin: 10, full: 10, index: 8 };
@@ -117,7 +116,7 @@ export function drawRelief({ view, camera, map, curves, quiet, mute }: ReliefInp
     const isMuted = (line: Xy[]) => mute.some(([x, y, r]) => line.every((p) => Math.hypot(p[0] - x, p[1] - y) < r));
     return occlusionEdges(map.depth, map, resolution, STYLE.edgeStepMm)
       .flatMap((line) => piecesWhere(line, (p) => rim[sampleAt(p[0], p[1])]! > 0.985, 2))
-      .filter((line) => lengthOf(line) > 7 && !isMuted(line))
+      .filter((line) => lengthOf(line) > camera.shortestEdgePx && !isMuted(line))
       .map((line) => curvePath(simplify(smoothed(line, Math.round(9 * resolution)), 0.15)))
       .join('');
   }
@@ -127,6 +126,7 @@ export function drawRelief({ view, camera, map, curves, quiet, mute }: ReliefInp
     for (const curve of curves) {
       const seen = catmullRom(curve.points, 14).map((p) => project(camera, p as unknown as Vec3));
       const opacity = typeof curve.opacity === 'function' ? curve.opacity(view) : curve.opacity;
+      if (opacity === 0) continue;
       const visible = (q: Vec3) => q[2] > depthAt(q[0], q[1]) - curve.toleranceMm;
       for (const piece of piecesWhere(seen, visible, 3)) {
         const line = piece.map((q) => [q[0], q[1]] as const);

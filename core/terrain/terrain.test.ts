@@ -5,7 +5,7 @@ import { buildHead } from './head.ts';
 import { curvePath, lengthOf, linePath, simplify, smoothed } from './path.ts';
 import { REFERENCE_MM } from './proportions.ts';
 import { catmullRom, cross, dot, mirrored, monotoneTable, normalise, type Vec3, type Xy } from './vector.ts';
-import { CAMERAS, HEAD_VIEWS, isSymmetric, leftEdge, project, PX_PER_MM, unproject } from './views.ts';
+import { CAMERAS, isSymmetric, leftEdge, onSheet, project, PX_PER_MM, sheetOf, unproject, VIEWS } from './views.ts';
 
 const head = buildHead();
 const drop = dropper(head.body.distance);
@@ -60,7 +60,7 @@ describe('paths', () => {
 describe('views', () => {
   test('millimetres go to the sheet and back', () => {
     fc.assert(
-      fc.property(fc.constantFrom(...HEAD_VIEWS), fc.float({ min: -100, max: 100, noNaN: true }), fc.float({ min: -200, max: 130, noNaN: true }), fc.float({ min: -100, max: 110, noNaN: true }), (view, x, y, z) => {
+      fc.property(fc.constantFrom(...VIEWS), fc.float({ min: -100, max: 100, noNaN: true }), fc.float({ min: -200, max: 130, noNaN: true }), fc.float({ min: -100, max: 110, noNaN: true }), (view, x, y, z) => {
         const [X, Y, depth] = project(CAMERAS[view], [x, y, z]);
         const back = unproject(CAMERAS[view], X, Y, depth);
         [x, y, z].forEach((v, i) => expect(back[i]).toBeCloseTo(v, 4));
@@ -81,8 +81,22 @@ describe('views', () => {
     expect(project(CAMERAS.right, mirrored(p))[0]).toBeCloseTo(440 - project(CAMERAS.left, p)[0], 9);
   });
   test('scale is the same everywhere', () => {
-    for (const view of HEAD_VIEWS) expect(project(CAMERAS[view], [0, 10, 0])[1] - project(CAMERAS[view], [0, 0, 0])[1]).toBeCloseTo(-10 * PX_PER_MM, 9);
+    for (const view of VIEWS) {
+      const [x, y, z] = CAMERAS[view].up;
+      expect(project(CAMERAS[view], [10 * x, 10 * y, 10 * z])[1] - project(CAMERAS[view], [0, 0, 0])[1]).toBeCloseTo(-10 * PX_PER_MM, 9);
+    }
     expect([isSymmetric(CAMERAS.front), isSymmetric(CAMERAS.left)]).toEqual([true, false]);
+  });
+});
+
+describe('two hands on one sheet', () => {
+  test('the right hand is the left one mirrored, in its own half', () => {
+    const { width } = sheetOf('palms');
+    for (const x of [10, 150, 290]) {
+      expect(onSheet(CAMERAS.palms, x, false) + onSheet(CAMERAS.palms, x, true)).toBeCloseTo(width, 9);
+      expect(onSheet(CAMERAS.palms, x, true)).toBeLessThan(width / 2);
+    }
+    expect(onSheet(CAMERAS.front, 33, true)).toBe(33);
   });
 });
 

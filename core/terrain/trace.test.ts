@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { blur, fillOut, smoothDepth } from './field.ts';
 import { occlusionEdges, rings } from './lines.ts';
-import { placeInView } from './places.ts';
+import { spotsOf } from './places.ts';
 import { isInside, piecesWhere } from './relief.ts';
 import { ellipsoid, loft, smoothMax, smoothMin, tube } from './shapes.ts';
 import { traceDepth, type DepthMap } from './trace.ts';
@@ -34,10 +34,15 @@ describe('tracing a ball', () => {
     expect(Math.hypot(x!, y!, z!)).toBeCloseTo(1, 3);
     expect(z).toBeGreaterThan(0.99);
   });
+  test('the twin on the client’s right lies on the other side of the sheet', () => {
+    const p = [30, 0, Math.sqrt(R * R - 900)] as const;
+    expect(spotsOf(p, 'head', false, { front: map }).front!.x + spotsOf(p, 'head', true, { front: map }).front!.x).toBeCloseTo(440, 6);
+  });
   test('what lies in front can be seen, what lies behind cannot', () => {
-    expect(placeInView(CAMERAS.front, map, [0, 0, R])).toMatchObject({ x: 220, y: 210, visible: true });
-    expect(placeInView(CAMERAS.front, map, [0, 0, -R]).visible).toBe(false);
-    expect(placeInView(CAMERAS.front, map, [400, 0, 0]).visible).toBe(false);
+    expect(spotsOf([0, 0, R], 'head', false, { front: map })).toEqual({ front: { x: 220, y: 210 } });
+    expect(spotsOf([0, 0, -R], 'head', false, { front: map })).toEqual({});
+    expect(spotsOf([400, 0, 0], 'head', false, { front: map })).toEqual({});
+    expect(spotsOf([0, 0, R], 'hand', false, { front: map })).toEqual({});
   });
 });
 

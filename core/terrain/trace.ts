@@ -13,7 +13,6 @@ export interface DepthMap {
 }
 
 const FAR_MM = 260;
-const NEAREST_MM = -150;
 
 /**
  * Orthographic sphere tracing. A coarse grid (one ray every 5 viewBox px) gives each fine ray a start depth and a
@@ -33,17 +32,17 @@ export function traceDepth(distance: Distance, camera: Camera, resolution: numbe
   const coarse = new Float32Array(coarseColumns * coarseRows);
   for (let j = 0; j < coarseRows; j++)
     for (let i = 0; i < coarseColumns; i++)
-      coarse[j * coarseColumns + i] = march(distance, rayAt(i * step, j * step), toward, FAR_MM, NEAREST_MM);
+      coarse[j * coarseColumns + i] = march(distance, rayAt(i * step, j * step), toward, FAR_MM, camera.floorMm);
 
   const symmetric = isSymmetric(camera);
   const half = (columns - 1) / 2;
   for (let j = 0; j < rows; j++)
     for (let i = 0; i < columns; i++) {
       if (symmetric && i > half) break;
-      const bounds = nearbyDepths(coarse, coarseColumns, coarseRows, Math.floor((i + (step >> 1)) / step), Math.floor((j + (step >> 1)) / step));
+      const bounds = nearbyDepths(coarse, coarseColumns, coarseRows, Math.floor((i + (step >> 1)) / step), Math.floor((j + (step >> 1)) / step), camera.floorMm);
       if (!bounds) continue;
       const origin = rayAt(i, j);
-      const t = march(distance, origin, toward, Math.min(FAR_MM, bounds.most + 6), Math.max(NEAREST_MM, bounds.least - 50));
+      const t = march(distance, origin, toward, Math.min(FAR_MM, bounds.most + 6), Math.max(camera.floorMm, bounds.least - 50));
       if (Number.isNaN(t)) continue;
       const n = normalAt(distance, [origin[0] + toward[0] * t, origin[1] + toward[1] * t, origin[2] + toward[2] * t], camera);
       put(j * columns + i, t, n);
@@ -82,7 +81,7 @@ function march(f: Distance, o: Vec3, r: Vec3, start: number, floor: number): num
   return d < 0.6 ? t : NaN; // a grazing ray that ran out of steps
 }
 
-function nearbyDepths(grid: Float32Array, columns: number, rows: number, ci: number, cj: number): { most: number; least: number } | null {
+function nearbyDepths(grid: Float32Array, columns: number, rows: number, ci: number, cj: number, floorMm: number): { most: number; least: number } | null {
   let most = -1e9;
   let least = 1e9;
   for (let b = -1; b <= 1; b++)
@@ -91,7 +90,7 @@ function nearbyDepths(grid: Float32Array, columns: number, rows: number, ci: num
       const j = cj + b;
       if (i < 0 || j < 0 || i >= columns || j >= rows) continue;
       const d = grid[j * columns + i]!;
-      if (Number.isNaN(d)) least = NEAREST_MM;
+      if (Number.isNaN(d)) least = floorMm;
       else {
         most = Math.max(most, d);
         least = Math.min(least, d);

@@ -1,5 +1,5 @@
 import type { BreathPattern, Contact, DosePart, Motion, PlaceRef, SidePlan, Step } from '../../core/routine/model.ts';
-import type { ComplaintKind, Phase, Technique, WorkWord } from '../../core/routine/technique.ts';
+import type { ComplaintKind, Phase, School, Technique, WorkWord } from '../../core/routine/technique.ts';
 import type { Region } from '../../core/atlas/regions.ts';
 import type { Pressure } from '../../core/units.ts';
 
@@ -49,7 +49,19 @@ export interface Short {
   cue: string;
   client?: string;
   perDayMost?: number;
+  school?: School;
+  heed?: string[];
   leadInSeconds?: number;
+}
+
+/** The school that most teaches such work, where the row does not say. */
+function schoolOf(phase: Phase, s: Short): School {
+  if (s.school) return s.school;
+  if (s.tool === 'ball' || s.tool === 'roller') return 'ball-release';
+  if (s.tool === 'probe') return 'reflex-probe';
+  if (s.tool === 'microcurrent-device') return 'microcurrent-glide';
+  const byPhase: Partial<Record<Phase, School>> = { breathe: 'breathwork', 'open-drainage': 'lymph-drainage', 'close-drainage': 'lymph-drainage', press: 'point-holding', exercise: 'resisted-exercise', stretch: 'neck-stretch' };
+  return byPhase[phase] ?? 'hand-massage';
 }
 
 /** Doses and directions are common practice of the trade without a published source; tempo and pauses are our choice. */
@@ -59,6 +71,7 @@ export function technique(id: string, name: string, phase: Phase, s: Short): Tec
     id,
     name,
     phase,
+    school: schoolOf(phase, s),
     regions: s.regions,
     muscles: s.muscles ?? [],
     points: s.points ?? [],
@@ -74,6 +87,7 @@ export function technique(id: string, name: string, phase: Phase, s: Short): Tec
     cue: s.cue,
     clientCue: s.client ?? '',
     perDayMost: s.perDayMost ?? null,
+    heed: s.heed ?? [],
     defaults: {
       label: null,
       places: places.length ? places : s.regions.slice(0, 1).map(region),

@@ -27,11 +27,11 @@ export const FRAME_TECHNIQUES = [
     serves: ['jaw', 'stress', 'eye-strain'], cue: 'Until really hot, then straight to the face.',
   }),
   technique('collarbone-pump', 'Collarbone pumps', 'open-drainage', {
-    regions: ['neck-side', 'chest'], places: [node('terminus')], contacts: ['fingertips'], motion: 'pump', direction: 'straight in and let go', press: ['feather', 'feather', 'feather'], sides: 'together', parts: [beats(5, 15, 'pumps')],
+    regions: ['neck-side', 'chest'], places: [node('supraclavicular')], contacts: ['fingertips'], motion: 'pump', direction: 'straight in and let go', press: ['feather', 'feather', 'feather'], sides: 'together', parts: [beats(5, 15, 'pumps')],
     serves: ['puffiness', 'eye-strain', 'sinus', 'jaw', 'headache', 'stress'], cue: 'Both hollows at once; fingertips never leave the skin.', client: 'Swallow when you need to.',
   }),
   technique('neck-side-drain', 'Down the sides of the neck', 'open-drainage', {
-    regions: ['neck-side'], places: [node('deep-cervical'), node('terminus')], contacts: ['fingertips'], motion: 'glide', direction: 'below the ear to the collarbone', press: ['feather', 'feather', 'feather'], sides: 'together', parts: [beats(5, 12, 'strokes', { per: 'pass' })],
+    regions: ['neck-side'], places: [node('deep-cervical-upper'), node('supraclavicular')], contacts: ['fingertips'], motion: 'glide', direction: 'below the ear to the collarbone', press: ['feather', 'feather', 'feather'], sides: 'together', parts: [beats(5, 12, 'strokes', { per: 'pass' })],
     serves: ['puffiness', 'eye-strain', 'sinus', 'headache', 'jaw', 'stress'], cue: 'Flat fingers, barely touching, down only.',
   }),
   technique('ear-v-drain', 'V round the ears', 'open-drainage', {
@@ -55,19 +55,19 @@ export const FRAME_TECHNIQUES = [
     serves: ['headache', 'puffiness', 'stress'], cue: 'Light as dusting.',
   }),
   technique('temple-neck-drain', 'Temples down the neck', 'close-drainage', {
-    regions: ['temple', 'cheek', 'neck-side'], places: [region('temple'), node('parotid'), node('deep-cervical')], contacts: ['fingertips'], motion: 'glide', direction: 'temple down the side of face and neck', press: ['feather', 'feather', 'feather'], sides: 'together', parts: [beats(5, 10, 'strokes', { per: 'pass' })],
+    regions: ['temple', 'cheek', 'neck-side'], places: [region('temple'), node('parotid'), node('deep-cervical-upper')], contacts: ['fingertips'], motion: 'glide', direction: 'temple down the side of face and neck', press: ['feather', 'feather', 'feather'], sides: 'together', parts: [beats(5, 10, 'strokes', { per: 'pass' })],
     serves: ['headache', 'puffiness', 'jaw'], cue: 'In front of the ear, then straight down.',
   }),
   technique('ear-collarbone-drain', 'Ears to collarbones', 'close-drainage', {
-    regions: ['ear', 'neck-side'], places: [node('parotid'), node('deep-cervical'), node('terminus')], contacts: ['fingertips'], motion: 'glide', direction: 'behind the ear down to the collarbone', press: ['feather', 'feather', 'feather'], sides: 'together', parts: [beats(5, 10, 'strokes', { per: 'pass' })],
+    regions: ['ear', 'neck-side'], places: [node('parotid'), node('deep-cervical-upper'), node('supraclavicular')], contacts: ['fingertips'], motion: 'glide', direction: 'behind the ear down to the collarbone', press: ['feather', 'feather', 'feather'], sides: 'together', parts: [beats(5, 10, 'strokes', { per: 'pass' })],
     serves: ['stress', 'jaw', 'headache', 'eye-strain', 'puffiness', 'sinus'], cue: 'Fingers spread over the neck; end in the hollow.',
   }),
   technique('chin-collarbone-drain', 'Chin to collarbones', 'close-drainage', {
-    regions: ['chin', 'neck-side'], places: [node('submandibular'), node('terminus')], contacts: ['fingertips'], motion: 'glide', direction: 'along the jaw and down beside the throat', press: ['feather', 'feather', 'feather'], sides: 'together', parts: [beats(10, 15, 'strokes', { per: 'pass' })],
+    regions: ['chin', 'neck-side'], places: [node('submandibular'), node('supraclavicular')], contacts: ['fingertips'], motion: 'glide', direction: 'along the jaw and down beside the throat', press: ['feather', 'feather', 'feather'], sides: 'together', parts: [beats(10, 15, 'strokes', { per: 'pass' })],
     serves: ['puffiness', 'jaw', 'sinus'], cue: 'Beside the throat, never over it.',
   }),
   technique('terminus-close', 'Close at the collarbones', 'close-drainage', {
-    regions: ['neck-side', 'chest'], places: [node('terminus')], contacts: ['fingertips'], motion: 'pump', direction: 'straight in and let go', press: ['feather', 'feather', 'feather'], sides: 'together', parts: [beats(5, 15, 'pumps')],
+    regions: ['neck-side', 'chest'], places: [node('supraclavicular')], contacts: ['fingertips'], motion: 'pump', direction: 'straight in and let go', press: ['feather', 'feather', 'feather'], sides: 'together', parts: [beats(5, 15, 'pumps')],
     serves: ['puffiness', 'eye-strain', 'sinus', 'jaw', 'headache', 'stress'], cue: 'The same hollows as at the start; last stroke of the drainage.',
   }),
   technique('palm-eyes', 'Warm palms over the eyes', 'settle', {

@@ -71,11 +71,11 @@ export const WORK_TECHNIQUES = [
     serves: ['headache', 'stress', 'eye-strain'], cue: 'Move the muscle over the bone.',
   }),
   technique('brow-pinch-walk', 'Brow pinches, inner to outer', 'release', {
-    regions: ['brow'], muscles: ['corrugator-supercilii', 'orbicularis-oculi-orbital'], places: [landmark('brow-head'), landmark('brow-peak'), landmark('brow-tail')], contacts: ['pinch'], motion: 'pinch', direction: 'inner to outer', press: ['feather', 'light', 'light'], sides: 'together', spots: 5, parts: [hold(4)], glide: 'dry',
+    regions: ['brow'], muscles: ['corrugator-supercilii', 'orbicularis-oculi-orbital'], places: [landmark('brow-medial'), landmark('brow-peak'), landmark('brow-lateral')], contacts: ['pinch'], motion: 'pinch', direction: 'inner to outer', press: ['feather', 'light', 'light'], sides: 'together', spots: 5, parts: [hold(4)], glide: 'dry',
     serves: ['eye-strain', 'headache', 'stress'], cue: 'Lift off gently at the end of each pinch.',
   }),
   technique('brow-lift-circles', 'Brow, three places', 'release', {
-    regions: ['brow'], muscles: ['corrugator-supercilii', 'orbicularis-oculi-orbital'], places: [landmark('brow-tail'), landmark('brow-peak'), landmark('brow-head')], contacts: ['ring-finger', 'index-finger'], motion: 'circle', direction: 'up and out against the rim', press: ['light', 'medium', 'medium'], sides: 'each', spots: 3, parts: [beats(10, 40, 'circles')],
+    regions: ['brow'], muscles: ['corrugator-supercilii', 'orbicularis-oculi-orbital'], places: [landmark('brow-lateral'), landmark('brow-peak'), landmark('brow-medial')], contacts: ['ring-finger', 'index-finger'], motion: 'circle', direction: 'up and out against the rim', press: ['light', 'medium', 'medium'], sides: 'each', spots: 3, parts: [beats(10, 40, 'circles')],
     serves: ['eye-strain', 'headache'], cue: 'Against the bone, not into the lid.',
   }),
   technique('sinus-circles', 'Circles from the nose outward', 'release', {
@@ -131,7 +131,7 @@ export const WORK_TECHNIQUES = [
     serves: ['headache', 'jaw', 'stress'], cue: 'Between thumb and index bones.',
   }),
   technique('probe-smile-line', 'Probe along the smile line', 'release', {
-    regions: ['cheek', 'upper-lip'], places: [landmark('alar-curvature'), landmark('cheilion')], contacts: ['probe'], motion: 'rub', direction: 'nostril to mouth corner and back', press: ['light', 'light', 'medium'], sides: 'each', parts: [beats(15, 60, 'strokes', { most: 30, per: 'pass' })], tool: 'probe', glide: 'product',
+    regions: ['cheek', 'upper-lip'], places: [landmark('nasolabial-ala'), landmark('cheilion')], contacts: ['probe'], motion: 'rub', direction: 'nostril to mouth corner and back', press: ['light', 'light', 'medium'], sides: 'each', parts: [beats(15, 60, 'strokes', { most: 30, per: 'pass' })], tool: 'probe', glide: 'product',
     serves: ['puffiness', 'other'], cue: 'Same force up and down.', perDayMost: 4,
   }),
   technique('glove-masseter-split', 'Gloves part along the jaw muscle', 'release', {

@@ -6,7 +6,7 @@ import { screen } from '../../core/screening/screen.ts';
 import { ROUTINES } from '../../demo/routines.ts';
 import { DEMO_SIGN_IN, seedDemo } from '../../demo/seed.ts';
 import { CATALOGUE } from '../../reference/catalogue.ts';
-import { CAUTIONS } from '../../reference/cautions.ts';
+import { CAUTIONS } from '../../reference/cautions/index.ts';
 import { database } from '../../server/db/connection.ts';
 import { checkPassword } from '../../server/db/queries/accounts.server.ts';
 import { listClients } from '../../server/db/queries/clients.server.ts';

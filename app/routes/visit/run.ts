@@ -6,7 +6,7 @@ import { checkRoutine } from '../../../core/routine/check';
 import { screen } from '../../../core/screening/screen';
 import { hasEnded } from '../../../core/visit/model';
 import { CATALOGUE } from '../../../reference/catalogue';
-import { CAUTIONS } from '../../../reference/cautions';
+import { CAUTIONS } from '../../../reference/cautions/index';
 import { findClient } from '../../../server/db/queries/clients.server';
 import { openRun, runsOfVisit, takeEvents } from '../../../server/db/queries/runs.server';
 import { findVisit } from '../../../server/db/queries/visits.server';

@@ -3,7 +3,7 @@ import { newlyBanned } from '../../../core/screening/admit';
 import { screen, type Screening } from '../../../core/screening/screen';
 import type { Referral } from '../../../core/visit/model';
 import { CATALOGUE } from '../../../reference/catalogue';
-import { CAUTIONS } from '../../../reference/cautions';
+import { CAUTIONS } from '../../../reference/cautions/index';
 import { findClient } from '../../../server/db/queries/clients.server';
 import { saveVisit, type VisitPatch } from '../../../server/db/queries/save-visit.server';
 import { findVisit, type Visit } from '../../../server/db/queries/visits.server';

@@ -1,7 +1,7 @@
 import { Button, Form as BsForm } from 'react-bootstrap';
 import { Link } from 'react-router';
 import type { Answer, Caution } from '../../../core/screening/screen';
-import { CAUTIONS } from '../../../reference/cautions';
+import { CAUTIONS } from '../../../reference/cautions/index';
 import { PREPARATION } from '../../../reference/preparation';
 import { FaceChart } from '../../chart/face-chart';
 import { takenAwayBy } from '../../visit/caution-words';

@@ -37,7 +37,7 @@ export const ORDER_RULES: readonly Rule[] = [
       if (!opened.length) return [];
       const lastWork = steps.findLast((p) => !FRAMING.has(p.technique.phase))?.index ?? -1;
       const after = steps.filter((p) => p.index > lastWork && (p.technique.phase === 'close-drainage' || p.technique.phase === 'open-drainage'));
-      const endsAtCollarbone = after[after.length - 1]?.step.places.some((x) => x.id === 'terminus');
+      const endsAtCollarbone = after[after.length - 1]?.step.places.some((x) => x.id === 'supraclavicular');
       if (lastWork < (opened[0]?.index ?? 0) && !after.some((p) => p.technique.phase === 'close-drainage')) return [];
       if (endsAtCollarbone) return [];
       return [{ stepIds: opened.map((p) => p.step.id), title: after.length ? 'The closing drainage does not end at the collarbone.' : 'The drainage is opened but not closed.', fix: { label: 'Close it in reverse', action: { do: 'mirror-drainage' } } }];
@@ -50,10 +50,10 @@ export const ORDER_RULES: readonly Rule[] = [
     source: PRACTICE,
     check: ({ steps }) => {
       const close = steps.filter((p) => p.technique.phase === 'close-drainage');
-      const terminus = close.findIndex((p) => stationOf(p) === 'terminus');
-      if (terminus < 0 || terminus === close.length - 1) return [];
+      const collarbone = close.findIndex((p) => stationOf(p) === 'supraclavicular');
+      if (collarbone < 0 || collarbone === close.length - 1) return [];
       const last = close[close.length - 1]!;
-      return [{ stepIds: [close[terminus]!.step.id], title: `${nameOf(close[terminus]!)} comes before ${nameOf(last)}; the collarbone is last.`, fix: { label: 'Move it to the end', action: { do: 'move', stepId: close[terminus]!.step.id, to: last.index } } }];
+      return [{ stepIds: [close[collarbone]!.step.id], title: `${nameOf(close[collarbone]!)} comes before ${nameOf(last)}; the collarbone is last.`, fix: { label: 'Move it to the end', action: { do: 'move', stepId: close[collarbone]!.step.id, to: last.index } } }];
     },
   },
   {

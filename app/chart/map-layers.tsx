@@ -1,0 +1,151 @@
+import { curveCatmullRom, line } from 'd3';
+import { memo, useMemo } from 'react';
+import { CLIENT_MEASURES, type ClientMeasures } from '../../core/atlas/client-measure';
+import { MUSCLES } from '../../reference/muscles';
+import { useFibres } from './fibres';
+import { LabelLayer, type Named } from './label-layer';
+import { drainageIn, isNamed, landmarkMarks, measureLines, muscleMarks, nodeMarks, pointMarks, type DrainageStroke, type MapMark } from './map';
+import type { MapLayer } from './map-layer-names';
+import { placeKey, placesOn, sheetOf, shownSpot, type Place, type Spot, type View } from './places';
+
+interface Props {
+  view: View;
+  mirrored: boolean;
+  /** Sheet px per px on the screen: marks and names keep their size at any scale. */
+  unit: number;
+  /** The part of the sheet that is shown. */
+  shown: { x: number; y: number; width: number; height: number };
+  on: ReadonlySet<MapLayer>;
+  chosen: Place | null;
+  second: Place | null;
+  measures: ClientMeasures | null;
+}
+
+const RANK = { chosen: 9, point: 5, node: 4, muscle: 3, measure: 2, landmark: 1 } as const;
+
+/** The map itself: what is on every face. Drawn below the marks of the page. */
+export default memo(function MapLayers({ view, mirrored, unit, shown, on, chosen, second, measures }: Props) {
+  const fibres = useFibres(on.has('Muscles') || on.has('Fibres') || chosen?.kind === 'muscle');
+  const points = useMemo(() => (on.has('Points') ? pointMarks(view, mirrored) : []), [on, view, mirrored]);
+  const landmarks = useMemo(() => (on.has('Landmarks') ? landmarkMarks(view, mirrored) : []), [on, view, mirrored]);
+  const nodes = useMemo(() => (on.has('Lymph') ? nodeMarks(view, mirrored) : []), [on, view, mirrored]);
+  const muscles = useMemo(() => (on.has('Muscles') ? muscleMarks(view, mirrored, on.has('Deep')) : []), [on, view, mirrored]);
+  const lines = useMemo(() => (on.has('Measures') ? measureLines(view, mirrored) : []), [on, view, mirrored]);
+  const drainage = useMemo(() => (on.has('Lymph') ? drainageIn(view, mirrored) : null), [on, view, mirrored]);
+  const { width } = sheetOf(view);
+  const flip = mirrored ? `matrix(-1 0 0 1 ${width} 0)` : undefined;
+  const isChosen = (m: MapMark) => [chosen, second].some((c) => c && placeKey(c) === placeKey(m.place));
+  const named: Named[] = [
+    ...points.map((m) => ({ mark: m, rank: RANK.point, clear: 3.4, kind: 'point' })),
+    ...nodes.map((m) => ({ mark: m, rank: RANK.node, clear: 3.6, kind: 'node' })),
+    ...muscles.map((m) => ({ mark: m, rank: RANK.muscle, clear: 0.5, kind: 'muscle' })),
+    ...landmarks.map((m) => ({ mark: m, rank: RANK.landmark, clear: 2.2, kind: 'landmark' })),
+  ].map((n) => ({ key: placeKey(n.mark.place), text: n.mark.name, x: n.mark.at.x, y: n.mark.at.y, clear: n.clear * unit, rank: isChosen(n.mark) ? RANK.chosen : n.rank, kind: n.kind, silent: !isNamed(n.mark, view) && !isChosen(n.mark) }));
+  const drawnMuscles = MUSCLES.filter((m) => m.fan && (on.has('Deep') || m.layer === 'superficial')).sort((a, b) => (a.layer === b.layer ? 0 : a.layer === 'deep' ? -1 : 1));
+  return (
+    <g className="map-layers">
+      {(on.has('Muscles') || on.has('Fibres')) && (
+        <g transform={flip}>
+          {drawnMuscles.flatMap((m) => (['left', 'right'] as const).map((side) => {
+            const drawing = fibres[`${m.id}.${side}`]?.[view];
+            return drawing && (
+              <g key={`${m.id}.${side}`} className={`map-muscle is-${m.layer}`}>
+                {on.has('Muscles') && <path className="body" d={drawing.outline} />}
+                {on.has('Fibres') && <path className="fibres" d={drawing.fibres} />}
+              </g>
+            );
+          }))}
+        </g>
+      )}
+      {chosen?.kind === 'muscle' && <ChosenMuscle place={chosen} view={view} mirrored={mirrored} flip={flip} />}
+      {drainage && <Drainage {...drainage} />}
+      {lines.map((l) => (
+        <g key={l.id} className="map-measure">
+          <path d={line<Spot>((p) => p.x, (p) => p.y).curve(curveCatmullRom)(l.path) ?? ''} strokeWidth={1.1 * unit} strokeDasharray={`${5 * unit} ${2.5 * unit}`} />
+          {[l.path[0]!, l.path[l.path.length - 1]!].map((p, i) => (
+            <circle key={i} cx={p.x} cy={p.y} r={2.2 * unit} />
+          ))}
+        </g>
+      ))}
+      {landmarks.map((m) => (
+        <path key={placeKey(m.place)} className="map-landmark" d={`M${m.at.x - 2.6 * unit} ${m.at.y}h${5.2 * unit}M${m.at.x} ${m.at.y - 2.6 * unit}v${5.2 * unit}`} strokeWidth={unit} />
+      ))}
+      {nodes.map((m) => (
+        <path key={placeKey(m.place)} className="map-node" d={`M${m.at.x} ${m.at.y - 4 * unit}l${4 * unit} ${4 * unit}l${-4 * unit} ${4 * unit}l${-4 * unit} ${-4 * unit}z`} strokeWidth={unit} />
+      ))}
+      {points.map((m) => (
+        <circle key={placeKey(m.place)} className={`map-point is-${m.place.side}`} cx={m.at.x} cy={m.at.y} r={2.9 * unit} strokeWidth={1.3 * unit} />
+      ))}
+      {[chosen, second].map((place) => place && <Ring key={placeKey(place)} place={place} view={view} mirrored={mirrored} unit={unit} />)}
+      <LabelLayer
+        named={[...named, ...lines.map((l) => measureName(l.id, l.path, unit, measures))]}
+        unit={unit}
+        sheet={{ left: shown.x + 4 * unit, top: shown.y + 4 * unit, right: shown.x + shown.width - 4 * unit, bottom: shown.y + shown.height - 4 * unit }}
+      />
+    </g>
+  );
+});
+
+function measureName(id: keyof typeof CLIENT_MEASURES, path: readonly Spot[], unit: number, measures: ClientMeasures | null): Named {
+  const middle = path.length === 2 ? { x: (path[0]!.x + path[1]!.x) / 2, y: (path[0]!.y + path[1]!.y) / 2 } : path[path.length >> 1]!;
+  const value = measures?.[id];
+  return { key: `measure:${id}`, text: value === undefined ? CLIENT_MEASURES[id].name.toLowerCase() : `${value} mm`, ...middle, clear: 2 * unit, rank: RANK.measure, kind: 'measure', silent: false };
+}
+
+function Ring({ place, view, mirrored, unit }: { place: Place; view: View; mirrored: boolean; unit: number }) {
+  const at = shownSpot(place, view, mirrored);
+  return at && <circle className="map-chosen" cx={at.x} cy={at.y} r={8 * unit} strokeWidth={2 * unit} />;
+}
+
+/** The chosen muscle in full ink, and the faint fields where pain from it is commonly felt. */
+function ChosenMuscle({ place, view, mirrored, flip }: { place: Place; view: View; mirrored: boolean; flip: string | undefined }) {
+  const fibres = useFibres(true);
+  const row = MUSCLES.find((m) => m.id === place.id);
+  const drawing = fibres[`${place.id}.${place.side}`]?.[view];
+  return (
+    <>
+      <defs>
+        <pattern id="referral-dots" width="4" height="4" patternUnits="userSpaceOnUse">
+          <circle cx="1" cy="1" r="0.8" className="map-referral-dot" />
+        </pattern>
+      </defs>
+      {row?.referral.fields.flatMap((region) =>
+        placesOn({ kind: 'region', id: region }, place.side).map((field) => {
+          const at = shownSpot(field, view, mirrored);
+          return at && <circle key={placeKey(field)} cx={at.x} cy={at.y} r={24} fill="url(#referral-dots)" />;
+        }),
+      )}
+      {drawing && (
+        <g transform={flip} className="map-muscle is-chosen">
+          <path className="body" d={drawing.outline} />
+          <path className="fibres" d={drawing.fibres} />
+        </g>
+      )}
+    </>
+  );
+}
+
+function Drainage({ strokes, ways }: { strokes: readonly DrainageStroke[]; ways: readonly DrainageStroke[] }) {
+  return (
+    <g className="map-lymph">
+      {ways.map((w) => (
+        <path key={w.id} className="way" d={`M${w.from.x} ${w.from.y}L${w.to.x} ${w.to.y}`} />
+      ))}
+      {strokes.map((s) => (
+        <path key={s.id} className="stroke" d={taperedArrow(s.from, s.to)} />
+      ))}
+    </g>
+  );
+}
+
+/** A stroke that swells toward its head: thin where it starts, ending in a point. */
+function taperedArrow(from: Spot, to: Spot): string {
+  const [dx, dy] = [to.x - from.x, to.y - from.y];
+  const length = Math.hypot(dx, dy);
+  if (length < 8) return '';
+  const [ux, uy] = [dx / length, dy / length];
+  const at = (along: number, aside: number) => `${(from.x + ux * along - uy * aside).toFixed(1)} ${(from.y + uy * along + ux * aside).toFixed(1)}`;
+  const end = length - 4;
+  const neck = Math.max(0, end - 7);
+  return `M${at(0, -0.4)}L${at(neck, -1.6)}L${at(neck, -3.6)}L${at(end, 0)}L${at(neck, 3.6)}L${at(neck, 1.6)}L${at(0, 0.4)}z`;
+}

@@ -1,0 +1,65 @@
+import type { Anchor } from './anchors.ts';
+import { dropper, type Dropper } from './drop.ts';
+import { buildHand, handDropper, type HandDropper } from './hand.ts';
+import { buildHead, type Head } from './head.ts';
+import type { Proportions } from './proportions.ts';
+import type { Distance } from './shapes.ts';
+import type { Vec3 } from './vector.ts';
+
+/** What everything is placed on: a head of some proportions and a hand. */
+export interface Bodies {
+  head: Head;
+  drop: Dropper;
+  hand: HandDropper;
+  handDistance: Distance;
+}
+
+let theHand: { drop: HandDropper; distance: Distance } | undefined;
+
+export function buildBodies(proportions: Partial<Proportions> = {}): Bodies {
+  // The hand has no proportions, so one is enough.
+  if (!theHand) {
+    const body = buildHand();
+    theHand = { drop: remembering(handDropper(body)), distance: body.distance };
+  }
+  const head = buildHead(proportions);
+  return { head, drop: dropper(head.body.distance), hand: theHand.drop, handDistance: theHand.distance };
+}
+
+function remembering({ palm, back }: HandDropper): HandDropper {
+  const keep = (drop: HandDropper['palm']): HandDropper['palm'] => {
+    const known = new Map<string, Vec3 | null>();
+    return (x, y) => {
+      const key = `${x} ${y}`;
+      let place = known.get(key);
+      if (place === undefined) known.set(key, (place = drop(x, y)));
+      return place;
+    };
+  };
+  return { palm: keep(palm), back: keep(back) };
+}
+
+/** World position of an anchor, in mm of its body; null when its line misses the body. */
+export function locateAnchor({ head, drop, hand }: Bodies, anchor: Anchor): Vec3 | null {
+  switch (anchor.from) {
+    case 'ear':
+      return head.ear.at(anchor.up, anchor.rear, 2);
+    case 'palm':
+      return hand.palm(anchor.x, anchor.y);
+    case 'back-of-hand':
+      return hand.back(anchor.x, anchor.y);
+  }
+  const zone = head.frame.zone[anchor.zone];
+  switch (anchor.from) {
+    case 'front':
+      return drop.front(...zone(anchor.x, anchor.y));
+    case 'back':
+      return drop.back(...zone(anchor.x, anchor.y));
+    case 'side':
+      return drop.side(zone(0, anchor.y)[1], anchor.z);
+    case 'above':
+      return drop.above(anchor.x, anchor.z);
+    case 'fixed':
+      return [...zone(anchor.x, anchor.y), anchor.z] as unknown as Vec3;
+  }
+}
