@@ -14,6 +14,7 @@ export default [
     route('clients/:clientId', 'routes/client/client.tsx', [
       index('routes/client/relief.tsx'),
       route('visits', 'routes/client/visits.tsx'),
+      route('measure', 'routes/client/measure.tsx'),
       route('details', 'routes/client/details.tsx'),
     ]),
     route('routines', 'routes/routines.tsx'),
@@ -26,6 +27,8 @@ export default [
       route('guide', 'routes/visit/guide.tsx'),
       route('record', 'routes/visit/record.tsx'),
     ]),
+    route('atlas/find-it', 'routes/find-it.tsx'),
+    route('atlas/:kind?/:id?', 'routes/atlas.tsx'),
     route('*', 'routes/lost.tsx'),
   ]),
   route('visits/:visitId/save', 'routes/visit/save.ts'),

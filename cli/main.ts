@@ -4,6 +4,7 @@
  */
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
+import { locateOnClient, readLandmarksFile } from '../core/atlas/landmarks-file.ts';
 import { InputError } from '../core/errors.ts';
 import { nrsChange, nrsScore } from '../core/measures/nrs.ts';
 import { openingFromFingers, openingFromRuler } from '../core/measures/opening.ts';
@@ -13,12 +14,16 @@ import { expandRoutine } from '../core/routine/cues.ts';
 import { parseRoutine } from '../core/routine/schema.ts';
 import { totalsOf } from '../core/routine/timing.ts';
 import { screen, type Answers } from '../core/screening/screen.ts';
+import { BODY_INCHES } from '../reference/body-inches.ts';
 import { CATALOGUE } from '../reference/catalogue.ts';
 import { CAUTIONS } from '../reference/cautions/index.ts';
+import { LANDMARKS } from '../reference/landmarks.ts';
+import { POINTS } from '../reference/points/index.ts';
 
 const USAGE = `usage: core plan <routine.json>
        core check <routine.json> [--screening answers.json]
        core relief <readings.csv>
+       core locate <landmarks.json>
        core score nrs <answers.json>
        core score opening <answers.json>`;
 
@@ -88,6 +93,8 @@ export function run([verb, ...args]: readonly string[]): unknown {
     }
     case 'relief':
       return relief(args[0]);
+    case 'locate':
+      return locateOnClient(readLandmarksFile(readJson(args[0]), LANDMARKS, POINTS), POINTS, BODY_INCHES, LANDMARKS);
     case 'score':
       return score(args[0], args[1]);
     default:

@@ -13,6 +13,7 @@ import { PREPARATION } from '../reference/preparation.ts';
 import { hash } from '@node-rs/argon2';
 import { database } from '../server/db/connection.ts';
 import { ClientModel, ComplaintModel, PracticeModel, PractitionerModel, ReadingModel, RunEventModel, RunModel, TemplateModel, VisitModel } from '../server/db/models/index.ts';
+import { seedMeasures, seedTrainer } from './atlas.ts';
 import { PEOPLE, type DemoClient, type DemoVisit } from './people.ts';
 import { seeded } from './random.ts';
 import { ROUTINES } from './routines.ts';
@@ -39,6 +40,7 @@ export async function seedDemo(today: Date): Promise<{ practiceId: string }> {
     for (const [key, body] of Object.entries(ROUTINES)) await TemplateModel.create({ practiceId, name: body.name, body, createdBy: key === 'calm' || key === 'drain' ? rafe.id : imke.id, updatedAt: moment(today, 30, '18:00') }, { transaction });
     const random = seeded(20_260_309);
     for (const person of PEOPLE) await seedClient({ practiceId, today, transaction, random, practitionerId: person.by === 'imke' ? imke.id : rafe.id }, person);
+    await seedTrainer(practiceId, imke.id, (daysAgo) => moment(today, daysAgo, '08:10'), random, transaction);
     return { practiceId };
   });
 }
@@ -54,6 +56,7 @@ interface Making {
 async function seedClient(making: Making, person: DemoClient): Promise<void> {
   const { practiceId, transaction, today } = making;
   const client = await ClientModel.create({ practiceId, name: person.name, about: person.about, note: person.note ?? '', pressureCap: person.pressureCap ?? null, fingerWidthsMm: person.fingers ?? null, habitSide: person.habitSide ?? null }, { transaction });
+  await seedMeasures(practiceId, client.id, person.name, making.practitionerId, (daysAgo) => dayWord(today, -daysAgo), transaction);
   const complaints = [];
   for (const [position, { ratings, ...own }] of person.complaints.entries()) complaints.push({ ratings, row: await ComplaintModel.create({ practiceId, clientId: client.id, ...own, position }, { transaction }) });
 

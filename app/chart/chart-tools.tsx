@@ -8,16 +8,16 @@ interface Props {
   onHide: (layer: string) => void;
   mapOn: ReadonlySet<MapLayer>;
   onMap: (layer: MapLayer) => void;
-  /** The map's own layers are listed from the start. */
-  open: boolean;
+  /** When the map's own layers are offered. */
+  listed: 'at once' | 'when asked' | 'never';
   mirrored: boolean;
   onMirror: () => void;
   zoom: Zoom | null;
 }
 
 /** Layers as words, the mirror switch, and how near the chart is. */
-export function ChartTools({ own, hidden, onHide, mapOn, onMap, open, mirrored, onMirror, zoom }: Props) {
-  const [listed, setListed] = useState(open);
+export function ChartTools({ own, hidden, onHide, mapOn, onMap, listed, mirrored, onMirror, zoom }: Props) {
+  const [asked, setAsked] = useState(false);
   return (
     <div className="chart-layers" role="group" aria-label="Layers">
       {own.map((layer) => (
@@ -25,16 +25,18 @@ export function ChartTools({ own, hidden, onHide, mapOn, onMap, open, mirrored, 
           {layer}
         </button>
       ))}
-      {listed ? (
+      {listed === 'at once' || asked ? (
         MAP_LAYERS.map((layer) => (
           <button key={layer} type="button" className="is-map" aria-pressed={mapOn.has(layer)} onClick={() => onMap(layer)}>
             {layer}
           </button>
         ))
       ) : (
-        <button type="button" className="plain" onClick={() => setListed(true)}>
-          Map …
-        </button>
+        listed === 'when asked' && (
+          <button type="button" className="plain" onClick={() => setAsked(true)}>
+            Map …
+          </button>
+        )
       )}
       <button type="button" aria-pressed={mirrored} onClick={onMirror} title="Flip the chart for work in front of a mirror" className="mirror">
         Mirror{mirrored ? ' on' : ''}

@@ -1,5 +1,5 @@
 import { lazy, memo, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import type { ClientMeasures } from '../../core/atlas/client-measure';
+import type { ClientMeasureId, ClientMeasures } from '../../core/atlas/client-measure';
 import type { OneSide } from '../../core/units';
 import { useInBrowser } from '../ui/use-in-browser';
 import { ChartTools } from './chart-tools';
@@ -7,7 +7,8 @@ import { useFibres } from './fibres';
 import { ChangeLayer, ContactRing, KeepOffLayer, RouteLayer, TendernessLayer, type Change, type KeepOff, type RingState, type Sounding, type Stop } from './layers';
 import type { MapLayer } from './map-layer-names';
 import { PickLayer, type Pickable } from './pick-layer';
-import { bestView, edgesOf, placeKey, sheetOf, shownSpot, VIEW_NAMES, VIEWS, type Place, type View } from './places';
+import { bestView, edgesOf, placeKey, places as standardPlaces, sheetOf, shownIn, VIEW_NAMES, VIEWS, type Place, type Shown, type View } from './places';
+import type { FittedHead } from './fitted';
 import { TERRAIN_URLS, useTerrain } from './terrain';
 import { useSize } from './use-size';
 import { useZoom } from './use-zoom';
@@ -33,13 +34,18 @@ interface Props {
   zoom?: boolean;
   /** Layers of the map that are on from the start. */
   map?: readonly MapLayer[];
+  /** Nothing but the drawing: the map cannot be asked. */
+  bare?: boolean;
   chosen?: Place | null;
   second?: Place | null;
   measures?: ClientMeasures | null;
+  focusedMeasure?: ClientMeasureId | null;
+  /** The chart turns here whenever this changes. */
+  turn?: View | null;
   /** Drawings fitted to this client instead of the standard ones. */
-  fitted?: Partial<Record<View, string>>;
+  fitted?: FittedHead | null;
   /** Marks of the page's own, drawn on top. */
-  over?: (view: View, mirrored: boolean, unit: number) => ReactNode;
+  over?: (view: View, shown: Shown, unit: number, mirrored: boolean) => ReactNode;
   /** A click, in px of the unmirrored sheet. */
   onPoint?: (view: View, x: number, y: number) => void;
   onView?: (view: View) => void;
@@ -49,16 +55,17 @@ type Layer = 'Route' | 'Tenderness' | 'Muscle work' | 'Keep off' | 'Places';
 
 /** The one drawing that everything is placed on: views and layers at its sides, R and L at its edges. */
 export function FaceChart(props: Props) {
-  const { stops, onChooseStop, soundings, keepOff, muscles, changes, pick, ring, follow, zoom, map, chosen = null, second = null, measures = null, fitted, over, onPoint, onView } = props;
-  const followed = follow?.map(placeKey).join(' ') ?? '';
-  const [view, turnTo] = useState<View>(() => (follow?.length ? bestView(follow) : 'front'));
+  const { stops, onChooseStop, soundings, keepOff, muscles, changes, pick, ring, follow, zoom, map, chosen = null, second = null, measures = null, focusedMeasure = null, turn = null, fitted, over, onPoint, onView, bare } = props;
+  const followed = `${turn ?? ''} ${follow?.map(placeKey).join(' ') ?? ''}`;
+  const [view, turnTo] = useState<View>(() => turn ?? (follow?.length ? bestView(follow) : 'front'));
   const [mirrored, setMirrored] = useState(false);
   const [hidden, setHidden] = useState<ReadonlySet<Layer>>(new Set());
   const [mapOn, setMapOn] = useState<ReadonlySet<MapLayer>>(new Set(map));
   const [turnedFor, setTurnedFor] = useState(followed);
   if (followed !== turnedFor) {
     setTurnedFor(followed);
-    if (follow?.length) turnTo(bestView(follow));
+    if (turn) turnTo(turn);
+    else if (follow?.length) turnTo(bestView(follow));
   }
   useEffect(() => onView?.(view), [onView, view]);
   // The drawing itself is fetched by the browser, so the marks on it need not travel in the page.
@@ -66,20 +73,23 @@ export function FaceChart(props: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const moving = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
-  const zoomed = useZoom(frame, moving, !zoom);
-  const { whole } = zoomed;
-  useEffect(() => whole(), [view, whole]);
-  const fibres = useFibres(!!muscles?.length);
+  const zoomed = useZoom(frame, moving, view, !zoom);
+  const standardFibres = useFibres(!!muscles?.length);
+  const fibres = fitted?.fibres ?? standardFibres;
+  const table = fitted?.places ?? standardPlaces;
+  const shown = useMemo(() => shownIn(view, mirrored, table), [view, mirrored, table]);
 
   const sheet = sheetOf(view);
-  const shown = zoom && follow?.length ? near(follow, view, mirrored) : visiblePart(sheet, size, zoomed.drawn);
-  const unit = size.width ? Math.max(shown.width / size.width, shown.height / size.height) : 1;
-  const svg = { viewBox: `${shown.x} ${shown.y} ${shown.width} ${shown.height}`, preserveAspectRatio: zoom ? 'xMidYMid slice' : 'xMidYMid meet' };
+  const { drawn } = zoomed;
+  const part = useMemo(() => (zoom && follow?.length ? near(follow, sheetOf(view), shown) : visiblePart(sheetOf(view), size, drawn)), [zoom, follow, view, shown, size, drawn]);
+  const unit = size.width ? Math.max(part.width / size.width, part.height / size.height) : 1;
+  const taken = useMemo(() => wordBoxes(part, size, unit), [part, size, unit]);
+  const svg = { viewBox: `${part.x} ${part.y} ${part.width} ${part.height}`, preserveAspectRatio: zoom ? 'xMidYMid slice' : 'xMidYMid meet' };
   const flip = mirrored ? `matrix(-1 0 0 1 ${sheet.width} 0)` : undefined;
   const on = (layer: Layer) => !hidden.has(layer);
   const own = ([['Route', stops], ['Tenderness', soundings], ['Muscle work', muscles], ['Keep off', keepOff], ['Places', pick?.places]] as const).filter(([, has]) => has).map(([name]) => name);
   const [leftEdge, rightEdge] = edgesOf(view, mirrored);
-  const layer = { view, mirrored, unit: Math.max(1, unit) };
+  const layer = { shown, unit: Math.max(1, unit) };
 
   return (
     <section className={`face-chart${zoom ? ' is-near' : ''}`} aria-label="Face chart">
@@ -97,18 +107,18 @@ export function FaceChart(props: Props) {
         onHide={(l) => setHidden(toggled(hidden, l as Layer))}
         mapOn={mapOn}
         onMap={(l) => setMapOn(toggled(mapOn, l))}
-        open={!!map?.length}
+        listed={bare ? 'never' : map?.length ? 'at once' : 'when asked'}
         mirrored={mirrored}
         onMirror={() => setMirrored(!mirrored)}
         zoom={zoom ? null : zoomed}
       />
       <div className="chart-drawing" ref={frame} tabIndex={zoom ? undefined : -1} onClick={onPoint && ((e) => tell(e, (x, y) => onPoint(view, mirrored ? sheet.width - x : x, y)))}>
         <div className="chart-moving" ref={moving}>
-          <Terrain view={view} flip={flip} fitted={fitted?.[view]} {...svg} />
+          <Terrain view={view} flip={flip} fitted={fitted?.svg[view]} {...svg} />
           <svg {...svg} role="group" aria-label={`${VIEW_NAMES[view]} view${mirrored ? ', mirrored' : ''}`}>
             {inBrowser && (mapOn.size > 0 || chosen) && (
               <Suspense>
-                <MapLayers view={view} mirrored={mirrored} unit={unit} shown={shown} on={mapOn} chosen={chosen} second={second} measures={measures} />
+                <MapLayers view={view} mirrored={mirrored} unit={unit} part={part} taken={taken} shown={shown} table={table} fitted={fitted?.fibres ?? null} on={mapOn} chosen={chosen} second={second} measures={measures} focusedMeasure={focusedMeasure} />
               </Suspense>
             )}
             {inBrowser && muscles && on('Muscle work') && (
@@ -131,8 +141,8 @@ export function FaceChart(props: Props) {
             {inBrowser && soundings && on('Tenderness') && <TendernessLayer {...layer} soundings={soundings} />}
             {inBrowser && changes && <ChangeLayer {...layer} changes={changes} />}
             {ring && <ContactRing {...layer} ring={ring} radius={zoom ? 24 : 22} />}
-            {inBrowser && pick && on('Places') && <PickLayer view={view} mirrored={mirrored} unit={unit} pickables={pick.places} onPick={pick.onPick} onKey={pick.onKey} />}
-            {inBrowser && over?.(view, mirrored, unit)}
+            {inBrowser && pick && on('Places') && <PickLayer shown={shown} sheetWidth={sheet.width} unit={unit} pickables={map ? pick.places.filter((p) => mapOn.has(LAYER_OF[p.place.kind] ?? 'Points')) : pick.places} onPick={pick.onPick} onKey={pick.onKey} />}
+            {inBrowser && over?.(view, shown, unit, mirrored)}
           </svg>
         </div>
         {!zoom && <Edges left={leftEdge} right={rightEdge} />}
@@ -190,10 +200,25 @@ function visiblePart(sheet: { width: number; height: number }, frame: { width: n
   return { x: left + (-x / k) * unit, y: top + (-y / k) * unit, width: (frame.width / k) * unit, height: (frame.height / k) * unit };
 }
 
+/** On a chart that is a map, places of a kind can be picked while their layer is on. */
+const LAYER_OF: Partial<Record<Place['kind'], MapLayer>> = { point: 'Points', muscle: 'Muscles', node: 'Lymph', landmark: 'Landmarks' };
+
+/** Where the views and the layers stand as words, in CSS px: names of the map keep off them. */
+const RAIL = { width: 56, height: 440 };
+const TOOLS = { width: 84, height: 226 };
+
+function wordBoxes(part: Part, frame: { width: number; height: number }, unit: number): { x0: number; y0: number; x1: number; y1: number }[] {
+  const x = (css: number) => part.x + (css - (frame.width - part.width / unit) / 2) * unit;
+  const y = (css: number) => part.y + (css - (frame.height - part.height / unit) / 2) * unit;
+  return [
+    { x0: x(0), y0: y(0), x1: x(RAIL.width), y1: y(RAIL.height) },
+    { x0: x(frame.width - TOOLS.width), y0: y(0), x1: x(frame.width), y1: y(TOOLS.height) },
+  ];
+}
+
 /** The part of the sheet around some places, never so near that the face cannot be told. */
-function near(places: readonly Place[], view: View, mirrored: boolean): Part {
-  const sheet = sheetOf(view);
-  const spots = places.map((p) => shownSpot(p, view, mirrored)).filter((s) => s !== null);
+function near(places: readonly Place[], sheet: { width: number; height: number }, shown: Shown): Part {
+  const spots = places.map(shown).filter((s) => s !== null);
   if (!spots.length) return { x: 0, y: 0, ...sheet };
   const xs = spots.map((s) => s.x);
   const ys = spots.map((s) => s.y);

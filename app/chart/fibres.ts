@@ -1,11 +1,9 @@
 import { useEffect, useState } from 'react';
+import type { FibreDrawing } from '../../core/terrain/muscle-drawing';
 import type { View } from './places';
 
-export interface FibreDrawing {
-  outline: string;
-  fibres: string;
-}
-type Fibres = Record<string, Partial<Record<View, FibreDrawing>>>;
+export type { FibreDrawing };
+export type Fibres = Record<string, Partial<Record<View, FibreDrawing>>>;
 let known: Fibres | null = null;
 
 /** Hatching of the muscles, loaded when a muscle is first shown. */

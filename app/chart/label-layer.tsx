@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { placeLabels, type Sheet } from '../../core/atlas/labels';
+import { placeLabels, type Box, type Sheet } from '../../core/atlas/labels';
 
 export interface Named {
   key: string;
@@ -26,14 +26,14 @@ function widthOf(text: string): number {
 }
 
 /** Names beside their marks; none covers another, a mark or the edge. What finds no room shows when the sheet is nearer. */
-export function LabelLayer({ named, unit, sheet }: { named: readonly Named[]; unit: number; sheet: Sheet }) {
+export function LabelLayer({ named, unit, sheet, taken }: { named: readonly Named[]; unit: number; sheet: Sheet; taken: readonly Box[] }) {
   const { left, top, right, bottom } = sheet;
   const placed = useMemo(() => {
     const inside = named.filter((n) => n.x > left && n.x < right && n.y > top && n.y < bottom);
     const wishes = inside.filter((n) => !n.silent).map((n) => ({ ...n, width: widthOf(n.text) * unit, height: FONT_PX * 1.15 * unit }));
     const names = new Map(wishes.map((w) => [w.key, w]));
-    return placeLabels(wishes, { left, top, right, bottom }, inside.filter((n) => n.silent)).placed.map((box) => ({ ...box, text: names.get(box.key)!.text, kind: names.get(box.key)!.kind }));
-  }, [named, unit, left, top, right, bottom]);
+    return placeLabels(wishes, { left, top, right, bottom }, inside.filter((n) => n.silent), taken).placed.map((box) => ({ ...box, text: names.get(box.key)!.text, kind: names.get(box.key)!.kind }));
+  }, [named, unit, left, top, right, bottom, taken]);
   return (
     <g className="map-labels" style={{ fontSize: FONT_PX * unit }}>
       {placed.map((p) => (

@@ -1,5 +1,5 @@
 import { pressureRank, type Pressure } from '../../core/units';
-import { placeKey, shownSpot as shown, type Place, type View } from './places';
+import { placeKey, type Place, type Shown } from './places';
 import { spread } from './spread';
 
 export interface Stop {
@@ -26,8 +26,7 @@ export interface Change {
   after: number;
 }
 interface LayerProps {
-  view: View;
-  mirrored: boolean;
+  shown: Shown;
   /** Sheet px per px on the screen where that is more than 1, so that marks on a large sheet stay readable. */
   unit?: number;
 }
@@ -35,14 +34,14 @@ interface LayerProps {
 const onDisc = (pressure: Pressure | null): string => (pressure && pressureRank(pressure) >= 3 ? 'var(--pressure-on-dark)' : 'var(--pressure-on-light)');
 
 /** The order of the routine: numbered discs filled by pressure, joined by a thin dashed line down each side. */
-export function RouteLayer({ view, mirrored, unit = 1, stops, avoid, onChoose }: LayerProps & { stops: readonly Stop[]; avoid: readonly Place[]; onChoose?: (id: string) => void }) {
+export function RouteLayer({ shown, unit = 1, stops, avoid, onChoose }: LayerProps & { stops: readonly Stop[]; avoid: readonly Place[]; onChoose?: (id: string) => void }) {
   const placed = spread(
     stops.flatMap((s) => {
-      const at = shown(s.place, view, mirrored);
+      const at = shown(s.place);
       return at ? [{ ...s, ...at }] : [];
     }),
     9.6 * unit,
-    avoid.flatMap((p) => shown(p, view, mirrored) ?? []),
+    avoid.flatMap((p) => shown(p) ?? []),
   );
   const sides: Place['side'][] = ['left', 'right'];
   return (
@@ -64,11 +63,11 @@ export function RouteLayer({ view, mirrored, unit = 1, stops, avoid, onChoose }:
 }
 
 /** Tender places as soundings: the number, underlined once to three times. */
-export function TendernessLayer({ view, mirrored, soundings }: LayerProps & { soundings: readonly Sounding[] }) {
+export function TendernessLayer({ shown, soundings }: LayerProps & { soundings: readonly Sounding[] }) {
   return (
     <g>
       {soundings.map(({ place, value }) => {
-        const at = shown(place, view, mirrored);
+        const at = shown(place);
         return (
           at && (
             <g key={placeKey(place)} className="chart-sounding">
@@ -87,12 +86,12 @@ export function TendernessLayer({ view, mirrored, soundings }: LayerProps & { so
 }
 
 /** Places that are off limits, dashed and crossed, with the word beside the first of each kind. */
-export function KeepOffLayer({ view, mirrored, zones }: LayerProps & { zones: readonly KeepOff[] }) {
+export function KeepOffLayer({ shown, zones }: LayerProps & { zones: readonly KeepOff[] }) {
   const named = new Set<string>();
   return (
     <g className="chart-keep-off">
       {zones.map(({ place, radius, word, named: says }) => {
-        const at = shown(place, view, mirrored);
+        const at = shown(place);
         if (!at) return null;
         const first = says && !named.has(word);
         named.add(word);
@@ -115,10 +114,10 @@ export function KeepOffLayer({ view, mirrored, zones }: LayerProps & { zones: re
 }
 
 /** What changed between the first visit and now: "3 → 1", green when it eased. */
-export function ChangeLayer({ view, mirrored, changes }: LayerProps & { changes: readonly Change[] }) {
+export function ChangeLayer({ shown, changes }: LayerProps & { changes: readonly Change[] }) {
   const placed = spread(
     changes.flatMap((c) => {
-      const at = shown(c.place, view, mirrored);
+      const at = shown(c.place);
       return at ? [{ ...c, ...at }] : [];
     }),
     22,
@@ -142,12 +141,12 @@ export interface RingState {
 }
 
 /** The countdown, drawn round the contact place itself. */
-export function ContactRing({ view, mirrored, ring, radius }: LayerProps & { ring: RingState; radius: number }) {
+export function ContactRing({ shown, ring, radius }: LayerProps & { ring: RingState; radius: number }) {
   const around = 2 * Math.PI * radius;
   return (
     <g>
       {ring.places.map((place) => {
-        const at = shown(place, view, mirrored);
+        const at = shown(place);
         return (
           at && (
             <g key={placeKey(place)} transform={`rotate(-90 ${at.x} ${at.y})`}>

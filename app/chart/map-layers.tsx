@@ -1,12 +1,13 @@
 import { curveCatmullRom, line } from 'd3';
 import { memo, useMemo } from 'react';
-import { CLIENT_MEASURES, type ClientMeasures } from '../../core/atlas/client-measure';
+import type { Box } from '../../core/atlas/labels';
+import { CLIENT_MEASURES, type ClientMeasureId, type ClientMeasures } from '../../core/atlas/client-measure';
 import { MUSCLES } from '../../reference/muscles';
-import { useFibres } from './fibres';
+import { useFibres, type FibreDrawing, type Fibres } from './fibres';
 import { LabelLayer, type Named } from './label-layer';
 import { drainageIn, isNamed, landmarkMarks, measureLines, muscleMarks, nodeMarks, pointMarks, type DrainageStroke, type MapMark } from './map';
 import type { MapLayer } from './map-layer-names';
-import { placeKey, placesOn, sheetOf, shownSpot, type Place, type Spot, type View } from './places';
+import { placeKey, placesOn, sheetOf, type Place, type PlaceTable, type Shown, type Spot, type View } from './places';
 
 interface Props {
   view: View;
@@ -14,24 +15,32 @@ interface Props {
   /** Sheet px per px on the screen: marks and names keep their size at any scale. */
   unit: number;
   /** The part of the sheet that is shown. */
-  shown: { x: number; y: number; width: number; height: number };
+  part: { x: number; y: number; width: number; height: number };
+  /** Where words of the chart stand already. */
+  taken: readonly Box[];
+  shown: Shown;
+  table: PlaceTable;
+  /** Fibres of a drawing fitted to a client; null: the standard ones. */
+  fitted: Fibres | null;
   on: ReadonlySet<MapLayer>;
   chosen: Place | null;
   second: Place | null;
   measures: ClientMeasures | null;
+  focusedMeasure: ClientMeasureId | null;
 }
 
 const RANK = { chosen: 9, point: 5, node: 4, muscle: 3, measure: 2, landmark: 1 } as const;
 
 /** The map itself: what is on every face. Drawn below the marks of the page. */
-export default memo(function MapLayers({ view, mirrored, unit, shown, on, chosen, second, measures }: Props) {
-  const fibres = useFibres(on.has('Muscles') || on.has('Fibres') || chosen?.kind === 'muscle');
-  const points = useMemo(() => (on.has('Points') ? pointMarks(view, mirrored) : []), [on, view, mirrored]);
-  const landmarks = useMemo(() => (on.has('Landmarks') ? landmarkMarks(view, mirrored) : []), [on, view, mirrored]);
-  const nodes = useMemo(() => (on.has('Lymph') ? nodeMarks(view, mirrored) : []), [on, view, mirrored]);
-  const muscles = useMemo(() => (on.has('Muscles') ? muscleMarks(view, mirrored, on.has('Deep')) : []), [on, view, mirrored]);
-  const lines = useMemo(() => (on.has('Measures') ? measureLines(view, mirrored) : []), [on, view, mirrored]);
-  const drainage = useMemo(() => (on.has('Lymph') ? drainageIn(view, mirrored) : null), [on, view, mirrored]);
+export default memo(function MapLayers({ view, mirrored, unit, part, taken, shown, table, fitted, on, chosen, second, measures, focusedMeasure }: Props) {
+  const standard = useFibres(on.has('Muscles') || on.has('Fibres') || chosen?.kind === 'muscle');
+  const fibres = fitted ?? standard;
+  const points = useMemo(() => (on.has('Points') ? pointMarks(shown) : []), [on, shown]);
+  const landmarks = useMemo(() => (on.has('Landmarks') ? landmarkMarks(shown) : []), [on, shown]);
+  const nodes = useMemo(() => (on.has('Lymph') ? nodeMarks(shown) : []), [on, shown]);
+  const muscles = useMemo(() => (on.has('Muscles') ? muscleMarks(shown, on.has('Deep')) : []), [on, shown]);
+  const lines = useMemo(() => (on.has('Measures') ? measureLines(view, mirrored, table) : []), [on, view, mirrored, table]);
+  const drainage = useMemo(() => (on.has('Lymph') ? drainageIn(shown) : null), [on, shown]);
   const { width } = sheetOf(view);
   const flip = mirrored ? `matrix(-1 0 0 1 ${width} 0)` : undefined;
   const isChosen = (m: MapMark) => [chosen, second].some((c) => c && placeKey(c) === placeKey(m.place));
@@ -57,11 +66,11 @@ export default memo(function MapLayers({ view, mirrored, unit, shown, on, chosen
           }))}
         </g>
       )}
-      {chosen?.kind === 'muscle' && <ChosenMuscle place={chosen} view={view} mirrored={mirrored} flip={flip} />}
+      {chosen?.kind === 'muscle' && <ChosenMuscle place={chosen} shown={shown} drawing={fibres[`${chosen.id}.${chosen.side}`]?.[view]} flip={flip} />}
       {drainage && <Drainage {...drainage} />}
       {lines.map((l) => (
         <g key={l.id} className="map-measure">
-          <path d={line<Spot>((p) => p.x, (p) => p.y).curve(curveCatmullRom)(l.path) ?? ''} strokeWidth={1.1 * unit} strokeDasharray={`${5 * unit} ${2.5 * unit}`} />
+          <path d={line<Spot>((p) => p.x, (p) => p.y).curve(curveCatmullRom)(l.path) ?? ''} className={focusedMeasure === l.id ? 'is-focused' : undefined} strokeWidth={(focusedMeasure === l.id ? 2.4 : 1.1) * unit} strokeDasharray={`${5 * unit} ${2.5 * unit}`} />
           {[l.path[0]!, l.path[l.path.length - 1]!].map((p, i) => (
             <circle key={i} cx={p.x} cy={p.y} r={2.2 * unit} />
           ))}
@@ -76,11 +85,12 @@ export default memo(function MapLayers({ view, mirrored, unit, shown, on, chosen
       {points.map((m) => (
         <circle key={placeKey(m.place)} className={`map-point is-${m.place.side}`} cx={m.at.x} cy={m.at.y} r={2.9 * unit} strokeWidth={1.3 * unit} />
       ))}
-      {[chosen, second].map((place) => place && <Ring key={placeKey(place)} place={place} view={view} mirrored={mirrored} unit={unit} />)}
+      {[chosen, second].map((place) => place && <Ring key={placeKey(place)} at={shown(place)} unit={unit} />)}
       <LabelLayer
         named={[...named, ...lines.map((l) => measureName(l.id, l.path, unit, measures))]}
         unit={unit}
-        sheet={{ left: shown.x + 4 * unit, top: shown.y + 4 * unit, right: shown.x + shown.width - 4 * unit, bottom: shown.y + shown.height - 4 * unit }}
+        taken={taken}
+        sheet={{ left: part.x + 4 * unit, top: part.y + 4 * unit, right: part.x + part.width - 4 * unit, bottom: part.y + part.height - 4 * unit }}
       />
     </g>
   );
@@ -92,16 +102,13 @@ function measureName(id: keyof typeof CLIENT_MEASURES, path: readonly Spot[], un
   return { key: `measure:${id}`, text: value === undefined ? CLIENT_MEASURES[id].name.toLowerCase() : `${value} mm`, ...middle, clear: 2 * unit, rank: RANK.measure, kind: 'measure', silent: false };
 }
 
-function Ring({ place, view, mirrored, unit }: { place: Place; view: View; mirrored: boolean; unit: number }) {
-  const at = shownSpot(place, view, mirrored);
+function Ring({ at, unit }: { at: Spot | null; unit: number }) {
   return at && <circle className="map-chosen" cx={at.x} cy={at.y} r={8 * unit} strokeWidth={2 * unit} />;
 }
 
 /** The chosen muscle in full ink, and the faint fields where pain from it is commonly felt. */
-function ChosenMuscle({ place, view, mirrored, flip }: { place: Place; view: View; mirrored: boolean; flip: string | undefined }) {
-  const fibres = useFibres(true);
+function ChosenMuscle({ place, shown, drawing, flip }: { place: Place; shown: Shown; drawing: FibreDrawing | undefined; flip: string | undefined }) {
   const row = MUSCLES.find((m) => m.id === place.id);
-  const drawing = fibres[`${place.id}.${place.side}`]?.[view];
   return (
     <>
       <defs>
@@ -111,7 +118,7 @@ function ChosenMuscle({ place, view, mirrored, flip }: { place: Place; view: Vie
       </defs>
       {row?.referral.fields.flatMap((region) =>
         placesOn({ kind: 'region', id: region }, place.side).map((field) => {
-          const at = shownSpot(field, view, mirrored);
+          const at = shown(field);
           return at && <circle key={placeKey(field)} cx={at.x} cy={at.y} r={24} fill="url(#referral-dots)" />;
         }),
       )}

@@ -1,5 +1,5 @@
 import { useMemo, useRef, useState } from 'react';
-import { placeKey, sheetOf, shownSpot, type Place, type View } from './places';
+import { placeKey, type Place, type Shown } from './places';
 
 export interface Pickable {
   place: Place;
@@ -18,17 +18,17 @@ const STEPS: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight
  * Places that can be picked with the pointer or from the keyboard: one stop for Tab, arrows go to the nearest place
  * in their direction, Enter picks, other keys are handed on. Names show on hover and focus.
  */
-export function PickLayer({ view, mirrored, unit, pickables, onPick, onKey }: { view: View; mirrored: boolean; /** Sheet px per px on the screen. */ unit: number; pickables: readonly Pickable[]; onPick: (place: Place) => void; onKey?: (place: Place, key: string) => boolean }) {
+export function PickLayer({ shown: spotOf, sheetWidth, unit, pickables, onPick, onKey }: { shown: Shown; sheetWidth: number; /** Sheet px per px on the screen. */ unit: number; pickables: readonly Pickable[]; onPick: (place: Place) => void; onKey?: (place: Place, key: string) => boolean }) {
   const group = useRef<SVGGElement>(null);
   const [named, setNamed] = useState<string | null>(null);
   const [stop, setStop] = useState<string | null>(null);
   const spots = useMemo(
     () =>
       pickables.flatMap((p) => {
-        const spot = shownSpot(p.place, view, mirrored);
+        const spot = spotOf(p.place);
         return spot ? [{ ...p, key: placeKey(p.place), ...spot }] : [];
       }),
-    [pickables, view, mirrored],
+    [pickables, spotOf],
   );
   const entry = spots.some((s) => s.key === stop) ? stop : (spots[0]?.key ?? null);
   const shown = spots.find((s) => s.key === named);
@@ -74,10 +74,10 @@ export function PickLayer({ view, mirrored, unit, pickables, onPick, onKey }: { 
         </g>
       ))}
       {shown && (
-        <text className="chart-name" x={Math.min(Math.max(shown.x, 70 * unit), sheetOf(view).width - 70 * unit)} y={shown.y < 40 * unit ? shown.y + 30 * unit : shown.y - 17 * unit} style={{ fontSize: 13 * unit }} textAnchor="middle">
+        <text className="chart-name" x={Math.min(Math.max(shown.x, 70 * unit), sheetWidth - 70 * unit)} y={shown.y < 40 * unit ? shown.y + 30 * unit : shown.y - 17 * unit} style={{ fontSize: 13 * unit }} textAnchor="middle">
           {shown.name}
           {shown.more && (
-            <tspan className="more" x={Math.min(Math.max(shown.x, 70 * unit), sheetOf(view).width - 70 * unit)} dy={(shown.y < 40 * unit ? 15 : -15) * unit}>
+            <tspan className="more" x={Math.min(Math.max(shown.x, 70 * unit), sheetWidth - 70 * unit)} dy={(shown.y < 40 * unit ? 15 : -15) * unit}>
               {shown.more}
             </tspan>
           )}

@@ -1,4 +1,6 @@
+import type { ChartPlace } from '../../core/atlas/chart-data';
 import type { PlaceRef } from '../../core/routine/model';
+import type { Spot } from '../../core/terrain/places';
 import { CAMERAS, leftEdge, sheetOf, VIEWS, type View } from '../../core/terrain/views';
 import type { OneSide, Side } from '../../core/units';
 import PLACES from '../../reference/chart/places.json';
@@ -6,16 +8,10 @@ import PLACES from '../../reference/chart/places.json';
 export { sheetOf, VIEWS, type View };
 export const VIEW_NAMES: Record<View, string> = { front: 'Front', right: 'Right', left: 'Left', back: 'Back', top: 'Top', chest: 'Chest', palms: 'Palms', backs: 'Hands' };
 
-export interface Spot {
-  x: number;
-  y: number;
-}
-interface Located {
-  mm: [number, number, number];
-  body?: 'hand';
-  views: Partial<Record<View, Spot>>;
-}
-const places = PLACES as unknown as Record<string, Located>;
+export type { Spot };
+export type PlaceTable = Readonly<Record<string, ChartPlace>>;
+/** The places of the standard drawing. */
+export const places = PLACES as unknown as PlaceTable;
 
 /** A place on one side: what marks are put on and what can be picked. */
 export interface Place {
@@ -37,27 +33,31 @@ export function placesOn(ref: PlaceRef, side: Side): Place[] {
 export const spotOf = (place: Place, view: View): Spot | null => places[placeKey(place)]?.views[view] ?? null;
 
 /** On the drawn head or hand, in mm; null when it is not drawn. */
-export const worldOf = (place: Place): Located | null => places[placeKey(place)] ?? null;
+export const worldOf = (place: Place): ChartPlace | null => places[placeKey(place)] ?? null;
 
 /** Mirrored for self-work in front of a mirror: the drawing is flipped, words are not. */
 export const flipX = (x: number, mirrored: boolean, view: View): number => (mirrored ? sheetOf(view).width - x : x);
 
-/** The spot on the sheet as it is shown, mirrored or not; by place, or by the key of something that is no place of work. */
-export function shownSpot(place: Place | string, view: View, mirrored: boolean): Spot | null {
-  const spot = places[typeof place === 'string' ? place : placeKey(place)]?.views[view];
+/** Finds where a place is shown: by place, or by the key of something that is no place of work. */
+export type Shown = (place: Place | string) => Spot | null;
+
+/** Places as one view shows them, mirrored or not, on the standard drawing or on one fitted to a client. */
+export const shownIn = (view: View, mirrored: boolean, table: PlaceTable = places): Shown => (place) => {
+  const spot = table[typeof place === 'string' ? place : placeKey(place)]?.views[view];
   return spot ? { x: flipX(spot.x, mirrored, view), y: spot.y } : null;
-}
+};
 
 /** How squarely a view looks at a place: 1 = straight on. */
 function facing(place: Place, view: View): number {
   const located = places[placeKey(place)];
   if (!located?.views[view]) return -1;
-  const [x, y, z] = located.mm;
+  const [x, y, z] = located.mm as readonly [number, number, number];
   if (CAMERAS[view].body === 'hand') return view === 'palms' ? z / 30 : -z / 30;
   const length = Math.hypot(x / 75, z / 100) || 1;
   const level = { front: z / 100, back: -z / 100, left: x / 75, right: -x / 75 } as Partial<Record<View, number>>;
   if (level[view] !== undefined) return (level[view] / length) * (y > 95 ? 0.4 : 1);
-  return view === 'top' ? (y - 75) / 45 : y < -178 ? 0.9 : 0;
+  if (view === 'top') return (y - 75) / 45;
+  return y < -160 && z > -40 ? 1.05 : 0; // the chest
 }
 
 /** The view that shows most of these places squarely; one that hides a place pays for it, ties go to the front. */

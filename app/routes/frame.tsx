@@ -29,6 +29,7 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
             Clients
           </NavLink>
           <NavLink to="/routines">Routines</NavLink>
+          <NavLink to="/atlas">Atlas</NavLink>
         </nav>
         <div className="top-end">
           <FindBox />

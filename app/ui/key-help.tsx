@@ -13,6 +13,7 @@ const BY_STAGE: Record<string, Keys> = {
   guide: [['space', 'start, pause, resume'], ['→  ←', 'next step, back'], ['r', 'repeat'], ['e', 'ten seconds more'], ['-  =', 'lighter, firmer'], ['n', 'note'], ['x', 'stop']],
   record: [...CHART, ['0 – 3', 'tenderness of the place in focus']],
 };
+const FIND_IT: Keys = [['← → ↑ ↓', 'move the cross'], ['w a s d', 'move it in long steps'], ['m', 'mark here'], ['n', 'next question']];
 
 /** `?` shows the keys of the present screen. */
 export function KeyHelp() {
@@ -27,7 +28,7 @@ export function KeyHelp() {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, []);
-  const own = pathname.startsWith('/visits/') ? (BY_STAGE[pathname.split('/').at(-1) ?? ''] ?? []) : [];
+  const own = pathname.startsWith('/visits/') ? (BY_STAGE[pathname.split('/').at(-1) ?? ''] ?? []) : pathname === '/atlas/find-it' ? FIND_IT : pathname.startsWith('/atlas') ? CHART : [];
   return (
     <Modal show={shown} onHide={() => setShown(false)} aria-labelledby="keys-title">
       <Modal.Body>

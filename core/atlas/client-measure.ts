@@ -1,32 +1,33 @@
 import { REFERENCE_MM, type ProportionName, type Proportions } from '../terrain/proportions.ts';
+import type { View } from '../terrain/views.ts';
 
 /**
  * Tape and caliper measures of one client, all in mm, in the order in which they are taken: head from the front, from
  * behind, chest and arm, hand. Ranges refuse what no adult measures (our choice, wide around the remembered means of
- * Farkas 1994 and ANSUR 1988). `errorMm` is what two readings of one person differ by (one SD, our choice).
+ * Farkas 1994 and ANSUR 1988). `view` is where the measure is shown. `errorMm` is what two readings of one person differ by (one SD, our choice).
  */
 export const CLIENT_MEASURES = {
-  hairlineBrow: { name: 'Hairline to between the brows', how: 'Tape, straight down the midline; client frowns upward once if hair has receded.', from: 'trichion', to: 'glabella', tool: 'tape', leastMm: 25, mostMm: 95, errorMm: 2 },
-  browNose: { name: 'Between the brows to base of the nose', how: 'Caliper beside the nose, midline to midline.', from: 'glabella', to: 'subnasale', tool: 'caliper', leastMm: 45, mostMm: 95, errorMm: 1.5 },
-  noseChin: { name: 'Base of the nose to chin', how: 'Caliper, teeth lightly together.', from: 'subnasale', to: 'gnathion', tool: 'caliper', leastMm: 42, mostMm: 100, errorMm: 1.5 },
-  hairlineChin: { name: 'Hairline to chin', how: 'Caliper, straight; a check on the three above.', from: 'trichion', to: 'gnathion', tool: 'caliper', leastMm: 125, mostMm: 250, errorMm: 2 },
-  browChin: { name: 'Between the brows to chin', how: 'Caliper, straight.', from: 'glabella', to: 'gnathion', tool: 'caliper', leastMm: 90, mostMm: 185, errorMm: 2 },
-  hairlineCorners: { name: 'Corner to corner of the hairline', how: 'Tape along the skin of the forehead.', from: 'forehead-corner', to: 'forehead-corner', tool: 'tape', leastMm: 90, mostMm: 230, errorMm: 3 },
-  pupils: { name: 'Pupil to pupil', how: 'Ruler held to the forehead, client looks far.', from: 'pupil', to: 'pupil', tool: 'ruler', leastMm: 48, mostMm: 80, errorMm: 1 },
-  noseBreadth: { name: 'Breadth of the nose', how: 'Caliper, touching, not pressing.', from: 'alare', to: 'alare', tool: 'caliper', leastMm: 24, mostMm: 50, errorMm: 1 },
-  mouthWidth: { name: 'Corner to corner of the mouth', how: 'Ruler, mouth relaxed.', from: 'cheilion', to: 'cheilion', tool: 'ruler', leastMm: 34, mostMm: 75, errorMm: 1.5 },
-  cheekbones: { name: 'Across the cheek arches', how: 'Caliper at the widest bone.', from: 'zygion', to: 'zygion', tool: 'caliper', leastMm: 105, mostMm: 170, errorMm: 1.5 },
-  jawAngles: { name: 'Across the jaw angles', how: 'Caliper on the corners of the jaw.', from: 'gonion', to: 'gonion', tool: 'caliper', leastMm: 72, mostMm: 145, errorMm: 2 },
-  headBreadth: { name: 'Breadth of the head', how: 'Caliper at the widest place above the ears.', from: 'eurion', to: 'eurion', tool: 'caliper', leastMm: 120, mostMm: 185, errorMm: 2 },
-  scalpArc: { name: 'Front to rear hairline over the crown', how: 'Tape on the midline, hair pressed flat.', from: 'trichion', to: 'posterior-hairline', tool: 'tape', leastMm: 250, mostMm: 440, errorMm: 5 },
-  mastoids: { name: 'Behind the ears, tip to tip', how: 'Caliper from one bone behind the ear to the other.', from: 'mastoid-tip', to: 'mastoid-tip', tool: 'caliper', leastMm: 90, mostMm: 170, errorMm: 2 },
-  nape: { name: 'Rear hairline to the seventh neck spine', how: 'Tape down the midline, head level.', from: 'posterior-hairline', to: 'c7-spinous', tool: 'tape', leastMm: 20, mostMm: 100, errorMm: 4 },
-  chest: { name: 'Between the mid-clavicular lines', how: 'Tape across the chest, line to line.', from: 'nipple', to: 'nipple', tool: 'tape', leastMm: 130, mostMm: 280, errorMm: 5 },
-  forearm: { name: 'Elbow crease to wrist crease', how: 'Tape on the palm side, arm straight.', from: 'cubital-crease', to: 'wrist-crease', tool: 'tape', leastMm: 170, mostMm: 350, errorMm: 4 },
-  middleFinger: { name: 'Middle finger, crease to crease', how: 'Thumb and middle finger form a ring; between the crease ends on the thumb side.', from: 'middle-finger-creases', to: 'middle-finger-creases', tool: 'ruler', leastMm: 14, mostMm: 34, errorMm: 1 },
-  thumb: { name: 'Width of the thumb’s end joint', how: 'Caliper across the joint.', from: 'thumb-ip', to: 'thumb-ip', tool: 'caliper', leastMm: 14, mostMm: 32, errorMm: 1 },
-  fourFingers: { name: 'Four fingers together', how: 'Across the middle joint of the middle finger.', from: 'four-finger-band', to: 'four-finger-band', tool: 'ruler', leastMm: 48, mostMm: 105, errorMm: 2 },
-} as const satisfies Record<string, { name: string; how: string; from: string; to: string; tool: 'tape' | 'caliper' | 'ruler'; leastMm: number; mostMm: number; errorMm: number }>;
+  hairlineBrow: { name: 'Hairline to between the brows', how: 'Tape, straight down the midline; client frowns upward once if hair has receded.', from: 'trichion', to: 'glabella', view: 'front', tool: 'tape', leastMm: 25, mostMm: 95, errorMm: 2 },
+  browNose: { name: 'Between the brows to base of the nose', how: 'Caliper beside the nose, midline to midline.', from: 'glabella', to: 'subnasale', view: 'front', tool: 'caliper', leastMm: 45, mostMm: 95, errorMm: 1.5 },
+  noseChin: { name: 'Base of the nose to chin', how: 'Caliper, teeth lightly together.', from: 'subnasale', to: 'gnathion', view: 'front', tool: 'caliper', leastMm: 42, mostMm: 100, errorMm: 1.5 },
+  hairlineChin: { name: 'Hairline to chin', how: 'Caliper, straight; a check on the three above.', from: 'trichion', to: 'gnathion', view: 'left', tool: 'caliper', leastMm: 125, mostMm: 250, errorMm: 2 },
+  browChin: { name: 'Between the brows to chin', how: 'Caliper, straight.', from: 'glabella', to: 'gnathion', view: 'left', tool: 'caliper', leastMm: 90, mostMm: 185, errorMm: 2 },
+  hairlineCorners: { name: 'Corner to corner of the hairline', how: 'Tape along the skin of the forehead.', from: 'forehead-corner', to: 'forehead-corner', view: 'front', tool: 'tape', leastMm: 90, mostMm: 230, errorMm: 3 },
+  pupils: { name: 'Pupil to pupil', how: 'Ruler held to the forehead, client looks far.', from: 'pupil', to: 'pupil', view: 'front', tool: 'ruler', leastMm: 48, mostMm: 80, errorMm: 1 },
+  noseBreadth: { name: 'Breadth of the nose', how: 'Caliper, touching, not pressing.', from: 'alare', to: 'alare', view: 'front', tool: 'caliper', leastMm: 24, mostMm: 50, errorMm: 1 },
+  mouthWidth: { name: 'Corner to corner of the mouth', how: 'Ruler, mouth relaxed.', from: 'cheilion', to: 'cheilion', view: 'front', tool: 'ruler', leastMm: 34, mostMm: 75, errorMm: 1.5 },
+  cheekbones: { name: 'Across the cheek arches', how: 'Caliper at the widest bone.', from: 'zygion', to: 'zygion', view: 'front', tool: 'caliper', leastMm: 105, mostMm: 170, errorMm: 1.5 },
+  jawAngles: { name: 'Across the jaw angles', how: 'Caliper on the corners of the jaw.', from: 'gonion', to: 'gonion', view: 'front', tool: 'caliper', leastMm: 72, mostMm: 145, errorMm: 2 },
+  headBreadth: { name: 'Breadth of the head', how: 'Caliper at the widest place above the ears.', from: 'eurion', to: 'eurion', view: 'back', tool: 'caliper', leastMm: 120, mostMm: 185, errorMm: 2 },
+  scalpArc: { name: 'Front to rear hairline over the crown', how: 'Tape on the midline, hair pressed flat.', from: 'trichion', to: 'posterior-hairline', view: 'left', tool: 'tape', leastMm: 250, mostMm: 440, errorMm: 5 },
+  mastoids: { name: 'Behind the ears, tip to tip', how: 'Caliper from one bone behind the ear to the other.', from: 'mastoid-tip', to: 'mastoid-tip', view: 'back', tool: 'caliper', leastMm: 90, mostMm: 170, errorMm: 2 },
+  nape: { name: 'Rear hairline to the seventh neck spine', how: 'Tape down the midline, head level.', from: 'posterior-hairline', to: 'c7-spinous', view: 'back', tool: 'tape', leastMm: 20, mostMm: 100, errorMm: 4 },
+  chest: { name: 'Between the mid-clavicular lines', how: 'Tape across the chest, line to line.', from: 'nipple', to: 'nipple', view: 'chest', tool: 'tape', leastMm: 130, mostMm: 280, errorMm: 5 },
+  forearm: { name: 'Elbow crease to wrist crease', how: 'Tape on the palm side, arm straight.', from: 'cubital-crease', to: 'wrist-crease', view: 'palms', tool: 'tape', leastMm: 170, mostMm: 350, errorMm: 4 },
+  middleFinger: { name: 'Middle finger, crease to crease', how: 'Thumb and middle finger form a ring; between the crease ends on the thumb side.', from: 'middle-finger-creases', to: 'middle-finger-creases', view: 'palms', tool: 'ruler', leastMm: 14, mostMm: 34, errorMm: 1 },
+  thumb: { name: 'Width of the thumb’s end joint', how: 'Caliper across the joint.', from: 'thumb-ip', to: 'thumb-ip', view: 'palms', tool: 'caliper', leastMm: 14, mostMm: 32, errorMm: 1 },
+  fourFingers: { name: 'Four fingers together', how: 'Across the middle joint of the middle finger.', from: 'four-finger-band', to: 'four-finger-band', view: 'palms', tool: 'ruler', leastMm: 48, mostMm: 105, errorMm: 2 },
+} as const satisfies Record<string, { name: string; how: string; from: string; to: string; view: View; tool: 'tape' | 'caliper' | 'ruler'; leastMm: number; mostMm: number; errorMm: number }>;
 
 export type ClientMeasureId = keyof typeof CLIENT_MEASURES;
 export const CLIENT_MEASURE_IDS = Object.keys(CLIENT_MEASURES) as ClientMeasureId[];

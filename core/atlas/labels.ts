@@ -30,7 +30,8 @@ export interface Sheet {
   bottom: number;
 }
 
-interface Box {
+/** A rectangle of the sheet. */
+export interface Box {
   x0: number;
   y0: number;
   x1: number;
@@ -44,9 +45,9 @@ const STEPS = [1, 5, 12, 20, 30, 42];
 
 /**
  * Place as many labels as there is room for; those without room are told, so that they can be shown when the sheet is
- * nearer. `bare` marks have no name and are kept clear of. Deterministic: equal wishes give equal places.
+ * nearer. `bare` marks have no name and are kept clear of, as are boxes already taken. Deterministic: equal wishes give equal places.
  */
-export function placeLabels(wishes: readonly LabelWish[], sheet: Sheet, bare: readonly Pick<LabelWish, 'key' | 'x' | 'y' | 'clear'>[] = []): { placed: PlacedLabel[]; hidden: string[] } {
+export function placeLabels(wishes: readonly LabelWish[], sheet: Sheet, bare: readonly Pick<LabelWish, 'key' | 'x' | 'y' | 'clear'>[] = [], taken: readonly Box[] = []): { placed: PlacedLabel[]; hidden: string[] } {
   const marks = [...wishes, ...bare].map((w) => ({ key: w.key, x: w.x, y: w.y, r: w.clear }));
   const crowd = (w: LabelWish) => marks.filter((m) => Math.hypot(m.x - w.x, m.y - w.y) < 30).length;
   const order = wishes.map((w) => ({ w, crowd: crowd(w) })).sort((a, b) => b.w.rank - a.w.rank || b.crowd - a.crowd || (a.w.key < b.w.key ? -1 : 1));
@@ -80,7 +81,7 @@ export function placeLabels(wishes: readonly LabelWish[], sheet: Sheet, bare: re
 
   function fits(box: Box, key: string): boolean {
     if (box.x0 < sheet.left || box.y0 < sheet.top || box.x1 > sheet.right || box.y1 > sheet.bottom) return false;
-    if (boxes.some((b) => overlap(b, box))) return false;
+    if (boxes.some((b) => overlap(b, box)) || taken.some((b) => overlap(b, box))) return false;
     if (lines.some((l) => cutsBox(l, box))) return false;
     return !marks.some((m) => m.key !== key && nearest(m.x, m.y, box) < m.r + 0.5);
   }

@@ -30,7 +30,7 @@ export interface Camera {
 }
 
 const sheet = { body: 'head', up: [0, 1, 0], widthPx: 440, heightPx: 560, topMm: 140, floorMm: -150, detail: 1, stepMm: 3, shortestEdgePx: 7 } as const;
-const hand = { body: 'hand', up: [0, 1, 0], widthPx: 300, heightPx: 690, topMm: 196, floorMm: -60, detail: 1.3, stepMm: 2, shortestEdgePx: 10 } as const;
+const hand = { body: 'hand', up: [0, 1, 0], widthPx: 320, heightPx: 690, topMm: 196, floorMm: -60, detail: 1.3, stepMm: 2, shortestEdgePx: 10 } as const;
 
 /** Hands are traced as the left one; the sheet shows both, side by side. */
 export const CAMERAS: Record<View, Camera> = {

@@ -7,6 +7,9 @@ const VIEWS: [name: string, open: (page: Page) => Promise<unknown>][] = [
   ['Today', (page) => page.goto('/today')],
   ['Clients', (page) => page.goto('/clients')],
   ['New client', (page) => page.goto('/clients/new')],
+  ['Atlas', (page) => page.goto('/atlas/point/GB14')],
+  ['Find it', (page) => page.goto('/atlas/find-it')],
+  ['Measure', async (page) => (await page.goto('/clients?find=noor'), await page.getByRole('link', { name: 'Noor Halvorsen' }).click(), page.getByRole('link', { name: 'Measure' }).click())],
   ['Routines', (page) => page.goto('/routines')],
   ['Routine', async (page) => (await page.goto('/routines'), page.getByRole('link', { name: 'Evening headache' }).click())],
   ['Relief', async (page) => (await page.goto('/clients?find=noor'), page.getByRole('link', { name: 'Noor Halvorsen' }).click())],
@@ -50,7 +53,7 @@ test('axe finds nothing, and every view has one first heading', async ({ page })
 test('contrast holds in the dim room', async ({ page }) => {
   test.setTimeout(180_000);
   await page.getByRole('button', { name: 'Dim room' }).click();
-  for (const [name, open] of VIEWS.filter(([view]) => ['Today', 'Clients', 'New client', 'Relief', 'Screen', 'Compose', 'Guide'].includes(view))) {
+  for (const [name, open] of VIEWS.filter(([view]) => ['Today', 'Clients', 'New client', 'Relief', 'Screen', 'Compose', 'Guide', 'Atlas', 'Find it'].includes(view))) {
     await open(page);
     await settled(page);
     const { violations } = await axe(page).withRules(['color-contrast', 'link-in-text-block']).analyze();

@@ -30,7 +30,8 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
   await page.waitForURL(/routines\/[0-9a-f-]{36}/);
   ids.templateId = /routines\/([^/?]+)/.exec(page.url())![1]!;
 
-  const addresses = (await addressesWithIds()).map((a) => a.replace(/:(\w+)/g, (_, name: string) => ids[name] ?? `unknown-${name}`));
+  // The atlas is the same for every practice.
+  const addresses = (await addressesWithIds()).filter((a) => !a.startsWith('/atlas')).map((a) => a.replace(/:(\w+)/g, (_, name: string) => ids[name] ?? `unknown-${name}`));
   expect(addresses.length).toBeGreaterThanOrEqual(14);
   expect(addresses.filter((a) => a.includes('unknown-'))).toEqual([]);
 

@@ -44,6 +44,7 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
             Relief
           </NavLink>
           <NavLink to={`${base}/visits`}>Visits</NavLink>
+          <NavLink to={`${base}/measure`}>Measure</NavLink>
           <NavLink to={`${base}/details`}>Details</NavLink>
         </nav>
         {client.about && <span className="soft small">{client.about}</span>}

@@ -1,0 +1,124 @@
+import { useMemo, useRef } from 'react';
+import { Button, Form as BsForm } from 'react-bootstrap';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { ENTRY_KINDS, type EntryKind } from '../../core/atlas/search';
+import { findClient } from '../../server/db/queries/clients.server';
+import { latestMeasures, measuredClients } from '../../server/db/queries/measures.server';
+import { answersTo, readAsk, reachOf } from '../atlas/ask';
+import { chartAsPng, chartAsSvg, saveFile } from '../atlas/export';
+import { Results } from '../atlas/results';
+import { SearchPanel } from '../atlas/search-panel';
+import { Sheet } from '../atlas/sheet';
+import { placesOfEntry } from '../atlas/places-of';
+import { FaceChart } from '../chart/face-chart';
+import { placesOn, type Place } from '../chart/places';
+import { requirePractitioner } from '../session.server';
+import type { Route } from './+types/atlas';
+import { ATLAS_ENTRIES } from '../../reference/atlas-entries';
+
+export async function loader({ request }: Route.LoaderArgs) {
+  const { practiceId } = await requirePractitioner(request);
+  const clientId = new URL(request.url).searchParams.get('client');
+  const [client, measures, measured] = await Promise.all([clientId ? findClient(practiceId, clientId) : null, clientId ? latestMeasures(practiceId, clientId) : null, measuredClients(practiceId)]);
+  return { whose: client && measures ? { id: client.id, name: client.name, measures } : null, measured };
+}
+
+export const meta: Route.MetaFunction = ({ params }) => {
+  const entry = ATLAS_ENTRIES.find((e) => e.kind === params.kind && e.id === params.id);
+  return [{ title: `${entry?.name ?? 'Atlas'} · Velvet Compass` }];
+};
+
+const PICKABLE: readonly EntryKind[] = ['point', 'muscle', 'node', 'landmark'];
+
+/** Points, muscles, nodes, landmarks and techniques: found by words, on the chart, and read as a sheet. */
+export default function Atlas({ loaderData: { whose, measured }, params }: Route.ComponentProps) {
+  const [query, setQuery] = useSearchParams();
+  const navigate = useNavigate();
+  const chart = useRef<HTMLDivElement>(null);
+  const ask = readAsk(query);
+  const key = query.toString();
+  const answers = useMemo(() => answersTo(readAsk(new URLSearchParams(key))), [key]);
+  const kind = ENTRY_KINDS.find((k) => k === params.kind) ?? null;
+  const entry = ATLAS_ENTRIES.find((e) => e.kind === kind && e.id === params.id) ?? null;
+  const chosen = useMemo(() => (entry ? placesOfEntry(entry) : []), [entry]);
+  const second = query.get('with') ? (placesOn({ kind: 'point', id: query.get('with')! }, 'left')[0] ?? null) : null;
+  const search = query.size ? `?${query}` : '';
+  const pick = {
+    places: useMemo(
+      () => ATLAS_ENTRIES.filter((e) => PICKABLE.includes(e.kind)).flatMap((e) => placesOn({ kind: e.kind as 'point', id: e.id }, 'both').map((place) => ({ place, name: e.name, off: !!ask.caution && reachOf(ask.caution, e)?.effect === 'off' }))),
+      [ask.caution],
+    ),
+    onPick: (place: Place) => void navigate(`/atlas/${place.kind}/${place.id}${search}`, { preventScrollReset: true }),
+  };
+  const take = async (as: 'svg' | 'png') => {
+    const svg = chart.current && chartAsSvg(chart.current);
+    if (!svg) return;
+    const name = `face-chart${entry ? `-${entry.id.toLowerCase()}` : ''}.${as}`;
+    const content = as === 'svg' ? new Blob([svg], { type: 'image/svg+xml' }) : await chartAsPng(svg);
+    if (content) saveFile(name, content);
+  };
+  return (
+    <div className="visit-body is-page atlas">
+      <div className="chart-side" ref={chart}>
+        <FaceChart map={['Points']} pick={pick} chosen={chosen[0] ?? null} second={second} follow={second ? [...chosen.slice(0, 1), second] : chosen} measures={whose?.measures ?? null} />
+      </div>
+      <main className="work">
+        <div className="work-head no-print">
+          <h1>Atlas</h1>
+          <div className="end">
+            <BsForm.Select
+              size="sm"
+              aria-label="Whose measures"
+              value={whose?.id ?? ''}
+              onChange={(e) => {
+                const next = new URLSearchParams(query);
+                if (e.target.value) next.set('client', e.target.value);
+                else next.delete('client');
+                setQuery(next, { preventScrollReset: true });
+              }}
+            >
+              <option value="">Average adult</option>
+              {measured.map((c) => (
+                <option key={c.id} value={c.id}>
+                  {c.name}
+                </option>
+              ))}
+            </BsForm.Select>
+            <Link to="/atlas/find-it" className="btn btn-outline-primary btn-sm text-nowrap">
+              Find-it trainer
+            </Link>
+          </div>
+        </div>
+        <div className="atlas-columns">
+          <div className="atlas-list no-print">
+            <SearchPanel ask={ask} clientId={whose?.id ?? null} />
+            <Results answers={answers} ask={ask} query={search} chosen={entry ? `${entry.kind}/${entry.id}` : null} />
+          </div>
+          <article className="atlas-sheet" aria-live="polite">
+            {entry ? (
+              <>
+                <div className="sheet-actions no-print">
+                  <Button size="sm" variant="outline-primary" onClick={() => window.print()}>
+                    Print
+                  </Button>
+                  <Button size="sm" variant="outline-primary" onClick={() => void take('svg')}>
+                    Chart as SVG
+                  </Button>
+                  <Button size="sm" variant="outline-primary" onClick={() => void take('png')}>
+                    Chart as PNG
+                  </Button>
+                </div>
+                <Sheet entry={entry} whose={whose} />
+              </>
+            ) : (
+              <p className="empty">
+                <strong>{params.id ? 'The atlas has no such sheet' : 'Choose from the list or on the chart'}</strong>
+                {params.id ? `Nothing is filed under ${params.kind} ${params.id}.` : 'Layers at the right of the chart show points, muscles and fibres, landmarks, lymph and measuring lines.'}
+              </p>
+            )}
+          </article>
+        </div>
+      </main>
+    </div>
+  );
+}

@@ -1,0 +1,12 @@
+import { number, object, string, type InferType } from 'yup';
+import { VIEWS } from '../../core/terrain/views';
+
+/** A mark on the chart: the place asked for, and where on which sheet it was put, in px. */
+export const markSchema = object({
+  question: string().required().max(80),
+  side: string().oneOf(['left', 'right'] as const).required(),
+  view: string().oneOf(VIEWS).required(),
+  x: number().min(0).max(1000).required(),
+  y: number().min(0).max(1000).required(),
+});
+export type MarkForm = InferType<typeof markSchema>;

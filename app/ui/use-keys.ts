@@ -1,0 +1,20 @@
+import { useEffect, useRef } from 'react';
+import { isTyping } from './keys';
+
+/** Keys of a page, by `event.key`. Fields keep their own keys; arrows stay with whatever uses them itself. */
+export function useKeys(keys: Readonly<Record<string, () => void>>): void {
+  const latest = useRef(keys);
+  useEffect(() => {
+    latest.current = keys;
+  });
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      const act = latest.current[event.key];
+      if (!act || isTyping(event) || event.defaultPrevented) return;
+      event.preventDefault();
+      act();
+    };
+    document.addEventListener('keydown', listen);
+    return () => document.removeEventListener('keydown', listen);
+  }, []);
+}

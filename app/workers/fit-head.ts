@@ -1,0 +1,30 @@
+import { chartData } from '../../core/atlas/chart-data';
+import { buildBodies } from '../../core/terrain/bodies';
+import { drawView, traceView } from '../../core/terrain/draw';
+import type { Proportions } from '../../core/terrain/proportions';
+import type { DepthMap } from '../../core/terrain/trace';
+import { CAMERAS, VIEWS, type View } from '../../core/terrain/views';
+import { CHART_TABLES } from '../../reference/chart-tables';
+import type { FitMessage } from '../chart/fitted';
+
+const say = (message: FitMessage): void => self.postMessage(message);
+
+/** Draws every view of a head of some proportions. Hands have none: they are traced for their places and not redrawn. */
+self.onmessage = ({ data }: MessageEvent<{ proportions: Partial<Proportions>; resolution: number }>) => {
+  try {
+    const bodies = buildBodies(data.proportions);
+    const maps: Partial<Record<View, DepthMap>> = {};
+    const svg: Partial<Record<View, string>> = {};
+    const order: View[] = ['left', ...VIEWS.filter((v) => v !== 'left')];
+    order.forEach((view, i) => {
+      const isHand = CAMERAS[view].body === 'hand';
+      const map = traceView(bodies, view, isHand ? 0.4 : data.resolution, maps.left);
+      maps[view] = map;
+      if (!isHand) svg[view] = drawView(bodies, view, map);
+      say({ done: i + 1, of: order.length });
+    });
+    say({ head: { ...chartData(bodies, maps, CHART_TABLES), svg } });
+  } catch (error) {
+    say({ failed: (error as Error).message });
+  }
+};

@@ -1,0 +1,75 @@
+import { bodyOf, type Anchor, type BodyName } from '../terrain/anchors.ts';
+import { locateAnchor, type Bodies } from '../terrain/bodies.ts';
+import { bellyOf, drawFibres, fibreLines, type FibreDrawing } from '../terrain/muscle-drawing.ts';
+import { spotsOf, type Spot } from '../terrain/places.ts';
+import type { DepthMap } from '../terrain/trace.ts';
+import type { Vec3 } from '../terrain/vector.ts';
+import { CAMERAS, VIEWS, type View } from '../terrain/views.ts';
+import { locateAll } from './locate.ts';
+import type { DrainagePath, LandmarkRow, MuscleRow, NodeRow, PointRow } from './rows.ts';
+
+/** A place on one side: where it is on the body, and where it is drawn in every view that shows it. */
+export interface ChartPlace {
+  /** On the client's own side for the head; in the left hand's frame for hands. */
+  mm: Vec3;
+  /** Left out for the head. */
+  body?: 'hand';
+  views: Partial<Record<View, Spot>>;
+}
+
+export interface ChartTables {
+  landmarks: readonly LandmarkRow[];
+  points: readonly PointRow[];
+  muscles: readonly MuscleRow[];
+  nodes: readonly NodeRow[];
+  drainage: readonly DrainagePath[];
+  /** Further anchored places by the prefix of their key. */
+  others: Readonly<Record<string, readonly { id: string; anchor: Anchor; paired: boolean }[]>>;
+}
+
+export interface ChartData {
+  /** By `kind:id.side`. */
+  places: Record<string, ChartPlace>;
+  /** By `muscle.side`. */
+  fibres: Record<string, Partial<Record<View, FibreDrawing>>>;
+}
+
+/**
+ * Every place and every muscle of the tables on some bodies, as seen through the depth maps of the views.
+ * @throws Error naming a row whose line misses the body or that stands twice.
+ */
+export function chartData(bodies: Bodies, maps: Readonly<Partial<Record<View, DepthMap>>>, tables: ChartTables): ChartData {
+  const places: Record<string, ChartPlace> = {};
+  const put = (id: string, mm: Vec3 | null, body: BodyName, paired: boolean): void => {
+    if (!mm) throw new Error(`${id}: its line misses the body`);
+    for (const side of paired ? ['left', 'right'] : ['midline']) {
+      const key = `${id}.${side}`;
+      if (places[key]) throw new Error(`${key} stands twice`);
+      const onRight = side === 'right';
+      const [x, y, z] = mm.map((v) => Math.round(v * 10) / 10) as unknown as Vec3;
+      places[key] = { mm: [onRight && body === 'head' ? 0 - x : x, y, z], ...(body === 'hand' ? { body } : {}), views: spotsOf(mm, body, onRight, maps) };
+    }
+  };
+  const located = locateAll(bodies, tables.landmarks, tables.points);
+  for (const p of located.landmarks.values()) put(`landmark:${p.id}`, p.mm, p.body, p.paired);
+  for (const p of located.points.values()) put(`point:${p.id}`, p.mm, p.body, p.paired);
+  for (const n of tables.nodes) put(`node:${n.id}`, locateAnchor(bodies, n.anchor), 'head', true);
+  for (const p of tables.drainage) put(`drainage:${p.id}`, locateAnchor(bodies, p.start), 'head', true);
+  for (const [kind, rows] of Object.entries(tables.others)) for (const r of rows) put(`${kind}:${r.id}`, locateAnchor(bodies, r.anchor), bodyOf(r.anchor), r.paired);
+
+  const fibres: ChartData['fibres'] = {};
+  for (const m of tables.muscles) {
+    const strands = m.fan ? fibreLines(m.fan, bodies) : [];
+    put(`muscle:${m.id}`, m.belly ? locateAnchor(bodies, m.belly) : bellyOf(strands), 'head', m.paired);
+    if (!m.fan) continue;
+    const isRing = m.fan.kind === 'ring' && !m.fan.half;
+    for (const side of ['left', 'right'] as const) {
+      const drawn = VIEWS.filter((view) => maps[view] && CAMERAS[view].body === 'head').flatMap((view) => {
+        const drawing = drawFibres(strands, isRing, view, maps[view]!, side === 'right');
+        return drawing ? [[view, drawing] as const] : [];
+      });
+      fibres[`${m.id}.${side}`] = Object.fromEntries(drawn);
+    }
+  }
+  return { places, fibres };
+}

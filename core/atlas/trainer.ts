@@ -1,0 +1,93 @@
+import { createEmptyCard, fsrs, Rating, type Card, type Grade } from 'ts-fsrs';
+
+/**
+ * The find-it trainer. An answer is graded by how far it lies from the place, against how near the neighbours are and
+ * how finely a fingertip can tell; spaced repetition over days is left to the FSRS scheduler (package ts-fsrs).
+ */
+export const GRADES = ['again', 'hard', 'good', 'easy'] as const;
+export type TrainerGrade = (typeof GRADES)[number];
+
+/** Errors in mm up to which an answer counts as easy, good and hard: a half, one and two fingertip radii. Our choice. */
+export const GRADE_LIMITS_MM = { easy: 4, good: 8, hard: 15 } as const;
+
+export interface Candidate {
+  key: string;
+  /** On the sheet, in mm. */
+  x: number;
+  y: number;
+}
+
+export interface Judged {
+  errorMm: number;
+  grade: TrainerGrade;
+  /** Another place that lies nearer to the mark than the one asked for. */
+  takenFor: string | null;
+}
+
+/** Judge a mark on a sheet; all in mm of that sheet. `asked` must be among the candidates. */
+export function judgeMark(mark: { x: number; y: number }, asked: string, candidates: readonly Candidate[]): Judged {
+  const target = candidates.find((c) => c.key === asked);
+  if (!target) throw new RangeError(`${asked} is not on this sheet`);
+  const away = (c: { x: number; y: number }) => Math.hypot(c.x - mark.x, c.y - mark.y);
+  const errorMm = away(target);
+  const nearest = candidates.reduce((a, b) => (away(b) < away(a) ? b : a), target);
+  const takenFor = nearest.key !== asked && away(nearest) < errorMm - 0.5 ? nearest.key : null;
+  const { easy, good, hard } = GRADE_LIMITS_MM;
+  // A mark that another place has a better claim to is never better than hard.
+  const byError: TrainerGrade = errorMm <= easy ? 'easy' : errorMm <= good ? 'good' : errorMm <= hard ? 'hard' : 'again';
+  const grade = takenFor && (byError === 'easy' || byError === 'good') ? 'hard' : byError;
+  return { errorMm, grade, takenFor };
+}
+
+const RATINGS: Record<TrainerGrade, Grade> = { again: Rating.Again, hard: Rating.Hard, good: Rating.Good, easy: Rating.Easy };
+/** No random scatter of intervals: equal answers give equal days. */
+const scheduler = fsrs({ enable_fuzz: false, enable_short_term: true });
+
+export interface TrainerCard {
+  card: Card;
+  due: Date;
+}
+export const newTrainerCard = (now: Date): TrainerCard => {
+  const card = createEmptyCard(now);
+  return { card, due: card.due };
+};
+
+/** The card after an answer, with the day it comes back. `card` may be as it was read from JSON. */
+export function afterAnswer(card: Card | null, grade: TrainerGrade, now: Date): TrainerCard {
+  const before = card ? { ...card, due: new Date(card.due), ...(card.last_review ? { last_review: new Date(card.last_review) } : {}) } : createEmptyCard(now);
+  const { card: after } = scheduler.next(before, now, RATINGS[grade]);
+  return { card: after, due: after.due };
+}
+
+/** What to ask next: the longest overdue first, then one that was never asked, then the one due soonest. */
+export function nextQuestion(keys: readonly string[], due: Readonly<Record<string, Date>>, now: Date, last: string | null): string | null {
+  const open = keys.length > 1 ? keys.filter((k) => k !== last) : keys;
+  const overdue = open.filter((k) => due[k] && due[k] <= now).sort((a, b) => due[a]!.getTime() - due[b]!.getTime());
+  if (overdue[0]) return overdue[0];
+  const fresh = open.find((k) => !due[k]);
+  if (fresh) return fresh;
+  return [...open].sort((a, b) => due[a]!.getTime() - due[b]!.getTime())[0] ?? null;
+}
+
+export interface TrainerDay {
+  day: string;
+  asked: number;
+  /** Median error in mm of answers that were on the right view; null when there was none. */
+  medianErrorMm: number | null;
+}
+
+/** Answers by day, oldest first. `dayOf` gives the day of a time in the practice's zone. */
+export function progressByDay(answers: readonly { at: string; errorMm: number | null }[], dayOf: (at: string) => string): TrainerDay[] {
+  const days = new Map<string, number[]>();
+  const counts = new Map<string, number>();
+  for (const a of answers) {
+    const day = dayOf(a.at);
+    counts.set(day, (counts.get(day) ?? 0) + 1);
+    if (a.errorMm !== null) days.set(day, [...(days.get(day) ?? []), a.errorMm]);
+  }
+  return [...counts].sort(([a], [b]) => (a < b ? -1 : 1)).map(([day, asked]) => {
+    const errors = (days.get(day) ?? []).sort((a, b) => a - b);
+    const middle = errors.length >> 1;
+    return { day, asked, medianErrorMm: errors.length ? (errors.length % 2 ? errors[middle]! : (errors[middle - 1]! + errors[middle]!) / 2) : null };
+  });
+}

@@ -1,0 +1,11 @@
+import type { ChartTables } from '../core/atlas/chart-data.ts';
+import { LANDMARKS } from './landmarks.ts';
+import { DRAINAGE_PATHS, LYMPH_NODES } from './lymph.ts';
+import { MUSCLES } from './muscles/index.ts';
+import { KEEP_OFF, REGION_PATCHES } from './other-places.ts';
+import { POINTS } from './points/index.ts';
+
+/** Everything that has a place on the chart. */
+export const CHART_TABLES: ChartTables = {
+  landmarks: LANDMARKS, points: POINTS, muscles: MUSCLES, nodes: LYMPH_NODES, drainage: DRAINAGE_PATHS, others: { 'keep-off': KEEP_OFF, region: REGION_PATCHES },
+};

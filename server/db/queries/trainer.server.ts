@@ -1,0 +1,31 @@
+import { database } from '../connection.ts';
+import { TrainerAnswerModel, TrainerCardModel } from '../models/index.ts';
+
+export interface TrainerAnswer {
+  place: string;
+  at: string;
+  errorMm: number | null;
+  takenFor: string | null;
+  grade: string;
+}
+
+/** Everything one practitioner has been asked, and what they answered in the last quarter, oldest first. */
+export async function trainerState(practiceId: string, practitionerId: string): Promise<{ cards: { place: string; card: object; due: string }[]; answers: TrainerAnswer[] }> {
+  database();
+  const [cards, answers] = await Promise.all([
+    TrainerCardModel.findAll({ where: { practiceId, practitionerId } }),
+    TrainerAnswerModel.findAll({ where: { practiceId, practitionerId }, order: [['at', 'DESC']], limit: 1000 }),
+  ]);
+  return {
+    cards: cards.map((c) => ({ place: c.place, card: c.card, due: c.due.toISOString() })),
+    answers: answers.toReversed().map((a) => ({ place: a.place, at: a.at.toISOString(), errorMm: a.errorMm === null ? null : Number(a.errorMm), takenFor: a.takenFor, grade: a.grade })),
+  };
+}
+
+/** The answer and the new state of its card, together or not at all. */
+export async function recordTrainerAnswer(practiceId: string, practitionerId: string, answer: Omit<TrainerAnswer, 'at'> & { at: Date }, card: { card: object; due: Date }): Promise<void> {
+  await database().transaction(async (transaction) => {
+    await TrainerAnswerModel.create({ practiceId, practitionerId, ...answer }, { transaction });
+    await TrainerCardModel.upsert({ practiceId, practitionerId, place: answer.place, ...card }, { transaction });
+  });
+}
