@@ -129,3 +129,5 @@ const LEG = [
 ];
 
 export const LANDMARKS: readonly LandmarkRow[] = [...MIDLINE, ...FACE, ...SIDE, ...HAND, ...LEG];
+
+export const landmarkName = (id: string): string => LANDMARKS.find((l) => l.id === id)?.name ?? id;

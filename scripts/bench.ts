@@ -7,14 +7,21 @@ import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { clientInches } from '../core/atlas/client-inch.ts';
+import { pointDistance } from '../core/atlas/distance.ts';
+import { locateAll } from '../core/atlas/locate.ts';
 import { checkRoutine } from '../core/routine/check.ts';
 import { expandRoutine } from '../core/routine/cues.ts';
 import type { Routine } from '../core/routine/model.ts';
 import { newStep } from '../core/routine/technique.ts';
 import { screen } from '../core/screening/screen.ts';
+import { buildBodies } from '../core/terrain/bodies.ts';
 import { ROUTINES } from '../demo/routines.ts';
+import { BODY_INCHES } from '../reference/body-inches.ts';
 import { CATALOGUE, TECHNIQUES } from '../reference/catalogue.ts';
 import { CAUTIONS } from '../reference/cautions/index.ts';
+import { LANDMARKS } from '../reference/landmarks.ts';
+import { POINTS } from '../reference/points/index.ts';
 import { openDemo } from './lib/open-demo.ts';
 import { ROOT } from './lib/paths.ts';
 
@@ -54,6 +61,62 @@ function measureCore(): void {
   say(`| expand and check a 60-step routine against all rules and a screening | ${sixty.toFixed(2)} | under 2 |`);
   say(`| the same with 30 and 100 steps (100 : 30 = ${(hundred / thirty).toFixed(1)}; linear would be 3.3) | ${thirty.toFixed(2)}, ${hundred.toFixed(2)} | linear |`);
   say(`| screen a full answer sheet against all cautions | ${median(300, () => screen(CAUTIONS, answers)).toFixed(3)} | under 1 |`);
+  let turn = 0;
+  // A new head each time, as after a measure changed; building it is not counted.
+  const heads = Array.from({ length: 20 }, (_, i) => buildBodies({ upperThird: 1 + i / 100, bigonial: 1 - i / 200 }));
+  say(`| put all ${POINTS.length} points and ${LANDMARKS.length} landmarks on a head of new proportions | ${median(120, () => locateAll(heads[turn++ % heads.length]!, LANDMARKS, POINTS)).toFixed(2)} | under 5 |`);
+  say(`| tell every point's distance after a measure changed | ${median(300, () => {
+    const inches = clientInches(BODY_INCHES, { hairlineBrow: 50 + (turn++ % 10), middleFinger: 21 });
+    return POINTS.map((p) => pointDistance(p, inches));
+  }).toFixed(3)} | under 5 |`);
+}
+
+/** The chart with every layer of the map: drawn first, then dragged about at a nearer scale. */
+async function measureChart(page: Page, url: string): Promise<void> {
+  await page.goto(`${url}/atlas`);
+  await page.locator('.map-labels text').first().waitFor();
+  const first = await page.evaluate(async () => {
+    const frames = () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
+    const off = [...document.querySelectorAll<HTMLButtonElement>('.chart-layers .is-map[aria-pressed="false"]')];
+    // Hatching and outlines come in a file of their own: fetch it before, as the drawing itself is.
+    off.forEach((b) => b.click());
+    await new Promise((done) => setTimeout(done, 1500));
+    off.forEach((b) => b.click());
+    await frames();
+    const start = performance.now();
+    off.forEach((b) => b.click());
+    await frames();
+    return performance.now() - start;
+  });
+  await page.getByRole('button', { name: 'Nearer' }).click();
+  await page.waitForTimeout(600);
+  await page.evaluate(() => {
+    const w = window as unknown as { intervals: number[]; watching: boolean };
+    w.intervals = [];
+    w.watching = true;
+    let before = performance.now();
+    const tick = () => {
+      const now = performance.now();
+      w.intervals.push(now - before);
+      before = now;
+      if (w.watching) requestAnimationFrame(tick);
+    };
+    requestAnimationFrame(tick);
+  });
+  await page.mouse.move(220, 400);
+  await page.mouse.down();
+  for (let i = 0; i < 150; i++) {
+    await page.mouse.move(220 + 60 * Math.sin(i / 9), 400 + 60 * Math.cos(i / 11));
+    await page.waitForTimeout(8);
+  }
+  const intervals = await page.evaluate(() => {
+    const w = window as unknown as { intervals: number[]; watching: boolean };
+    w.watching = false;
+    return w.intervals.slice(5);
+  });
+  await page.mouse.up();
+  say('\n## Chart in the browser\n');
+  say(`With points, muscles, fibres, deep muscles, landmarks, lymph and measuring lines on: drawn in ${first.toFixed(0)} ms (aim: under 100). Dragged about while near, ${intervals.length} frames: median ${quantile(intervals, 0.5).toFixed(1)} ms, p95 ${quantile(intervals, 0.95).toFixed(1)} ms (60 frames a second = 16.7 ms). Software rendering, no graphics card.`);
 }
 
 async function timed(url: string, cookie: string, rounds: number): Promise<number> {
@@ -99,10 +162,14 @@ try {
   await row('bare', `${url}/clients/new`, '');
   await row('Today', `${url}/today`, '');
   for (const stage of ['screen', 'assess', 'compose', 'guide', 'record']) await row(`visit, ${stage}`, `${visit}/${stage}`, 'under 3');
+  await row('Atlas', `${url}/atlas/point/GB14`, '');
+  await row('Find it', `${url}/atlas/find-it`, '');
   await row('Relief', `${url}/clients/${await clientId(page)}`, '');
 
   const terrain = readdirSync(join(ROOT, 'app', 'chart', 'terrain'));
   say(`\nChart drawings, loaded when a view is first shown: ${terrain.map((f) => `${f.replace('.svg', '')} ${(statSync(join(ROOT, 'app', 'chart', 'terrain', f)).size / 1000).toFixed(0)} kB`).join(', ')}.`);
+
+  await measureChart(page, url);
 
   say('\n## Cues in the browser\n');
   await page.goto(`${visit}/guide`);

@@ -7,7 +7,7 @@ import { REGION_NAMES } from '../../core/atlas/regions';
 import type { PointRow } from '../../core/atlas/rows';
 import { BODY_INCHES } from '../../reference/body-inches';
 import { TECHNIQUES } from '../../reference/catalogue';
-import { LANDMARKS } from '../../reference/landmarks';
+import { landmarkName } from '../../reference/landmarks';
 import { POINTS } from '../../reference/points';
 import { placesOn, worldOf } from '../chart/places';
 import { CautionList, MarkNote, MuscleLinks, Row, SheetLink } from './sheet-parts';
@@ -16,7 +16,6 @@ export interface WhoseMeasures {
   name: string;
   measures: ClientMeasures;
 }
-export const landmarkName = (id: string): string => LANDMARKS.find((l) => l.id === id)?.name ?? id;
 
 const SOURCES: Record<ClientInch['source'], string> = { measured: 'measured on this client', finger: 'from the client’s finger', average: 'adult average, not measured' };
 

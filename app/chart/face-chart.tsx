@@ -1,8 +1,9 @@
-import { lazy, memo, Suspense, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { lazy, memo, Suspense, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { ClientMeasureId, ClientMeasures } from '../../core/atlas/client-measure';
 import type { OneSide } from '../../core/units';
 import { useInBrowser } from '../ui/use-in-browser';
 import { ChartTools } from './chart-tools';
+import { ClientChart } from './client-chart';
 import { useFibres } from './fibres';
 import { ChangeLayer, ContactRing, KeepOffLayer, RouteLayer, TendernessLayer, type Change, type KeepOff, type RingState, type Sounding, type Stop } from './layers';
 import type { MapLayer } from './map-layer-names';
@@ -11,7 +12,7 @@ import { bestView, edgesOf, placeKey, places as standardPlaces, sheetOf, shownIn
 import type { FittedHead } from './fitted';
 import { TERRAIN_URLS, useTerrain } from './terrain';
 import { useSize } from './use-size';
-import { useZoom } from './use-zoom';
+import { useZoom, type Aim } from './use-zoom';
 
 const MapLayers = lazy(() => import('./map-layers'));
 
@@ -40,6 +41,8 @@ interface Props {
   second?: Place | null;
   measures?: ClientMeasures | null;
   focusedMeasure?: ClientMeasureId | null;
+  /** The chart comes near to these whenever they change. */
+  nearTo?: readonly Place[];
   /** The chart turns here whenever this changes. */
   turn?: View | null;
   /** Drawings fitted to this client instead of the standard ones. */
@@ -55,7 +58,10 @@ type Layer = 'Route' | 'Tenderness' | 'Muscle work' | 'Keep off' | 'Places';
 
 /** The one drawing that everything is placed on: views and layers at its sides, R and L at its edges. */
 export function FaceChart(props: Props) {
-  const { stops, onChooseStop, soundings, keepOff, muscles, changes, pick, ring, follow, zoom, map, chosen = null, second = null, measures = null, focusedMeasure = null, turn = null, fitted, over, onPoint, onView, bare } = props;
+  const { stops, onChooseStop, soundings, keepOff, muscles, changes, pick, ring, follow, zoom, map, chosen = null, second = null, focusedMeasure = null, turn = null, nearTo, over, onPoint, onView, bare } = props;
+  const client = useContext(ClientChart);
+  const measures = props.measures ?? client.measures;
+  const fitted = props.fitted ?? client.head;
   const followed = `${turn ?? ''} ${follow?.map(placeKey).join(' ') ?? ''}`;
   const [view, turnTo] = useState<View>(() => turn ?? (follow?.length ? bestView(follow) : 'front'));
   const [mirrored, setMirrored] = useState(false);
@@ -73,11 +79,12 @@ export function FaceChart(props: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const moving = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
-  const zoomed = useZoom(frame, moving, view, !zoom);
   const standardFibres = useFibres(!!muscles?.length);
   const fibres = fitted?.fibres ?? standardFibres;
   const table = fitted?.places ?? standardPlaces;
   const shown = useMemo(() => shownIn(view, mirrored, table), [view, mirrored, table]);
+  const aim = useMemo(() => (nearTo?.length ? aimAt(nearTo, sheetOf(view), size, shown) : null), [nearTo, view, size, shown]);
+  const zoomed = useZoom(frame, moving, view, aim, !zoom);
 
   const sheet = sheetOf(view);
   const { drawn } = zoomed;
@@ -214,6 +221,17 @@ function wordBoxes(part: Part, frame: { width: number; height: number }, unit: n
     { x0: x(0), y0: y(0), x1: x(RAIL.width), y1: y(RAIL.height) },
     { x0: x(frame.width - TOOLS.width), y0: y(0), x1: x(frame.width), y1: y(TOOLS.height) },
   ];
+}
+
+const NEAR_SCALE = 2.3;
+
+/** The middle of some places in px of the frame, and how near to come. */
+function aimAt(places: readonly Place[], sheet: { width: number; height: number }, frame: { width: number; height: number }, shown: Shown): Aim | null {
+  const spots = places.map(shown).filter((s) => s !== null);
+  if (!spots.length || !frame.width) return null;
+  const unit = Math.max(sheet.width / frame.width, sheet.height / frame.height);
+  const middle = (values: number[]) => (Math.min(...values) + Math.max(...values)) / 2;
+  return { x: middle(spots.map((s) => s.x)) / unit + (frame.width - sheet.width / unit) / 2, y: middle(spots.map((s) => s.y)) / unit + (frame.height - sheet.height / unit) / 2, k: NEAR_SCALE };
 }
 
 /** The part of the sheet around some places, never so near that the face cannot be told. */

@@ -30,6 +30,7 @@ export function PickLayer({ shown: spotOf, sheetWidth, unit, pickables, onPick, 
       }),
     [pickables, spotOf],
   );
+  const reaches = useMemo(() => reachOf(spots, 12 * unit), [spots, unit]);
   const entry = spots.some((s) => s.key === stop) ? stop : (spots[0]?.key ?? null);
   const shown = spots.find((s) => s.key === named);
 
@@ -47,7 +48,7 @@ export function PickLayer({ shown: spotOf, sheetWidth, unit, pickables, onPick, 
 
   return (
     <g ref={group}>
-      {spots.map((s) => (
+      {spots.map((s, i) => (
         <g
           key={s.key}
           data-place={s.key}
@@ -69,7 +70,7 @@ export function PickLayer({ shown: spotOf, sheetWidth, unit, pickables, onPick, 
             event.stopPropagation();
           }}
         >
-          <circle className="spot" cx={s.x} cy={s.y} r={12 * unit} />
+          <circle className="spot" cx={s.x} cy={s.y} r={reaches[i]} />
           <circle className="tick" cx={s.x} cy={s.y} r={1.8 * unit} />
         </g>
       ))}
@@ -85,4 +86,12 @@ export function PickLayer({ shown: spotOf, sheetWidth, unit, pickables, onPick, 
       )}
     </g>
   );
+}
+
+/** A place can be picked as far as half the way to its neighbour, so that none lies under another. */
+function reachOf(spots: readonly { x: number; y: number }[], most: number): number[] {
+  return spots.map((s) => {
+    const nearest = spots.reduce((least, other) => (other === s ? least : Math.min(least, Math.hypot(other.x - s.x, other.y - s.y))), Infinity);
+    return Math.max(most / 4, Math.min(most, nearest / 2));
+  });
 }

@@ -15,11 +15,18 @@ export interface Zoom {
   pan: (dx: number, dy: number) => void;
 }
 
+/** A place of the frame in px at scale 1, to be brought to its middle at a scale. */
+export interface Aim {
+  x: number;
+  y: number;
+  k: number;
+}
+
 /**
  * Wheel, pinch and drag over a frame. While it moves, only a transform of the layer changes, which the compositor
  * does alone; when it rests, the sheet is drawn crisp at the new scale.
  */
-export function useZoom(frame: RefObject<HTMLElement | null>, layer: RefObject<HTMLElement | null>, view: string, enabled: boolean): Zoom {
+export function useZoom(frame: RefObject<HTMLElement | null>, layer: RefObject<HTMLElement | null>, view: string, aim: Aim | null, enabled: boolean): Zoom {
   const [drawn, setDrawn] = useState({ k: 1, x: 0, y: 0 });
   const now = useRef<{ transform: ZoomTransform; drawn: { k: number; x: number; y: number } }>({ transform: zoomIdentity, drawn });
   const element = useRef<HTMLElement | null>(null);
@@ -58,10 +65,13 @@ export function useZoom(frame: RefObject<HTMLElement | null>, layer: RefObject<H
     };
   }, [frame, layer, enabled]);
 
-  // Another view begins whole.
+  // Another view begins whole, unless there is something to come near to.
   useEffect(() => {
-    if (element.current && behaviour.current) behaviour.current.transform(select<HTMLElement, unknown>(element.current), zoomIdentity);
-  }, [view]);
+    const on = element.current;
+    if (!on || !behaviour.current) return;
+    const to = aim ? zoomIdentity.translate(on.clientWidth / 2 - aim.x * aim.k, on.clientHeight / 2 - aim.y * aim.k).scale(aim.k) : zoomIdentity;
+    behaviour.current.transform(select<HTMLElement, unknown>(on), to);
+  }, [view, aim]);
 
   const call = (act: (z: ZoomBehavior<HTMLElement, unknown>, on: Selection<HTMLElement, unknown, null, undefined>, size: [number, number]) => void) => {
     const on = element.current;

@@ -10,9 +10,13 @@ import { Results } from '../atlas/results';
 import { SearchPanel } from '../atlas/search-panel';
 import { Sheet } from '../atlas/sheet';
 import { placesOfEntry } from '../atlas/places-of';
+import { screen } from '../../core/screening/screen';
+import { CAUTIONS } from '../../reference/cautions';
 import { FaceChart } from '../chart/face-chart';
+import { useFitted } from '../chart/fitted';
 import { placesOn, type Place } from '../chart/places';
 import { requirePractitioner } from '../session.server';
+import { keepOffMarks } from '../visit/chart-marks';
 import type { Route } from './+types/atlas';
 import { ATLAS_ENTRIES } from '../../reference/atlas-entries';
 
@@ -50,6 +54,10 @@ export default function Atlas({ loaderData: { whose, measured }, params }: Route
     ),
     onPick: (place: Place) => void navigate(`/atlas/${place.kind}/${place.id}${search}`, { preventScrollReset: true }),
   };
+  const region = useMemo(() => (ask.region && !entry ? placesOn({ kind: 'region', id: ask.region }, 'left') : []), [ask.region, entry]);
+  const caution = CAUTIONS.find((c) => c.key === ask.caution);
+  const keepOff = useMemo(() => keepOffMarks(screen(caution ? [{ ...caution, question: null }] : [], {})), [caution]);
+  const fitting = useFitted(whose?.measures ?? null);
   const take = async (as: 'svg' | 'png') => {
     const svg = chart.current && chartAsSvg(chart.current);
     if (!svg) return;
@@ -60,7 +68,7 @@ export default function Atlas({ loaderData: { whose, measured }, params }: Route
   return (
     <div className="visit-body is-page atlas">
       <div className="chart-side" ref={chart}>
-        <FaceChart map={['Points']} pick={pick} chosen={chosen[0] ?? null} second={second} follow={second ? [...chosen.slice(0, 1), second] : chosen} measures={whose?.measures ?? null} />
+        <FaceChart map={['Points']} pick={pick} chosen={chosen[0] ?? null} second={second} follow={second ? [...chosen.slice(0, 1), second] : region.length ? region : chosen} nearTo={region} keepOff={keepOff} measures={whose?.measures ?? null} fitted={fitting.head} />
       </div>
       <main className="work">
         <div className="work-head no-print">

@@ -160,6 +160,9 @@ export default function FindIt({ loaderData: { cards, answers, timeZone, now } }
                 <Button onClick={next} autoFocus>
                   Next (n)
                 </Button>
+                <span className="soft small ms-3" role="status">
+                  {fetcher.state === 'idle' && fetcher.data?.kept ? 'Kept' : ''}
+                </span>
                 {fetcher.data && !fetcher.data.kept && <p role="alert">This answer could not be kept.</p>}
               </>
             ) : (

@@ -37,6 +37,8 @@ async function settled(page: Page): Promise<void> {
  * mode leaves out a second page that only frames from elsewhere would need; there are none here.
  */
 const axe = (page: Page) => new AxeBuilder({ page }).setLegacyMode().exclude('.chart-terrain');
+/** Views whose chart is looked at whole; the others have the same chart with other marks, which takes long to walk. */
+const WHOLE_CHARTS = ['Assess', 'Compose', 'Atlas', 'Find it'];
 
 test.beforeEach(async ({ page }) => signIn(page));
 
@@ -45,7 +47,8 @@ test('axe finds nothing, and every view has one first heading', async ({ page })
   for (const [name, open] of VIEWS) {
     await open(page);
     await settled(page);
-    const { violations } = await axe(page).analyze();
+    const looked = WHOLE_CHARTS.includes(name) ? axe(page) : axe(page).exclude('.chart-moving');
+    const { violations } = await looked.analyze();
     expect(violations.map((v) => `${name}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`)).toEqual([]);
   }
 });

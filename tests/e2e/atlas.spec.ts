@@ -6,6 +6,7 @@ test.beforeEach(async ({ page }) => signIn(page));
 test('somebody new finds the masseter, GB20 and the collarbone nodes by words, and one on the chart', async ({ page }) => {
   await page.getByRole('link', { name: 'Atlas', exact: true }).click();
   const search = page.getByRole('searchbox', { name: 'Search the atlas' });
+  const sheet = page.getByRole('article');
   for (const [words, link, heading, told] of [
     ['masseter', 'Masseter', 'Masseter', 'Bite: the bulge in front of and above the jaw angle.'],
     ['gb20', 'GB20 Fengchi', 'GB20 Fengchi', 'Thumbs slide up the outer edge of the nape muscles'],
@@ -13,13 +14,13 @@ test('somebody new finds the masseter, GB20 and the collarbone nodes by words, a
   ] as const) {
     await search.fill(words);
     await page.getByRole('link', { name: link }).first().click();
-    await expect(page.getByRole('heading', { level: 2 })).toContainText(heading);
+    await expect(sheet.getByRole('heading', { level: 2 })).toContainText(heading);
     await expect(page.getByText(told)).toBeVisible();
   }
   await expect(page.getByRole('button', { name: 'Chest' })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('button', { name: 'Front' }).click();
   await page.getByRole('button', { name: 'GB14 Yangbai, client’s left' }).press('Enter');
-  await expect(page.getByRole('heading', { level: 2 })).toContainText('GB14');
+  await expect(sheet.getByRole('heading', { level: 2 })).toContainText('GB14');
   await expect(page.getByText('18 mm ± 5 above the middle of the brow')).toBeVisible();
 });
 
@@ -71,6 +72,7 @@ test('the trainer asks, is answered by keys, tells the error and keeps it', asyn
   }).toPass();
   await page.keyboard.press('m');
   await expect(page.getByText(/\d+ mm off/)).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible();
   await page.keyboard.press('n');
   await expect(page.getByText(/Mark the nodes: below the ear lobe/)).toBeVisible();
   await page.reload();

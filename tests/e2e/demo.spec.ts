@@ -89,6 +89,7 @@ test('the capped client: firm cannot be added, and the cap is told', async ({ pa
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Guide', exact: true }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'pause', exact: true })).toBeVisible();
   await expect(page.locator('.where')).toContainText('light,');
   await page.keyboard.press('=');
   await expect(page.getByText(/Not firmer. This client is worked at light at most/)).toBeVisible();

@@ -66,6 +66,7 @@ test('a new practitioner does one visit from end to end', async ({ page }) => {
     await page.keyboard.press('n');
     await page.getByLabel('Note at this moment').fill('clicks near full opening');
     await page.getByRole('button', { name: 'Keep the note' }).click();
+    await expect(page.getByRole('dialog')).toBeHidden();
     await page.keyboard.press('x');
     await page.getByRole('button', { name: 'Out of time' }).click();
     await expect(page.getByRole('heading', { name: 'Stopped' })).toBeVisible();

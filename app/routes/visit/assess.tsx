@@ -1,5 +1,5 @@
 import { Button } from 'react-bootstrap';
-import { MUSCLES } from '../../../reference/muscles';
+import { PRESSED_MUSCLES } from '../../../reference/muscles';
 import { FaceChart } from '../../chart/face-chart';
 import { placesOn } from '../../chart/places';
 import { soundingsOf } from '../../visit/chart-marks';
@@ -12,11 +12,11 @@ import { TendernessTable, USUAL_SITES, useTenderness } from '../../visit/tendern
 export default function Assess() {
   const { readings, goTo, ended } = useVisit();
   const tender = useTenderness('before');
-  const pickable = MUSCLES.flatMap((m) => placesOn({ kind: 'muscle', id: m.id }, 'both'))
+  const pickable = PRESSED_MUSCLES.flatMap((m) => placesOn({ kind: 'muscle', id: m.id }, 'both'))
     .filter((p) => p.side !== 'midline')
     .map((place) => {
       const value = tender.valueAt(place.id, place.side as 'left' | 'right');
-      return { place, name: MUSCLES.find((m) => m.id === place.id)!.name, state: value === undefined ? 'not pressed' : `tenderness ${value}` };
+      return { place, name: PRESSED_MUSCLES.find((m) => m.id === place.id)!.name, state: value === undefined ? 'not pressed' : `tenderness ${value}` };
     });
   return (
     <div className="visit-body">

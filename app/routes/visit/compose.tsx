@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useContext, useEffect, useMemo, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { data } from 'react-router';
 import { InputError } from '../../../core/errors';
@@ -7,12 +7,17 @@ import { BOUNDS, type Routine, type Step } from '../../../core/routine/model';
 import { parseRoutine } from '../../../core/routine/schema';
 import { clock } from '../../../core/units';
 import { CATALOGUE } from '../../../reference/catalogue';
-import { MUSCLES } from '../../../reference/muscles';
+import { clientInches } from '../../../core/atlas/client-inch';
+import { distanceWords, pointDistance } from '../../../core/atlas/distance';
+import { BODY_INCHES } from '../../../reference/body-inches';
+import { landmarkName } from '../../../reference/landmarks';
+import { PRESSED_MUSCLES } from '../../../reference/muscles';
 import { POINTS } from '../../../reference/points';
 import { admitRoutine } from '../../../core/screening/admit';
 import { keepOffPlaces } from '../../../core/screening/keep-off';
 import { listTemplates, saveTemplate } from '../../../server/db/queries/templates.server';
 import { FaceChart } from '../../chart/face-chart';
+import { ClientChart } from '../../chart/client-chart';
 import { placesOn, type Place } from '../../chart/places';
 import { AddStep } from '../../compose/add-step';
 import { BudgetField } from '../../compose/budget-field';
@@ -67,11 +72,13 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
     return out;
   }, [findings]);
   const names = useMemo(() => new Map(routine.steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? s.technique])), [routine]);
+  const { measures } = useContext(ClientChart);
   const pickable = useMemo(() => {
+    const inches = measures && clientInches(BODY_INCHES, measures);
     const closed = new Set(keepOffPlaces(screening).map((k) => `${k.place.kind}:${k.place.id}`));
-    const of = (kind: 'point' | 'muscle', id: string, name: string, region: string) => placesOn({ kind, id }, 'both').map((p) => ({ place: p, name, off: closed.has(`${kind}:${id}`) || closed.has(`region:${region}`) }));
-    return [...MUSCLES.flatMap((m) => of('muscle', m.id, m.name, m.region)), ...POINTS.flatMap((p) => of('point', p.id, `${p.id} ${p.name}`, p.region))];
-  }, [screening]);
+    const of = (kind: 'point' | 'muscle', id: string, name: string, region: string, more?: string) => placesOn({ kind, id }, 'both').map((p) => ({ place: p, name, more, off: closed.has(`${kind}:${id}`) || closed.has(`region:${region}`) }));
+    return [...PRESSED_MUSCLES.flatMap((m) => of('muscle', m.id, m.name, m.region)), ...POINTS.flatMap((p) => of('point', p.id, `${p.id} ${p.name}`, p.region, inches && p.place.cun ? distanceWords(pointDistance(p, inches), landmarkName) : undefined))];
+  }, [screening, measures]);
   const stopped = findings.some((f) => f.severity === 'stop');
 
   useEffect(() => {

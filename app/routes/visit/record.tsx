@@ -4,7 +4,7 @@ import type { StepRecord } from '../../../core/guide/machine';
 import { REACTION_NAMES, REACTIONS, type Reaction } from '../../../core/visit/model';
 import { clock } from '../../../core/units';
 import { CATALOGUE } from '../../../reference/catalogue';
-import { MUSCLES } from '../../../reference/muscles';
+import { PRESSED_MUSCLES } from '../../../reference/muscles';
 import { runsOfVisit } from '../../../server/db/queries/runs.server';
 import { FaceChart } from '../../chart/face-chart';
 import { placesOn } from '../../chart/places';
@@ -38,7 +38,7 @@ export default function Record({ loaderData }: Route.ComponentProps) {
       const before = readings.find((b) => b.measure === 'tenderness' && b.phase === 'before' && b.place === r.place && b.side === r.side);
       return before ? [{ place: { kind: 'muscle' as const, id: r.place, side: r.side as 'left' | 'right' }, before: before.value, after: r.value }] : [];
     });
-  const pickable = MUSCLES.flatMap((m) => placesOn({ kind: 'muscle', id: m.id }, 'both').map((place) => ({ place, name: m.name }))).filter((p) => p.place.side !== 'midline');
+  const pickable = PRESSED_MUSCLES.flatMap((m) => placesOn({ kind: 'muscle', id: m.id }, 'both').map((place) => ({ place, name: m.name }))).filter((p) => p.place.side !== 'midline');
   const untested = readings.filter((r) => r.phase === 'before' && !readings.some((a) => a.phase === 'after' && a.measure === r.measure && a.place === r.place && a.side === r.side && a.complaintId === r.complaintId) && !['nrs-worst-week', 'nrs-average-week'].includes(r.measure));
   const toggle = (reaction: Reaction) => {
     const has = record.reactions.includes(reaction);

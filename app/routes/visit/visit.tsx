@@ -1,8 +1,12 @@
+import { useMemo } from 'react';
 import { Outlet, useLocation, useRevalidator } from 'react-router';
 import { STAGES, type Stage } from '../../../core/visit/model';
 import { findClient } from '../../../server/db/queries/clients.server';
+import { latestMeasures } from '../../../server/db/queries/measures.server';
 import { readingsOfClient } from '../../../server/db/queries/readings.server';
 import { findVisit, visitBefore, visitNumber } from '../../../server/db/queries/visits.server';
+import { ClientChart } from '../../chart/client-chart';
+import { useFitted } from '../../chart/fitted';
 import { notFound, requirePractitioner } from '../../session.server';
 import { ClientStrip } from '../../visit/client-strip';
 import { useVisit, VisitProvider } from '../../visit/context';
@@ -12,12 +16,13 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
   const visit = await findVisit(practiceId, params.visitId);
   if (!visit) notFound('visit');
-  const [client, readings, number, before] = await Promise.all([findClient(practiceId, visit.clientId), readingsOfClient(practiceId, visit.clientId), visitNumber(practiceId, visit), visitBefore(practiceId, visit)]);
+  const [client, measures, readings, number, before] = await Promise.all([findClient(practiceId, visit.clientId), latestMeasures(practiceId, visit.clientId), readingsOfClient(practiceId, visit.clientId), visitNumber(practiceId, visit), visitBefore(practiceId, visit)]);
   if (!client) notFound('client');
   return {
     visit,
     number,
     client,
+    measures,
     readings: readings.filter((r) => r.visitId === visit.id),
     earlier: readings.filter((r) => r.visitId !== visit.id && r.takenAt < visit.startsAt),
     lastScreen: before?.screen ?? null,
@@ -31,9 +36,14 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${loaderD
 
 export default function VisitFrame({ loaderData }: Route.ComponentProps) {
   const { revalidate } = useRevalidator();
+  const { measures } = loaderData;
+  const { head } = useFitted(measures);
+  const whose = useMemo(() => ({ measures, head }), [measures, head]);
   return (
     <VisitProvider key={loaderData.visit.id} data={loaderData} reload={() => void revalidate()}>
-      <Inside />
+      <ClientChart value={whose}>
+        <Inside />
+      </ClientChart>
     </VisitProvider>
   );
 }
