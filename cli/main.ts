@@ -6,8 +6,7 @@ import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import { locateOnClient, readLandmarksFile } from '../core/atlas/landmarks-file.ts';
 import { InputError } from '../core/errors.ts';
-import { nrsChange, nrsScore } from '../core/measures/nrs.ts';
-import { openingFromFingers, openingFromRuler } from '../core/measures/opening.ts';
+import { nrsScore } from '../core/measures/nrs.ts';
 import { courseReason, courseTitle, judgeCourse, type CoursePoint } from '../core/relief/judgement.ts';
 import { checkRoutine } from '../core/routine/check.ts';
 import { expandRoutine } from '../core/routine/cues.ts';
@@ -19,13 +18,13 @@ import { CATALOGUE } from '../reference/catalogue.ts';
 import { CAUTIONS } from '../reference/cautions/index.ts';
 import { LANDMARKS } from '../reference/landmarks.ts';
 import { POINTS } from '../reference/points/index.ts';
+import { SCORES } from './score.ts';
 
 const USAGE = `usage: core plan <routine.json>
        core check <routine.json> [--screening answers.json]
        core relief <readings.csv>
        core locate <landmarks.json>
-       core score nrs <answers.json>
-       core score opening <answers.json>`;
+       core score <measure> <answers.json>`;
 
 class UsageError extends Error {}
 
@@ -72,10 +71,9 @@ function relief(path: string | undefined): unknown {
 }
 
 function score(measure: string | undefined, path: string | undefined): unknown {
-  if (measure !== 'nrs' && measure !== 'opening') throw new UsageError(`unknown measure "${measure ?? ''}"; nrs and opening are known`);
-  const answers = readJson(path);
-  if (measure === 'nrs') return nrsChange(nrsScore(answers.baseline, 'baseline'), nrsScore(answers.followUp, 'followUp'));
-  return 'fits' in answers ? openingFromFingers(answers.widthsMm as number[], answers.fits as number) : openingFromRuler(answers.distanceMm as number, (answers.overlapMm as number | undefined) ?? 0);
+  const rule = SCORES[measure ?? ''];
+  if (!rule) throw new UsageError(`unknown measure "${measure ?? ''}"; known: ${Object.keys(SCORES).join(', ')}`);
+  return rule(readJson(path));
 }
 
 export function run([verb, ...args]: readonly string[]): unknown {

@@ -50,6 +50,8 @@ export default memo(function MapLayers({ view, mirrored, unit, part, taken, show
     ...muscles.map((m) => ({ mark: m, rank: RANK.muscle, clear: 0.5, kind: 'muscle' })),
     ...landmarks.map((m) => ({ mark: m, rank: RANK.landmark, clear: 2.2, kind: 'landmark' })),
   ].map((n) => ({ key: placeKey(n.mark.place), text: n.mark.name, x: n.mark.at.x, y: n.mark.at.y, clear: n.clear * unit, rank: isChosen(n.mark) ? RANK.chosen : n.rank, kind: n.kind, silent: !isNamed(n.mark, view) && !isChosen(n.mark) }));
+  // Names stay off the measuring lines that run straight across or down.
+  const kept = useMemo(() => [...taken, ...lines.flatMap((l) => lineBox(l.path))], [taken, lines]);
   const drawnMuscles = MUSCLES.filter((m) => m.fan && (on.has('Deep') || m.layer === 'superficial')).sort((a, b) => (a.layer === b.layer ? 0 : a.layer === 'deep' ? -1 : 1));
   return (
     <g className="map-layers">
@@ -89,12 +91,18 @@ export default memo(function MapLayers({ view, mirrored, unit, part, taken, show
       <LabelLayer
         named={[...named, ...lines.map((l) => measureName(l.id, l.path, unit, measures))]}
         unit={unit}
-        taken={taken}
+        taken={kept}
         sheet={{ left: part.x + 4 * unit, top: part.y + 4 * unit, right: part.x + part.width - 4 * unit, bottom: part.y + part.height - 4 * unit }}
       />
     </g>
   );
 });
+
+function lineBox(path: readonly Spot[]): Box[] {
+  const [a, b] = [path[0]!, path[path.length - 1]!];
+  if (path.length > 2 || Math.min(Math.abs(a.x - b.x), Math.abs(a.y - b.y)) > 6) return [];
+  return [{ x0: Math.min(a.x, b.x), y0: Math.min(a.y, b.y), x1: Math.max(a.x, b.x), y1: Math.max(a.y, b.y) }];
+}
 
 function measureName(id: keyof typeof CLIENT_MEASURES, path: readonly Spot[], unit: number, measures: ClientMeasures | null): Named {
   const middle = path.length === 2 ? { x: (path[0]!.x + path[1]!.x) / 2, y: (path[0]!.y + path[1]!.y) / 2 } : path[path.length >> 1]!;

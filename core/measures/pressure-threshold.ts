@@ -1,0 +1,70 @@
+import { InputError } from '../errors.ts';
+
+/**
+ * Pressure-pain threshold: the pressure at which pressure first becomes pain. Round tip of 1 cm², ramp 30–50 kPa/s,
+ * trials 30–60 s apart, mean of the second and third of three (customary, sure). Constants are exact.
+ */
+export const NEWTON_PER_KGF = 9.80665;
+export const KPA_PER_KGF_PER_CM2 = 98.0665;
+export const KPA_PER_NEWTON_PER_CM2 = 10;
+export const NEWTON_PER_LBF = 4.4482216152605;
+/** Conventional millimetre of mercury. */
+export const KPA_PER_MMHG = 0.133322387415;
+export const RAMP_KPA_PER_SECOND = { least: 30, most: 50 } as const;
+
+export const newtonFrom = (kpa: number, areaCm2: number): number => (kpa * areaCm2) / KPA_PER_NEWTON_PER_CM2;
+export const kpaFrom = (newton: number, areaCm2: number): number => (newton / areaCm2) * KPA_PER_NEWTON_PER_CM2;
+
+export interface ThresholdTrial {
+  kpa: number;
+  /** Mean rise over the press, in kPa/s; null when it was not watched. */
+  rampKpaPerSecond: number | null;
+}
+export interface Threshold {
+  kpa: number;
+  newton: number;
+  kgf: number;
+  /** Second and third trial differ by more than a fifth of their mean: take another. Our choice. */
+  unsteady: boolean;
+  /** A trial whose ramp left 30–50 kPa/s. */
+  rampOff: boolean;
+}
+
+/** @throws InputError when there are not three trials, or one lies outside 1–2000 kPa. */
+export function pressureThreshold(trials: readonly ThresholdTrial[], areaCm2 = 1): Threshold {
+  if (trials.length !== 3) throw new InputError('trials', 'three trials are accepted');
+  if (!(areaCm2 >= 0.1 && areaCm2 <= 5)) throw new InputError('areaCm2', '0.1 to 5 cm² is accepted');
+  trials.forEach((t, i) => {
+    if (!(t.kpa >= 1 && t.kpa <= 2000)) throw new InputError(`trials[${i}].kpa`, '1 to 2000 kPa is accepted');
+  });
+  const [, second, third] = trials as [ThresholdTrial, ThresholdTrial, ThresholdTrial];
+  const kpa = (second.kpa + third.kpa) / 2;
+  const newton = newtonFrom(kpa, areaCm2);
+  return {
+    kpa, newton, kgf: newton / NEWTON_PER_KGF,
+    unsteady: Math.abs(second.kpa - third.kpa) > kpa / 5,
+    rampOff: trials.some((t) => t.rampKpaPerSecond !== null && (t.rampKpaPerSecond < RAMP_KPA_PER_SECOND.least || t.rampKpaPerSecond > RAMP_KPA_PER_SECOND.most)),
+  };
+}
+
+/** SEM = SD · √(1 − r), and the smallest change beyond error at 95 and 90 %. */
+export function smallestChange(sd: number, reliability: number): { sem: number; mdc95: number; mdc90: number } {
+  if (!(sd > 0)) throw new InputError('sd', 'a number above 0 is accepted');
+  if (!(reliability >= 0 && reliability < 1)) throw new InputError('reliability', '0 to under 1 is accepted');
+  const sem = sd * Math.sqrt(1 - reliability);
+  return { sem, mdc95: 1.96 * Math.SQRT2 * sem, mdc90: 1.645 * Math.SQRT2 * sem };
+}
+
+/**
+ * Total tenderness: sum over 8 muscle pairs, 16 sites of 0–3, 0–48 (Langemark, Olesen. Cephalalgia 1987;7:249–255;
+ * sure). A site that was not pressed makes no total but a mean of those that were.
+ */
+export function totalTenderness(sites: readonly (number | null)[]): { total: number | null; mean: number | null; tested: number } {
+  if (sites.length !== 16) throw new InputError('sites', '16 sites are accepted, null for one that was not pressed');
+  sites.forEach((s, i) => {
+    if (s !== null && ![0, 1, 2, 3].includes(s)) throw new InputError(`sites[${i}]`, '0, 1, 2 or 3 is accepted');
+  });
+  const given = sites.filter((s): s is number => s !== null);
+  const sum = given.reduce((a, b) => a + b, 0);
+  return { total: given.length === 16 ? sum : null, mean: given.length ? sum / given.length : null, tested: given.length };
+}
