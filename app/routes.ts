@@ -33,6 +33,7 @@ export default [
   ]),
   route('visits/:visitId/save', 'routes/visit/save.ts'),
   route('visits/:visitId/run', 'routes/visit/run.ts'),
+  route('visits/:visitId/score', 'routes/visit/score.ts'),
   route('visits/:visitId/outcome', 'routes/visit/outcome.ts'),
   route('routines/:templateId/file', 'routes/routine-file.ts'),
 ] satisfies RouteConfig;

@@ -17,6 +17,7 @@ import { seedMeasures, seedTrainer } from './atlas.ts';
 import { PEOPLE, type DemoClient, type DemoVisit } from './people.ts';
 import { seeded } from './random.ts';
 import { ROUTINES } from './routines.ts';
+import { seedScores } from './scores.ts';
 
 export const DEMO_SIGN_IN = { email: 'imke@harbour-row.example', password: 'velvet-harbour' } as const;
 export const DEMO_SECOND = { email: 'rafe@harbour-row.example', password: 'velvet-harbour' } as const;
@@ -63,6 +64,8 @@ async function seedClient(making: Making, person: DemoClient): Promise<void> {
   const visitAt = new Map<number, VisitModel>();
   for (const visit of person.visits) visitAt.set(visit.daysAgo, await seedVisit(making, client.id, person, visit));
   if (person.today && !visitAt.has(0)) visitAt.set(0, await seedVisit(making, client.id, person, { daysAgo: 0 }));
+
+  await seedScores(practiceId, person.name, making.practitionerId, visitAt, transaction);
 
   const rows = complaints.flatMap(({ ratings, row }) =>
     ratings.flatMap(([daysAgo, value, at]) => {

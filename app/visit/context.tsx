@@ -1,6 +1,7 @@
 import { createContext, use, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Reading } from '../../core/measures/reading';
+import type { TakenScore } from '../../server/db/queries/scores.server';
 import type { Routine } from '../../core/routine/model';
 import { screen as holdAgainst, type Screening } from '../../core/screening/screen';
 import { hasEnded, stageIndex, EMPTY_RECORD, type Screen, type Stage, type VisitRecord, type VisitStage } from '../../core/visit/model';
@@ -18,6 +19,9 @@ export interface VisitData {
   readings: Reading[];
   earlier: Reading[];
   lastScreen: Screen | null;
+  /** Scored measures of this visit and of those before it, oldest first. */
+  scores: TakenScore[];
+  timeZone: string;
 }
 
 interface Working {

@@ -10,6 +10,8 @@ export type TermKind = (typeof KINDS)[number];
 export interface Term {
   kind: TermKind;
   values: readonly string[];
+  /** The same, for looking up. */
+  set: ReadonlySet<string>;
 }
 export type Clause = readonly Term[];
 
@@ -19,7 +21,8 @@ export function parseAppliesTo(text: string): Clause[] {
     clause.split('+').map((term) => {
       const [kind, list, ...rest] = term.split(':');
       if (!KINDS.includes(kind as TermKind) || !list || rest.length) throw new InputError('appliesTo', `cannot read "${term}" in "${clause}"`);
-      return { kind: kind as TermKind, values: list.split('|') };
+      const values = list.split('|');
+      return { kind: kind as TermKind, values, set: new Set(values) };
     }),
   );
 }
@@ -35,8 +38,12 @@ export interface StepFacts {
   muscle: ReadonlySet<string>;
 }
 
-export const termHolds = (term: Term, facts: StepFacts): boolean =>
-  (term.kind === 'technique' && term.values.includes('any')) || term.values.some((v) => facts[term.kind].has(v));
+export function termHolds(term: Term, facts: StepFacts): boolean {
+  if (term.kind === 'technique' && term.set.has('any')) return true;
+  // A step has few facts, a term may name many points.
+  for (const fact of facts[term.kind]) if (term.set.has(fact)) return true;
+  return false;
+}
 
 export const clauseHolds = (clause: Clause, facts: StepFacts): boolean => clause.every((term) => termHolds(term, facts));
 

@@ -17,7 +17,7 @@ const pressed = (pressure: Step['pressure']) => (s: Step): Step => ({ ...s, pres
 
 describe('grammar of what a caution applies to', () => {
   test('clauses, terms and values', () => {
-    expect(parseAppliesTo('region:forehead|brow+technique:gua-sha;point:GB14')).toEqual([[{ kind: 'region', values: ['forehead', 'brow'] }, { kind: 'technique', values: ['gua-sha'] }], [{ kind: 'point', values: ['GB14'] }]]);
+    expect(parseAppliesTo('region:forehead|brow+technique:gua-sha;point:GB14')).toMatchObject([[{ kind: 'region', values: ['forehead', 'brow'] }, { kind: 'technique', values: ['gua-sha'] }], [{ kind: 'point', values: ['GB14'] }]]);
   });
   test.each(['colour:red', 'region', 'region:', 'region:a:b', '', 'region:jaw+'])('"%s" cannot be read', (text) => expect(() => parseAppliesTo(text)).toThrow('appliesTo: cannot read'));
   test('all terms of a clause must hold, any value of a term', () => {

@@ -4,6 +4,7 @@ import { FaceChart } from '../../chart/face-chart';
 import { placesOn } from '../../chart/places';
 import { soundingsOf } from '../../visit/chart-marks';
 import { useVisit } from '../../visit/context';
+import { MeasuresSection } from '../../visit/measures-section';
 import { OpeningFields } from '../../visit/opening-fields';
 import { Ratings } from '../../visit/ratings';
 import { SaveConflict, SaveState } from '../../visit/save-note';
@@ -52,6 +53,7 @@ export default function Assess() {
             <OpeningFields phase="before" />
           </section>
         </fieldset>
+        <MeasuresSection />
       </main>
     </div>
   );

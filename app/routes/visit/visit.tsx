@@ -3,6 +3,7 @@ import { Outlet, useLocation, useRevalidator } from 'react-router';
 import { STAGES, type Stage } from '../../../core/visit/model';
 import { findClient } from '../../../server/db/queries/clients.server';
 import { latestMeasures } from '../../../server/db/queries/measures.server';
+import { scoresOfClient } from '../../../server/db/queries/scores.server';
 import { readingsOfClient } from '../../../server/db/queries/readings.server';
 import { findVisit, visitBefore, visitNumber } from '../../../server/db/queries/visits.server';
 import { ClientChart } from '../../chart/client-chart';
@@ -13,16 +14,18 @@ import { useVisit, VisitProvider } from '../../visit/context';
 import type { Route } from './+types/visit';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId, timeZone } = await requirePractitioner(request);
   const visit = await findVisit(practiceId, params.visitId);
   if (!visit) notFound('visit');
-  const [client, measures, readings, number, before] = await Promise.all([findClient(practiceId, visit.clientId), latestMeasures(practiceId, visit.clientId), readingsOfClient(practiceId, visit.clientId), visitNumber(practiceId, visit), visitBefore(practiceId, visit)]);
+  const [client, measures, scores, readings, number, before] = await Promise.all([findClient(practiceId, visit.clientId), latestMeasures(practiceId, visit.clientId), scoresOfClient(practiceId, visit.clientId), readingsOfClient(practiceId, visit.clientId), visitNumber(practiceId, visit), visitBefore(practiceId, visit)]);
   if (!client) notFound('client');
   return {
     visit,
     number,
     client,
     measures,
+    scores: scores.filter((s) => s.visitId === visit.id || s.takenAt < visit.startsAt),
+    timeZone,
     readings: readings.filter((r) => r.visitId === visit.id),
     earlier: readings.filter((r) => r.visitId !== visit.id && r.takenAt < visit.startsAt),
     lastScreen: before?.screen ?? null,

@@ -35,7 +35,7 @@ export const SAFETY_RULES: readonly Rule[] = [
     id: 'screening',
     severity: 'stop',
     reason: 'Screening took it away for this client today.',
-    source: 'the practice’s cautions; see reference/cautions/index',
+    source: 'the practice’s cautions; see reference/cautions',
     check: ({ steps, breaches }) =>
       steps.flatMap((p) => {
         const bans = breaches[p.index]!.filter((b) => b.effect === 'ban');
@@ -50,7 +50,7 @@ export const SAFETY_RULES: readonly Rule[] = [
     id: 'screening-care',
     severity: 'warn',
     reason: 'Screening asks for care here.',
-    source: 'the practice’s cautions; see reference/cautions/index',
+    source: 'the practice’s cautions; see reference/cautions',
     check: ({ steps, breaches }) =>
       steps.flatMap((p) => {
         const care = breaches[p.index]!.find((b) => b.effect === 'warn');
