@@ -1,3 +1,4 @@
+import type { MeasureKey } from '../core/measures/reading.ts';
 import type { ComplaintKind } from '../core/routine/technique.ts';
 import type { VisitStage } from '../core/visit/model.ts';
 import type { OneSide, Pressure, Side } from '../core/units.ts';
@@ -21,6 +22,8 @@ export interface DemoVisit {
   masseter?: [number, number];
   temple?: [number, number];
   openingMm?: number;
+  /** Further readings of the jaw, all before the work. */
+  jaw?: [MeasureKey, 'midline' | 'left' | 'right', number][];
   fingers?: number;
   stopped?: string;
   routine?: RoutineKey;
@@ -54,10 +57,10 @@ export const PEOPLE: DemoClient[] = [
       c('headache', 'both', ['two months', 'after concerts', 'Read in the evening'], [[24, 4], [21, 5, 'h'], [16, 4], [12, 3, 'h'], [8, 4], [3, 3, 'h'], [0, 3]]),
     ],
     visits: [
-      { daysAgo: 24, masseter: [1, 3], temple: [1, 2], openingMm: 31, fingers: 2, routine: 'jaw' },
+      { daysAgo: 24, masseter: [1, 3], temple: [1, 2], openingMm: 31, jaw: [['overlap-mm', 'midline', 3], ['opening-furthest-mm', 'midline', 35], ['sideways-mm', 'right', 5], ['sideways-mm', 'left', 8], ['forward-mm', 'midline', 5], ['path-off-mm', 'left', 4], ['path-returns', 'midline', 1], ['click-opening-mm', 'left', 22]], fingers: 2, routine: 'jaw' },
       { daysAgo: 16, masseter: [1, 2], temple: [1, 2], openingMm: 35, fingers: 2, routine: 'jaw' },
       { daysAgo: 8, masseter: [1, 2], temple: [0, 1], openingMm: 38, fingers: 2, routine: 'jaw', note: 'Temple ache travelled to the upper teeth, then let go.' },
-      { daysAgo: 0, masseter: [1, 1], temple: [0, 1], openingMm: 41, fingers: 3 },
+      { daysAgo: 0, masseter: [1, 1], temple: [0, 1], openingMm: 41, jaw: [['overlap-mm', 'midline', 3], ['opening-furthest-mm', 'midline', 44], ['sideways-mm', 'right', 7], ['sideways-mm', 'left', 8], ['forward-mm', 'midline', 6], ['path-off-mm', 'left', 2], ['path-returns', 'midline', 1]], fingers: 3 },
     ],
     today: { time: '11:00', stage: 'compose', routine: 'jaw' },
   },

@@ -36,8 +36,10 @@ export const readingEntrySchema = object({
   value: number().nullable().defined(),
 }).test('reading', 'This reading cannot be taken.', (entry, context) => {
   const measure = MEASURES[entry.measure];
-  if (measure.perComplaint !== (entry.complaintId !== null)) return context.createError({ message: 'This reading belongs to a complaint, or must not.' });
-  if (measure.perPlace && (!MUSCLE_IDS.has(entry.place) || (entry.side !== 'left' && entry.side !== 'right'))) return context.createError({ message: 'A known muscle and a side are accepted.' });
+  if ((measure.belongs === 'complaint') !== (entry.complaintId !== null)) return context.createError({ message: 'This reading belongs to a complaint, or must not.' });
+  const sided = entry.side === 'left' || entry.side === 'right';
+  if (measure.belongs === 'muscle' && (!MUSCLE_IDS.has(entry.place) || !sided)) return context.createError({ message: 'A known muscle and a side are accepted.' });
+  if (measure.belongs === 'side' && !sided) return context.createError({ message: 'The client’s left or right is accepted.' });
   if (entry.value === null) return true;
   const told = byCore(() => checkedReading(entry.measure, entry.value));
   return told === true || context.createError({ message: told });

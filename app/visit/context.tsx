@@ -37,7 +37,8 @@ export interface VisitWork extends VisitData, Working {
   ended: boolean;
   save: SaveState;
   setScreen: (screen: Screen) => void;
-  setReading: (entry: ReadingEntry) => void;
+  /** Readings given together are kept together. */
+  setReading: (...entries: ReadingEntry[]) => void;
   setRoutine: (routine: Routine) => void;
   setRecord: (record: VisitRecord) => void;
   /** Leaves for a stage; the visit advances when it has not been there yet. */
@@ -87,7 +88,7 @@ export function VisitProvider({ data, reload, children }: { data: VisitData; rel
     ended,
     save,
     setScreen: (screen) => write((b) => ({ ...b, screen }), { kind: 'screen', screen }),
-    setReading: (entry) => write((b) => ({ ...b, readings: withEntry(b.readings, entry, data.visit.id) }), { kind: 'readings', entries: [entry] }),
+    setReading: (...entries) => write((b) => ({ ...b, readings: entries.reduce((all, e) => withEntry(all, e, data.visit.id), b.readings) }), { kind: 'readings', entries }),
     setRoutine: (routine) => write((b) => ({ ...b, routine }), { kind: 'routine', routine }),
     setRecord: (record) => write((b) => ({ ...b, record }), { kind: 'record', record }),
     goTo: (stage) => {

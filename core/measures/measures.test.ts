@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { InputError } from '../errors.ts';
 import { nrsChange, nrsScore, sessionRelief } from './nrs.ts';
-import { fingerReadings, openingFromFingers, openingFromRuler } from './opening.ts';
+import { lateralMovement, openingPath, protrusion } from './jaw-movement.ts';
+import { betweenEdges, fingerReadings, movedByOverlap, openingFromFingers, openingFromRuler, openingsContradict } from './opening.ts';
 import { checkedReading, MEASURES, MEASURE_KEYS } from './reading.ts';
 import { tenderness, tendernessTotal } from './tenderness.ts';
 
@@ -52,12 +53,43 @@ describe('finger test words: two schools, no single verdict', () => {
   });
 });
 
+describe('openings that belong together', () => {
+  test('another overlap leaves what was measured between the edges', () => {
+    expect(movedByOverlap(38.4, 0, 3)).toBe(41.4);
+    expect(betweenEdges(41.4, 3)).toBe(38.4);
+    expect(movedByOverlap(41, 3, -2)).toBe(36);
+  });
+  test('an overlap with which an opening could not be is refused', () => expect(() => movedByOverlap(1, 0, -3)).toThrow('-1 mm or more is accepted'));
+  test.each([
+    [{}, false],
+    [{ 'opening-mm': 40 }, false],
+    [{ 'opening-mm': 40, 'opening-furthest-mm': 38 }, false],
+    [{ 'opening-mm': 40, 'opening-furthest-mm': 37.5 }, true],
+    [{ 'opening-mm': 40, 'opening-assisted-mm': 36 }, true],
+    [{ 'opening-mm': 31, 'opening-furthest-mm': 36, 'opening-assisted-mm': 40 }, false],
+  ])('%o contradict: %s', (openings, told) => expect(openingsContradict(openings)).toBe(told));
+});
+
+describe('movement of the jaw refuses', () => {
+  test('with the field', () => {
+    expect(fieldOf(() => lateralMovement(26, 5))).toBe('rightMm');
+    expect(fieldOf(() => lateralMovement(5, -1))).toBe('leftMm');
+    expect(fieldOf(() => lateralMovement(5, 5, 11))).toBe('midlineMm');
+    expect(fieldOf(() => protrusion(21))).toBe('measuredMm');
+    expect(fieldOf(() => protrusion(5, NaN))).toBe('overjetMm');
+    expect(fieldOf(() => openingPath(-1, true))).toBe('offMm');
+  });
+});
+
 describe('readings', () => {
   test('every measure knows its unit and which way is better', () => {
-    for (const key of MEASURE_KEYS) expect(['up', 'down']).toContain(MEASURES[key].better);
+    for (const key of MEASURE_KEYS) {
+      expect(['up', 'down', null]).toContain(MEASURES[key].better);
+      expect(MEASURES[key].least).toBeLessThan(MEASURES[key].most);
+    }
     expect(MEASURES['opening-mm'].better).toBe('up');
     expect(MEASURES['nrs-now'].better).toBe('down');
   });
-  test.each([['tenderness', 3], ['opening-mm', 41.5], ['opening-fingers', 4], ['nrs-now', 10], ['nrs-worst-week', 0]] as const)('%s accepts %d', (measure, value) => expect(checkedReading(measure, value)).toBe(value));
-  test.each([['tenderness', 4], ['opening-mm', 91], ['opening-mm', NaN], ['opening-fingers', 2.5], ['opening-fingers', 5], ['nrs-now', 11]] as const)('%s refuses %d', (measure, value) => expect(() => checkedReading(measure, value)).toThrow(/accepted/));
+  test.each([['tenderness', 3], ['opening-mm', 41.5], ['opening-fingers', 4], ['nrs-now', 10], ['nrs-worst-week', 0], ['overlap-mm', -2], ['sideways-mm', 7.5], ['path-returns', 1]] as const)('%s accepts %d', (measure, value) => expect(checkedReading(measure, value)).toBe(value));
+  test.each([['tenderness', 4], ['opening-mm', 91], ['opening-mm', NaN], ['opening-fingers', 2.5], ['opening-fingers', 5], ['nrs-now', 11], ['overlap-mm', -16], ['sideways-mm', -1], ['forward-mm', 21], ['path-returns', 2]] as const)('%s refuses %d', (measure, value) => expect(() => checkedReading(measure, value)).toThrow(/accepted/));
 });

@@ -1,4 +1,5 @@
 import { InputError } from '../errors.ts';
+import { roundHalfAway } from '../units.ts';
 
 /**
  * Mouth opening. `opening = distance between the incisor edges + vertical overlap`, overlap negative for an open bite
@@ -15,8 +16,35 @@ export const LIMITED_BELOW_MM = 40;
 export function openingFromRuler(distanceMm: number, overlapMm = 0): Opening {
   if (!Number.isFinite(distanceMm) || distanceMm < 0 || distanceMm > 90) throw new InputError('distanceMm', '0 to 90 mm is accepted');
   if (!Number.isFinite(overlapMm) || overlapMm < -15 || overlapMm > 15) throw new InputError('overlapMm', '-15 to 15 mm is accepted');
-  const openingMm = distanceMm + overlapMm;
+  const openingMm = roundHalfAway(distanceMm + overlapMm, 1);
   return { openingMm, band: openingBand(openingMm) };
+}
+
+/** The three openings in the order in which the jaw reaches them; all are kept with the overlap. */
+export const OPENING_KEYS = ['opening-mm', 'opening-furthest-mm', 'opening-assisted-mm'] as const;
+export type OpeningKey = (typeof OPENING_KEYS)[number];
+
+/** What the ruler showed between the edges, to the tenth of a millimetre. */
+export const betweenEdges = (openingMm: number, overlapMm: number): number => roundHalfAway(openingMm - overlapMm, 1);
+
+/**
+ * An opening kept with one overlap, when the overlap turns out to be another: what was measured between the edges stays.
+ * @throws InputError when the two cannot both be.
+ */
+export function movedByOverlap(openingMm: number, fromOverlapMm: number, toOverlapMm: number): number {
+  const edgesMm = betweenEdges(openingMm, fromOverlapMm);
+  const moved = openingFromRuler(edgesMm, toOverlapMm).openingMm;
+  if (moved < 0) throw new InputError('Overlap of the front teeth', `with ${edgesMm} mm between the edges, ${-edgesMm} mm or more is accepted`);
+  return moved;
+}
+
+/**
+ * Openings that contradict each other: the comfortable one is never wider than the furthest, nor that than the helped
+ * one. Up to 2 mm is reading error (our choice).
+ */
+export function openingsContradict(openings: Readonly<Partial<Record<OpeningKey, number>>>): boolean {
+  const given = OPENING_KEYS.flatMap((key) => (openings[key] === undefined ? [] : [openings[key]]));
+  return given.some((mm, i) => i > 0 && mm < given[i - 1]! - 2);
 }
 
 export const openingBand = (openingMm: number): OpeningBand => (openingMm < LIMITED_BELOW_MM ? 'limited' : 'not-limited');

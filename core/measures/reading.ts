@@ -3,18 +3,41 @@ import type { Side } from '../units.ts';
 import { nrsScore } from './nrs.ts';
 import { tenderness } from './tenderness.ts';
 
-/**
- * What can be read at a visit. Each measure says its range and which way is better, so that no screen has to know.
- * `perComplaint` readings belong to a complaint, `perPlace` readings to a muscle and side.
- */
+/** What a reading belongs to: the whole client, one of the two sides, a complaint, or a muscle and side. */
+export type Belongs = 'client' | 'side' | 'complaint' | 'muscle';
+
+interface Measure {
+  name: string;
+  unit: 'of 10' | 'of 3' | 'mm' | 'fingers' | 'yes or no';
+  /** null: neither way is better, and no course is told. */
+  better: 'up' | 'down' | null;
+  belongs: Belongs;
+  least: number;
+  most: number;
+}
+const measure = (name: string, unit: Measure['unit'], better: Measure['better'], belongs: Belongs, least: number, most: number): Measure => ({ name, unit, better, belongs, least, most });
+
+/** What can be read at a visit. Each measure says its range and which way is better, so that no screen has to know. */
 export const MEASURES = {
-  'nrs-now': { name: 'Now', unit: 'of 10', better: 'down', perComplaint: true, perPlace: false },
-  'nrs-worst-week': { name: 'Worst, past week', unit: 'of 10', better: 'down', perComplaint: true, perPlace: false },
-  'nrs-average-week': { name: 'Average, past week', unit: 'of 10', better: 'down', perComplaint: true, perPlace: false },
-  'opening-mm': { name: 'Opening, comfortable', unit: 'mm', better: 'up', perComplaint: false, perPlace: false },
-  'opening-fingers': { name: 'Finger widths', unit: 'fingers', better: 'up', perComplaint: false, perPlace: false },
-  tenderness: { name: 'Tenderness', unit: 'of 3', better: 'down', perComplaint: false, perPlace: true },
-} as const;
+  'nrs-now': measure('Now', 'of 10', 'down', 'complaint', 0, 10),
+  'nrs-worst-week': measure('Worst, past week', 'of 10', 'down', 'complaint', 0, 10),
+  'nrs-average-week': measure('Average, past week', 'of 10', 'down', 'complaint', 0, 10),
+  /** All three openings include the overlap of the front teeth. */
+  'opening-mm': measure('Opening, comfortable', 'mm', 'up', 'client', 0, 90),
+  'opening-furthest-mm': measure('Opening, furthest alone', 'mm', 'up', 'client', 0, 90),
+  'opening-assisted-mm': measure('Opening, gently helped', 'mm', 'up', 'client', 0, 90),
+  'overlap-mm': measure('Overlap of the front teeth', 'mm', null, 'client', -15, 15),
+  'opening-fingers': measure('Finger widths', 'fingers', 'up', 'client', 0, 4),
+  'sideways-mm': measure('Sideways', 'mm', 'up', 'side', 0, 25),
+  'midline-mm': measure('Lower midline off at rest', 'mm', null, 'side', 0, 10),
+  'forward-mm': measure('Forward', 'mm', 'up', 'client', 0, 20),
+  'overjet-mm': measure('Upper teeth in front at rest', 'mm', null, 'client', -15, 15),
+  'path-off-mm': measure('Furthest off while opening', 'mm', null, 'side', 0, 20),
+  'path-returns': measure('Back on the midline at full opening', 'yes or no', null, 'client', 0, 1),
+  'click-opening-mm': measure('Click while opening, at', 'mm', null, 'side', 0, 90),
+  'click-closing-mm': measure('Click while closing, at', 'mm', null, 'side', 0, 90),
+  tenderness: measure('Tenderness', 'of 3', 'down', 'muscle', 0, 3),
+} satisfies Record<string, Measure>;
 export type MeasureKey = keyof typeof MEASURES;
 export const MEASURE_KEYS = Object.keys(MEASURES) as MeasureKey[];
 
@@ -36,15 +59,11 @@ export interface Reading {
 }
 
 /** @throws InputError naming `field` and what is accepted. */
-export function checkedReading(measure: MeasureKey, value: unknown, field = 'value'): number {
-  if (measure === 'tenderness') return tenderness(value, field);
-  if (measure === 'opening-mm') {
-    if (typeof value !== 'number' || !Number.isFinite(value) || value < 0 || value > 90) throw new InputError(field, '0 to 90 mm is accepted');
-    return value;
-  }
-  if (measure === 'opening-fingers') {
-    if (typeof value !== 'number' || !Number.isInteger(value) || value < 0 || value > 4) throw new InputError(field, 'a whole number from 0 to 4 is accepted');
-    return value;
-  }
-  return nrsScore(value, field);
+export function checkedReading(key: MeasureKey, value: unknown, field = 'value'): number {
+  const { unit, least, most } = MEASURES[key];
+  if (unit === 'of 10') return nrsScore(value, field);
+  if (unit === 'of 3') return tenderness(value, field);
+  const fits = typeof value === 'number' && Number.isFinite(value) && value >= least && value <= most && (unit === 'mm' || Number.isInteger(value));
+  if (!fits) throw new InputError(field, unit === 'mm' ? `${least} to ${most} mm is accepted` : `a whole number from ${least} to ${most} is accepted`);
+  return value;
 }

@@ -20,7 +20,8 @@ const OPENING_MEANING = { 'within-error': 'within the test’s own error (5 mm)'
 export function readingPairs(readings: readonly Reading[]): ReadingPair[] {
   const series = new Map<string, Reading[]>();
   for (const r of readings) {
-    if (MEASURES[r.measure].perComplaint || r.phase === 'after') continue;
+    const { belongs, better } = MEASURES[r.measure];
+    if (belongs === 'complaint' || better === null || r.phase === 'after') continue;
     const key = `${r.measure}|${r.place}|${r.side}`;
     series.set(key, [...(series.get(key) ?? []), r]);
   }
@@ -37,8 +38,9 @@ export function readingPairs(readings: readonly Reading[]): ReadingPair[] {
 }
 
 function meaningOf(measure: MeasureKey, first: number, now: number): string {
-  if (measure === 'opening-mm') return OPENING_MEANING[openingChange(first, now)];
+  if (measure.startsWith('opening-') && MEASURES[measure].unit === 'mm') return OPENING_MEANING[openingChange(first, now)];
   if (measure === 'opening-fingers') return 'by count, coarse; the ruler tells more';
+  if (MEASURES[measure].unit === 'mm') return 'no error figure is known for this';
   // One grade is as much as two examiners differ by (our choice); two grades are called a change.
   return Math.abs(now - first) >= 2 ? 'two grades or more' : now === first ? 'unchanged' : 'one grade, may be chance';
 }

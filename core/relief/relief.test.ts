@@ -92,6 +92,9 @@ describe('pairs of first and now', () => {
     const t = (side: 'left' | 'right', value: number) => reading('tenderness', value, { place: 'masseter-superficial', side });
     expect(readingPairs([t('left', 3), t('right', 1), t('left', 1), t('right', 2)]).map((p) => [p.side, p.direction, p.meaning])).toEqual([['left', 'better', 'two grades or more'], ['right', 'worse', 'one grade, may be chance']]);
   });
+  test('sideways is told for each side; what has no better and worse is left out', () => {
+    expect(readingPairs([reading('sideways-mm', 5, { side: 'right' }), reading('sideways-mm', 7, { side: 'right' }), reading('overlap-mm', 3), reading('overlap-mm', 2)]).map((p) => [p.measure, p.side, p.direction, p.meaning])).toEqual([['sideways-mm', 'right', 'better', 'no error figure is known for this']]);
+  });
   test('what was measured right after the work is not part of the course', () => expect(readingPairs([reading('opening-mm', 31), reading('opening-mm', 40, { phase: 'after' })])).toEqual([]));
   test('ratings are told by the course, not here', () => expect(readingPairs([reading('nrs-now', 7), reading('nrs-now', 3)])).toEqual([]));
   test('unchanged', () => expect(readingPairs([reading('opening-fingers', 3), reading('opening-fingers', 3)])[0]).toMatchObject({ direction: 'same', change: 0 }));

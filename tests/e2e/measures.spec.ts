@@ -34,3 +34,39 @@ test('a measure is taken by keys, refused where it cannot be, kept, and not carr
   await page.getByRole('button', { name: 'Take: Headache days' }).click();
   await expect(page.getByLabel('Days with headache')).toHaveValue('');
 });
+
+test('the overlap is added up and moves with what was measured; the jaw to the sides is judged', async ({ page }) => {
+  await openPractice(page);
+  await addClient(page, 'Jun Castellan', 'jaw', 'left');
+  await toCompose(page);
+  await page.goto(page.url().replace('/compose', '/assess'));
+  const enter = async (label: string, value: string) => {
+    await page.getByLabel(label).fill(value);
+    await page.getByLabel(label).press('Enter');
+  };
+  await enter('Comfortable opening, mm', '37');
+  await expect(page.getByText('Below 40 mm: taken as limited.')).toBeVisible();
+  await enter('Overlap of the teeth, mm', '3');
+  await expect(page.getByText('37 + 3 = 40 mm. 40 mm or more: not limited.')).toBeVisible();
+  await enter('Overlap of the teeth, mm', '16');
+  await expect(page.getByRole('alert').filter({ hasText: '-15 to 15 mm is accepted' })).toBeVisible();
+  await expect(page.getByLabel('Overlap of the teeth, mm')).toHaveValue('16');
+  await enter('Overlap of the teeth, mm', '3');
+  await enter('Furthest alone, mm', '30');
+  await expect(page.getByText('These openings do not go together')).toBeVisible();
+  await enter('Furthest alone, mm', '42');
+  await expect(page.getByText('These openings do not go together')).toBeHidden();
+
+  await page.getByText('Sideways, forward, path and clicks').click();
+  await enter('Sideways, client’s right, mm', '9');
+  await enter('Sideways, client’s left, mm', '5');
+  await enter('Lower midline off at rest, client’s left, mm', '2');
+  // Only one side of the midline can hold.
+  await enter('Lower midline off at rest, client’s right, mm', '1');
+  await expect(page.getByLabel('Lower midline off at rest, client’s left, mm')).toHaveValue('');
+  await expect(page.getByText('Sideways 8 mm to the right, 6 mm, under the usual 7 to the left, the resting midline taken off.')).toBeVisible();
+  await expect(page.getByText('Saved')).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Comfortable opening, mm')).toHaveValue('37');
+  await expect(page.getByText('Sideways 8 mm to the right')).toBeVisible();
+});

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest';
+import { lateralMovement, movementBand, openingPath, protrusion } from '../../core/measures/jaw-movement.ts';
 import { openingChange, openingFromFingers, openingFromRuler } from '../../core/measures/opening.ts';
 
 /**
@@ -14,6 +15,14 @@ describe('mouth opening by ruler', () => {
   ] as const)('%s', (_id, distance, overlap, openingMm, band) => {
     expect(openingFromRuler(distance, overlap)).toEqual({ openingMm, band });
   });
+});
+
+/** The same protocol: sideways against the resting midline, forward with the horizontal overlap, 7 mm convention (sure); the 2 mm edge of the path is from memory. */
+describe('movement of the jaw', () => {
+  test('JAW-5 lower midline 1 mm to the right', () => expect(lateralMovement(9, 8, 1)).toEqual({ rightMm: 8, leftMm: 9 }));
+  test('JAW-6 forward 5, overjet 3', () => expect(protrusion(5, 3)).toBe(8));
+  test.each([[7, 'usual'], [6.9, 'short'], [12, 'usual']] as const)('%d mm is %s', (mm, band) => expect(movementBand(mm)).toBe(band));
+  test.each([[1.9, false, 'straight'], [2, true, 'returns'], [2, false, 'stays-off']] as const)('path %d mm off, back again %s: %s', (off, back, path) => expect(openingPath(off, back)).toBe(path));
 });
 
 /** Own finger widths: Zawawi et al., J Can Dent Assoc 2003;69:737–741 (idea sure, figures from memory). */

@@ -99,8 +99,9 @@ export default function Relief() {
 
 function PairRow({ pair }: { pair: ReadingPair }) {
   const muscle = MUSCLES.find((m) => m.id === pair.place);
-  const name = muscle ? `${muscle.name}, ${pair.side}` : MEASURES[pair.measure].name;
-  const unit = pair.measure === 'opening-mm' ? ' mm' : '';
+  const measure = MEASURES[pair.measure];
+  const name = muscle ? `${muscle.name}, ${pair.side}` : measure.belongs === 'side' ? `${measure.name}, ${pair.side}` : measure.name;
+  const unit = measure.unit === 'mm' ? ' mm' : '';
   const arrow = pair.direction === 'same' ? '' : pair.change > 0 ? '▲' : '▼';
   return (
     <tr>
