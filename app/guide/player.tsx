@@ -135,9 +135,10 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
               <p className="say">
                 {clock(((state.endedAtMs ?? 0) - (state.startedAtMs ?? 0)) / 1000)} by the clock, planned {clock(ribbon.totalSeconds)}.{state.stopReason && ` ${state.stopReason}.`}
               </p>
-              {run.unsent > 0 && <p className="worse">Not everything is written yet. Keep this page open; it is tried again.</p>}
-              <Button size="lg" className="mt-3" onClick={() => goTo('record')}>
-                Record
+              {run.ending === 'waiting' && <p className="worse">Not everything is written yet. Keep this page open; it is tried again.</p>}
+              {/* What was done is read from the server there, so it has to stand there first. */}
+              <Button size="lg" className="mt-3" disabled={run.ending === 'going'} onClick={() => goTo('record')}>
+                {run.ending === 'going' ? 'Keeping …' : 'Record'}
               </Button>
             </div>
           ) : (

@@ -28,6 +28,8 @@ export function useRun(visitId: string, routine: Routine, open: OpenRun | null) 
   const [run, setRun] = useState<OpenRun | null>(open);
   const [unsent, setUnsent] = useState(0);
   const [failed, setFailed] = useState(false);
+  /** Whether the end of the run stands on the server, still goes there, or could not be brought there so far. */
+  const [ending, setEnding] = useState<'going' | 'kept' | 'waiting'>('going');
   const played = run?.routine ?? routine;
   const cues = useMemo(() => expandRoutine(played), [played]);
   const pressures = useMemo(() => played.steps.map((s) => s.pressure), [played]);
@@ -98,6 +100,7 @@ export function useRun(visitId: string, routine: Routine, open: OpenRun | null) 
       await queue.current?.flush();
       const answer = queue.current?.unsent.length ? null : await post(visitId, { kind: 'events', runId: run.id, events: [], nowMs: nowMs() });
       if (answer) queue.current?.forget();
+      setEnding(answer ? 'kept' : 'waiting');
       setUnsent(answer ? 0 : Math.max(1, queue.current?.unsent.length ?? 0));
       if (!answer && !over) setTimeout(() => void tell(), 2000);
     };
@@ -118,6 +121,7 @@ export function useRun(visitId: string, routine: Routine, open: OpenRun | null) 
     turn,
     unsent,
     failed,
+    ending,
     start: async () => {
       if (run) return take('start', nowMs());
       const made = ((await post(visitId, { kind: 'open' })) as { run: OpenRun } | null)?.run;
