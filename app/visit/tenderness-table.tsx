@@ -1,6 +1,9 @@
 import type { ReadingPhase } from '../../core/measures/reading';
 import { TENDERNESS_WORDS } from '../../core/measures/tenderness';
 import { MUSCLES } from '../../reference/muscles';
+import { palpationOf } from '../../reference/palpation';
+import { NEWTON_PER_KGF } from '../../core/measures/pressure-threshold';
+import { roundHalfAway } from '../../core/units';
 import type { Place } from '../chart/places';
 import { SideMark } from '../ui/marks';
 import { useVisit } from './context';
@@ -12,10 +15,15 @@ export const USUAL_SITES = ['masseter-superficial', 'temporalis-anterior', 'temp
 export function useTenderness(phase: ReadingPhase) {
   const { readings, setReading } = useVisit();
   const valueAt = (id: string, side: 'left' | 'right', p = phase) => readings.find((r) => r.measure === 'tenderness' && r.place === id && r.side === side && r.phase === p)?.value;
-  const set = (id: string, side: 'left' | 'right', value: number | null) => setReading({ measure: 'tenderness', complaintId: null, place: id, side, phase, value });
+  const entry = (measure: 'tenderness' | 'familiar-pain', id: string, side: 'left' | 'right', value: number | null) => ({ measure, complaintId: null, place: id, side, phase, value });
+  const isFamiliar = (id: string, side: 'left' | 'right', p = phase) => readings.some((r) => r.measure === 'familiar-pain' && r.place === id && r.side === side && r.phase === p && r.value === 1);
+  /** Where nothing hurts, nothing can be familiar. */
+  const set = (id: string, side: 'left' | 'right', value: number | null) => setReading(entry('tenderness', id, side, value), ...(!value && isFamiliar(id, side) ? [entry('familiar-pain', id, side, null)] : []));
   return {
     valueAt,
     set,
+    isFamiliar,
+    setFamiliar: (id: string, side: 'left' | 'right', yes: boolean) => setReading(entry('familiar-pain', id, side, yes ? 1 : null)),
     /** A tap on the chart goes 0, 1, 2, 3 and away again. */
     tap: (place: Place) => {
       if (place.side === 'midline') return;
@@ -35,7 +43,7 @@ export function useTenderness(phase: ReadingPhase) {
 
 export function TendernessTable({ phase }: { phase: ReadingPhase }) {
   const { readings, earlier } = useVisit();
-  const { valueAt, set } = useTenderness(phase);
+  const { valueAt, set, isFamiliar, setFamiliar } = useTenderness(phase);
   const pressed = new Set(readings.filter((r) => r.measure === 'tenderness').map((r) => r.place));
   const sites = MUSCLES.filter((m) => (USUAL_SITES as readonly string[]).includes(m.id) || pressed.has(m.id));
   const was = (id: string, side: string) => (phase === 'after' ? readings.find((r) => r.measure === 'tenderness' && r.place === id && r.side === side && r.phase === 'before') : earlier.findLast((r) => r.measure === 'tenderness' && r.place === id && r.side === side))?.value;
@@ -43,7 +51,7 @@ export function TendernessTable({ phase }: { phase: ReadingPhase }) {
     <table className="sites">
       <thead>
         <tr className="soft small">
-          <th scope="col">Press 2 s, firmly</th>
+          <th scope="col">Press with one fingertip</th>
           <th scope="col">
             <SideMark side="right" size={10} /> Client’s right
           </th>
@@ -57,6 +65,7 @@ export function TendernessTable({ phase }: { phase: ReadingPhase }) {
           <tr key={m.id}>
             <th scope="row" className="fw-bold" title={m.find}>
               {m.name}
+              <span className="soft small d-block fw-normal">{forceWords(m.id)}</span>
             </th>
             {(['right', 'left'] as const).map((side) => {
               const value = valueAt(m.id, side);
@@ -65,6 +74,11 @@ export function TendernessTable({ phase }: { phase: ReadingPhase }) {
                 <td key={side}>
                   <div className="d-flex align-items-center gap-2">
                     <Scale label={`${m.name}, client’s ${side}, 0 to 3`} most={3} value={value} onChange={(v) => set(m.id, side, v)} />
+                    {value ? (
+                      <button type="button" className="chip" aria-pressed={isFamiliar(m.id, side)} aria-label={`Your pain? ${m.name}, client’s ${side}`} onClick={() => setFamiliar(m.id, side, !isFamiliar(m.id, side))}>
+                        your pain?
+                      </button>
+                    ) : null}
                     <span className="soft small">{value !== undefined ? TENDERNESS_WORDS[value] : last !== undefined ? `was ${last}` : ''}</span>
                   </div>
                 </td>
@@ -76,3 +90,9 @@ export function TendernessTable({ phase }: { phase: ReadingPhase }) {
     </table>
   );
 }
+
+/** A figure without a source carries no figure of newtons, so that it is not taken for measured. */
+const forceWords = (id: string): string => {
+  const { forceKgf, published } = palpationOf(id);
+  return published ? `${forceKgf} kgf (${roundHalfAway(forceKgf * NEWTON_PER_KGF, 1)} N)` : `about ${forceKgf} kgf, common practice`;
+};

@@ -90,6 +90,6 @@ describe('readings', () => {
     expect(MEASURES['opening-mm'].better).toBe('up');
     expect(MEASURES['nrs-now'].better).toBe('down');
   });
-  test.each([['tenderness', 3], ['opening-mm', 41.5], ['opening-fingers', 4], ['nrs-now', 10], ['nrs-worst-week', 0], ['overlap-mm', -2], ['sideways-mm', 7.5], ['path-returns', 1]] as const)('%s accepts %d', (measure, value) => expect(checkedReading(measure, value)).toBe(value));
-  test.each([['tenderness', 4], ['opening-mm', 91], ['opening-mm', NaN], ['opening-fingers', 2.5], ['opening-fingers', 5], ['nrs-now', 11], ['overlap-mm', -16], ['sideways-mm', -1], ['forward-mm', 21], ['path-returns', 2]] as const)('%s refuses %d', (measure, value) => expect(() => checkedReading(measure, value)).toThrow(/accepted/));
+  test.each([['tenderness', 3], ['opening-mm', 41.5], ['opening-fingers', 4], ['nrs-now', 10], ['nrs-worst-week', 0], ['overlap-mm', -2], ['sideways-mm', 7.5], ['path-returns', 1], ['familiar-pain', 1]] as const)('%s accepts %d', (measure, value) => expect(checkedReading(measure, value)).toBe(value));
+  test.each([['tenderness', 4], ['opening-mm', 91], ['opening-mm', NaN], ['opening-fingers', 2.5], ['opening-fingers', 5], ['nrs-now', 11], ['overlap-mm', -16], ['sideways-mm', -1], ['forward-mm', 21], ['path-returns', 2], ['familiar-pain', 0.5]] as const)('%s refuses %d', (measure, value) => expect(() => checkedReading(measure, value)).toThrow(/accepted/));
 });

@@ -37,9 +37,14 @@ export const MEASURES = {
   'click-opening-mm': measure('Click while opening, at', 'mm', null, 'side', 0, 90),
   'click-closing-mm': measure('Click while closing, at', 'mm', null, 'side', 0, 90),
   tenderness: measure('Tenderness', 'of 3', 'down', 'muscle', 0, 3),
+  /** The press brought up the pain the client knows; after the examiner protocol of Schiffman et al. 2014. */
+  'familiar-pain': measure('Your pain', 'yes or no', null, 'muscle', 0, 1),
 } satisfies Record<string, Measure>;
 export type MeasureKey = keyof typeof MEASURES;
 export const MEASURE_KEYS = Object.keys(MEASURES) as MeasureKey[];
+
+/** What is asked again right after the work; the rest is taken once in a visit. */
+export const ASKED_AGAIN: readonly MeasureKey[] = ['nrs-now', 'opening-mm', 'opening-fingers', 'tenderness'];
 
 /** before and after the work of a visit, or between visits. */
 export const READING_PHASES = ['before', 'after', 'between'] as const;

@@ -70,3 +70,26 @@ test('the overlap is added up and moves with what was measured; the jaw to the s
   await expect(page.getByLabel('Comfortable opening, mm')).toHaveValue('37');
   await expect(page.getByText('Sideways 8 mm to the right')).toBeVisible();
 });
+
+test('a press is counted, and what it brings up can be the pain the client knows', async ({ page }) => {
+  await openPractice(page);
+  await addClient(page, 'Jun Castellan', 'jaw', 'left');
+  await toCompose(page);
+  await page.goto(page.url().replace('/compose', '/assess'));
+  await page.getByRole('button', { name: 'Count 2 s' }).click();
+  await expect(page.getByText('Press, 2 s left')).toBeVisible();
+  await expect(page.getByText('Let go and ask.')).toBeVisible();
+  const asked = page.getByRole('button', { name: 'Your pain? Masseter, client’s left' });
+  await expect(asked).toHaveCount(0);
+  const grade = page.getByRole('radiogroup', { name: 'Masseter, client’s left, 0 to 3' });
+  await grade.getByText('2', { exact: true }).click();
+  await asked.click();
+  await expect(page.getByText('Saved')).toBeVisible();
+  await page.reload();
+  await expect(asked).toHaveAttribute('aria-pressed', 'true');
+  // Where nothing hurts, nothing is familiar.
+  await grade.getByText('0', { exact: true }).click();
+  await expect(asked).toHaveCount(0);
+  await grade.getByText('1', { exact: true }).click();
+  await expect(asked).toHaveAttribute('aria-pressed', 'false');
+});

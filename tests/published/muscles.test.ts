@@ -3,6 +3,7 @@ import { locateAll } from '../../core/atlas/locate.ts';
 import { bearingOf, fibreBearing, strokeToFibres } from '../../core/atlas/stroke.ts';
 import { buildBodies } from '../../core/terrain/bodies.ts';
 import { LANDMARKS } from '../../reference/landmarks.ts';
+import { palpationOf, PRESS_SECONDS } from '../../reference/palpation.ts';
 import { MUSCLES } from '../../reference/muscles/index.ts';
 import { POINTS } from '../../reference/points/index.ts';
 
@@ -62,4 +63,12 @@ describe('attachments lie where anatomy has them', () => {
     for (const id of ['scm-sternal', 'trapezius-upper']) expect(nerve(id)).toMatch(/XI/);
     expect(nerve('tongue')).toMatch(/XII/);
   });
+});
+
+/** Pressing: Schiffman et al., J Oral Facial Pain Headache 2014;28:6–27 – closing muscles of the face 1.0 kgf, supplementary sites 0.5 kgf, both for 2 s (sure). */
+describe('force of pressing', () => {
+  test.each(['masseter-superficial', 'masseter-deep', 'temporalis-anterior', 'temporalis-middle', 'temporalis-posterior'])('%s 1 kgf', (id) => expect(palpationOf(id)).toEqual({ forceKgf: 1, published: true }));
+  test.each(['lateral-pterygoid', 'digastric-posterior'])('%s half of that', (id) => expect(palpationOf(id)).toEqual({ forceKgf: 0.5, published: true }));
+  test('where nothing is published nothing is claimed to be', () => expect(MUSCLES.filter((m) => palpationOf(m.id).published).every((m) => ['jaw', 'temple', 'scalp', 'under-chin', 'neck-side'].includes(m.region))).toBe(true));
+  test('two seconds', () => expect(PRESS_SECONDS).toBe(2));
 });

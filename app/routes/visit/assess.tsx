@@ -6,6 +6,7 @@ import { soundingsOf } from '../../visit/chart-marks';
 import { useVisit } from '../../visit/context';
 import { MeasuresSection } from '../../visit/measures-section';
 import { OpeningFields } from '../../visit/opening-fields';
+import { PressCount } from '../../visit/press-count';
 import { Ratings } from '../../visit/ratings';
 import { SaveConflict, SaveState } from '../../visit/save-note';
 import { TendernessTable, USUAL_SITES, useTenderness } from '../../visit/tenderness-table';
@@ -46,6 +47,7 @@ export default function Assess() {
           <section className="section">
             <h2>Tenderness</h2>
             <p className="soft small mb-1">Tap a muscle on the chart, or press 0 to 3 on it: nothing, mild, moderate, severe. Sides are the client’s.</p>
+            <PressCount />
             <TendernessTable phase="before" />
           </section>
           <section className="section">

@@ -1,5 +1,6 @@
 import { Button, Form } from 'react-bootstrap';
 import { Link } from 'react-router';
+import { ASKED_AGAIN } from '../../../core/measures/reading';
 import type { StepRecord } from '../../../core/guide/machine';
 import { REACTION_NAMES, REACTIONS, type Reaction } from '../../../core/visit/model';
 import { clock } from '../../../core/units';
@@ -39,7 +40,7 @@ export default function Record({ loaderData }: Route.ComponentProps) {
       return before ? [{ place: { kind: 'muscle' as const, id: r.place, side: r.side as 'left' | 'right' }, before: before.value, after: r.value }] : [];
     });
   const pickable = PRESSED_MUSCLES.flatMap((m) => placesOn({ kind: 'muscle', id: m.id }, 'both').map((place) => ({ place, name: m.name }))).filter((p) => p.place.side !== 'midline');
-  const untested = readings.filter((r) => r.phase === 'before' && !readings.some((a) => a.phase === 'after' && a.measure === r.measure && a.place === r.place && a.side === r.side && a.complaintId === r.complaintId) && !['nrs-worst-week', 'nrs-average-week'].includes(r.measure));
+  const untested = readings.filter((r) => r.phase === 'before' && ASKED_AGAIN.includes(r.measure) && !readings.some((a) => a.phase === 'after' && a.measure === r.measure && a.place === r.place && a.side === r.side && a.complaintId === r.complaintId));
   const toggle = (reaction: Reaction) => {
     const has = record.reactions.includes(reaction);
     const rest = record.reactions.filter((r) => r !== reaction && (reaction === 'none' ? false : r !== 'none'));
