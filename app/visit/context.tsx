@@ -21,6 +21,7 @@ export interface VisitData {
   lastScreen: Screen | null;
   /** Scored measures of this visit and of those before it, oldest first. */
   scores: TakenScore[];
+  practiceName: string;
   timeZone: string;
 }
 

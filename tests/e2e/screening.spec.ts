@@ -18,6 +18,15 @@ test('a red flag stops the visit, says who to see, and is followed up on Today',
   await page.getByRole('button', { name: 'Stop and refer out' }).click();
   await expect(page.getByText('Stopped and referred.')).toBeVisible();
   await saved(page);
+  const note = page.getByRole('article', { name: 'Note to take along' });
+  await expect(note).toContainText('headache come on within seconds');
+  await expect(note).toContainText('Emergency services now.');
+  // On paper there is the note and nothing around it.
+  await page.emulateMedia({ media: 'print' });
+  await expect(note).toBeVisible();
+  await expect(page.getByText('Red flags')).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Print the note' })).toBeHidden();
+  await page.emulateMedia({ media: 'screen' });
   await page.goto('/today');
   await expect(page.getByText('Refer out, outcome not known')).toBeVisible();
   await page.getByRole('button', { name: 'Note', exact: true }).click();

@@ -7,6 +7,7 @@ import { FaceChart } from '../../chart/face-chart';
 import { takenAwayBy } from '../../visit/caution-words';
 import { keepOffMarks } from '../../visit/chart-marks';
 import { useVisit } from '../../visit/context';
+import { ReferNote } from '../../visit/refer-note';
 import { SaveConflict, SaveState } from '../../visit/save-note';
 import { ScreenResult } from '../../visit/screen-result';
 
@@ -18,7 +19,7 @@ const GROUPS = [
 
 export default function ScreenStage() {
   const visit = useVisit();
-  const { screen, setScreen, lastScreen, screening, ended } = visit;
+  const { screen, setScreen, lastScreen, screening, ended, stage } = visit;
   const answer = (keys: readonly string[], value: Answer | ((key: string) => Answer | undefined)) => {
     const answers = { ...screen.answers };
     for (const key of keys) {
@@ -45,6 +46,7 @@ export default function ScreenStage() {
             <Onward open={open} />
           </div>
         </div>
+        {stage === 'stopped' && <ReferNote />}
         <fieldset disabled={ended} className="two-columns border-0 p-0 m-0">
           <div>
             <h2 className="mb-1">Preparation</h2>

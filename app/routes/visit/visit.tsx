@@ -14,7 +14,7 @@ import { useVisit, VisitProvider } from '../../visit/context';
 import type { Route } from './+types/visit';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId, timeZone } = await requirePractitioner(request);
+  const { practiceId, practiceName, timeZone } = await requirePractitioner(request);
   const visit = await findVisit(practiceId, params.visitId);
   if (!visit) notFound('visit');
   const [client, measures, scores, readings, number, before] = await Promise.all([findClient(practiceId, visit.clientId), latestMeasures(practiceId, visit.clientId), scoresOfClient(practiceId, visit.clientId), readingsOfClient(practiceId, visit.clientId), visitNumber(practiceId, visit), visitBefore(practiceId, visit)]);
@@ -25,6 +25,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     client,
     measures,
     scores: scores.filter((s) => s.visitId === visit.id || s.takenAt < visit.startsAt),
+    practiceName,
     timeZone,
     readings: readings.filter((r) => r.visitId === visit.id),
     earlier: readings.filter((r) => r.visitId !== visit.id && r.takenAt < visit.startsAt),
