@@ -39,7 +39,7 @@ export function PressCount() {
       <Button size="sm" variant="outline-primary" onClick={() => count(REFERRAL_PRESS_SECONDS)}>
         Count {REFERRAL_PRESS_SECONDS} s, is it felt elsewhere?
       </Button>
-      <span role="status" className="num">
+      <span role="status" className="fw-bold">
         {words}
       </span>
     </div>

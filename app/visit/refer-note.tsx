@@ -31,7 +31,7 @@ export function ReferNote() {
       </ul>
       <p>No hands-on work was done. Please see: {seeWho.map((who) => <strong key={who}>{who} </strong>)}</p>
       <p className="soft small">This is a wellness practice: it does not diagnose, and this note names no condition. If it gets worse on the way, call the local emergency number.</p>
-      <p className="sign">Practitioner</p>
+      <p className="signature">Practitioner</p>
     </article>
   );
 }
