@@ -1,4 +1,4 @@
-import { above, back, backOfHand, ear, fixed, front, palm, side, type Anchor } from '../core/terrain/anchors.ts';
+import { above, back, backOfHand, ear, front, palm, side, type Anchor } from '../core/terrain/anchors.ts';
 import type { LandmarkRow } from '../core/atlas/rows.ts';
 
 /**
@@ -21,7 +21,7 @@ const MIDLINE = [
   mid('labiale-inferius', front('mouth', 0, -63.5), 'labiale inferius', 'li', 'Lower edge of the red lip in the midline.', 'Centre of the lower border.'),
   mid('sublabiale', front('mid', 0, -71.5), 'sublabiale', 'sl', 'Deepest point of the groove between lower lip and chin.', 'Slide down from the lip into the dip.'),
   mid('pogonion', front('mid', 0, -84), 'pogonion', 'pg', 'Foremost point of the chin.', 'Front of the chin pad seen from the side.'),
-  mid('gnathion', fixed('mid', 0, -95, 84), 'gnathion', 'gn', 'Lowest front point of the chin.', 'Press up lightly under the chin onto the bone.'),
+  mid('gnathion', front('mid', 0, -95), 'gnathion', 'gn', 'Lowest front point of the chin.', 'Press up lightly under the chin onto the bone.'),
   mid('throat-point', front('mid', 0, -106), 'cervical point', 'c', 'Angle of chin floor and neck.', 'Seen from the side, the corner below the chin.'),
   mid('vertex', above('mid', 0, -8), 'vertex', 'v', 'Highest point of the head when the eyes look level.', 'Lay a flat hand on the head.'),
   mid('crown-point', above('mid', 0, -46), 'crown point', '', 'Five twelfths of the way from front to rear hairline.', 'Divide the arc between the hairlines in twelve and count five. The line over the ear tips, tilted back with the ears, passes near; both can differ by two or three centimetres.'),

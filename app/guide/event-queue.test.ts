@@ -35,6 +35,18 @@ describe('events of a run', () => {
     queue.add(event('b'));
     await vi.waitFor(() => expect(queue.unsent).toEqual([]));
   });
+  test('to flush while a sending is under way waits for its answer', async () => {
+    let answer: (taken: string[]) => void = () => {};
+    const queue = new EventQueue('run-1', () => new Promise((done) => (answer = done)), () => {});
+    queue.add(event('a'));
+    let settled = false;
+    const flushed = queue.flush().then(() => (settled = true));
+    await Promise.resolve();
+    expect([settled, queue.unsent.length]).toEqual([false, 1]);
+    answer(['a']);
+    await flushed;
+    expect(queue.unsent).toEqual([]);
+  });
   test('runs do not mix', () => {
     new EventQueue('run-1', async () => null, () => {}).add(event('a'));
     expect(new EventQueue('run-2', async () => null, () => {}).unsent).toEqual([]);

@@ -21,7 +21,7 @@ function read(runId: string): Kept {
  */
 export class EventQueue {
   private kept: Kept;
-  private sending = false;
+  private sending: Promise<void> | null = null;
   private timer: ReturnType<typeof setTimeout> | null = null;
   private readonly runId: string;
   private readonly send: (events: GuideEvent[]) => Promise<string[] | null>;
@@ -52,12 +52,17 @@ export class EventQueue {
     void this.flush();
   }
 
-  async flush(): Promise<void> {
-    if (this.sending || !this.kept.events.length) return;
-    this.sending = true;
+  /** Settles when the sending under way has its answer, good or bad, so that nobody takes "on its way" for "refused". */
+  flush(): Promise<void> {
+    if (this.sending) return this.sending;
+    if (!this.kept.events.length) return Promise.resolve();
+    this.sending = this.sendAll().finally(() => (this.sending = null));
+    return this.sending;
+  }
+
+  private async sendAll(): Promise<void> {
     this.tell(this.kept.events.length);
     const taken = await this.send(this.kept.events);
-    this.sending = false;
     if (taken) {
       const done = new Set(taken);
       this.kept.events = this.kept.events.filter((e) => !done.has(e.id));

@@ -98,6 +98,8 @@ export function useRun(visitId: string, routine: Routine, open: OpenRun | null) 
     let over = false;
     const tell = async (): Promise<void> => {
       await queue.current?.flush();
+      // What was pressed while the first sending was under way goes with a second one.
+      await queue.current?.flush();
       const answer = queue.current?.unsent.length ? null : await post(visitId, { kind: 'events', runId: run.id, events: [], nowMs: nowMs() });
       if (answer) queue.current?.forget();
       setEnding(answer ? 'kept' : 'waiting');
