@@ -10,7 +10,6 @@ export type Anchor =
   | { from: 'front' | 'back'; zone: ZoneName; x: number; y: number }
   | { from: 'side'; zone: ZoneName; y: number; z: number }
   | { from: 'above'; zone: ZoneName; x: number; z: number }
-  | { from: 'fixed'; zone: ZoneName; x: number; y: number; z: number }
   | { from: 'ear'; up: number; rear: number }
   | { from: 'palm' | 'back-of-hand'; x: number; y: number };
 
@@ -18,7 +17,6 @@ export const front = (zone: ZoneName, x: number, y: number): Anchor => ({ from: 
 export const back = (zone: ZoneName, x: number, y: number): Anchor => ({ from: 'back', zone, x, y });
 export const side = (zone: ZoneName, y: number, z: number): Anchor => ({ from: 'side', zone, y, z });
 export const above = (zone: ZoneName, x: number, z: number): Anchor => ({ from: 'above', zone, x, z });
-export const fixed = (zone: ZoneName, x: number, y: number, z: number): Anchor => ({ from: 'fixed', zone, x, y, z });
 /** On the auricle: mm up it and mm backwards from its root. */
 export const ear = (up: number, rear: number): Anchor => ({ from: 'ear', up, rear });
 export const palm = (x: number, y: number): Anchor => ({ from: 'palm', x, y });

@@ -59,7 +59,5 @@ export function locateAnchor({ head, drop, hand }: Bodies, anchor: Anchor): Vec3
       return drop.side(zone(0, anchor.y)[1], anchor.z);
     case 'above':
       return drop.above(anchor.x, anchor.z);
-    case 'fixed':
-      return [...zone(anchor.x, anchor.y), anchor.z] as unknown as Vec3;
   }
 }
