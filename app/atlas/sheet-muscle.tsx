@@ -2,7 +2,7 @@ import { REGION_NAMES } from '../../core/atlas/regions';
 import type { MuscleRow } from '../../core/atlas/rows';
 import { TECHNIQUES } from '../../reference/catalogue';
 import { POINTS } from '../../reference/points';
-import { CautionList, MarkNote, PointLinks, Row, SheetLink } from './sheet-parts';
+import { CautionList, MarkNote, PointLinks, Row, TechniqueLinks } from './sheet-parts';
 
 const VIEW_FROM: Record<MuscleRow['view'], string> = { front: 'seen from the front', profile: 'seen from the side', back: 'seen from behind', top: 'seen from above', chest: 'seen from the front' };
 
@@ -44,20 +44,7 @@ export function MuscleSheet({ muscle: m }: { muscle: MuscleRow }) {
         )}
       </dl>
       <CautionList keys={m.cautions} />
-      {techniques.length > 0 && (
-        <section>
-          <h3>Techniques</h3>
-          <ul className="sheet-links">
-            {techniques.map((t) => (
-              <li key={t.id}>
-                <SheetLink kind="technique" id={t.id}>
-                  {t.name}
-                </SheetLink>
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
+      <TechniqueLinks title="Techniques" techniques={techniques} />
     </>
   );
 }

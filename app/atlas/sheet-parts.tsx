@@ -55,6 +55,24 @@ export const PointLinks = ({ ids }: { ids: readonly string[] }) => (
   </>
 );
 
+export function TechniqueLinks({ title, techniques }: { title: string; techniques: readonly { id: string; name: string }[] }) {
+  if (!techniques.length) return null;
+  return (
+    <section>
+      <h3>{title}</h3>
+      <ul className="sheet-links">
+        {techniques.map((t) => (
+          <li key={t.id}>
+            <SheetLink kind="technique" id={t.id}>
+              {t.name}
+            </SheetLink>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
 export function CautionList({ keys }: { keys: readonly string[] }) {
   if (!keys.length) return null;
   return (

@@ -10,7 +10,7 @@ import { TECHNIQUES } from '../../reference/catalogue';
 import { landmarkName } from '../../reference/landmarks';
 import { POINTS } from '../../reference/points';
 import { placesOn, worldOf } from '../chart/places';
-import { CautionList, MarkNote, MuscleLinks, Row, SheetLink } from './sheet-parts';
+import { CautionList, MarkNote, MuscleLinks, Row, TechniqueLinks } from './sheet-parts';
 
 export interface WhoseMeasures {
   name: string;
@@ -101,20 +101,7 @@ export function PointSheet({ point, whose }: { point: PointRow; whose: WhoseMeas
         ))}
       </div>
       <CautionList keys={[...new Set(columns.flatMap((p) => p.cautions))]} />
-      {used.length > 0 && (
-        <section>
-          <h3>In techniques</h3>
-          <ul className="sheet-links">
-            {used.map((t) => (
-              <li key={t.id}>
-                <SheetLink kind="technique" id={t.id}>
-                  {t.name}
-                </SheetLink>
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
+      <TechniqueLinks title="In techniques" techniques={used} />
     </>
   );
 }

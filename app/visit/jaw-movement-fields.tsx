@@ -12,7 +12,7 @@ const ROWS = [
   { measure: 'click-opening-mm', oneSide: false },
   { measure: 'click-closing-mm', oneSide: false },
 ] as const;
-const PATH_WORDS = { straight: 'Opens straight.', returns: 'Swings off and comes back to the midline.', 'stays-off': 'Swings off and stays off at full opening.' } as const;
+const PATH_WORDS = { returns: 'and comes back to the midline', 'stays-off': 'and stays off at full opening' } as const;
 
 /** Sideways, forward, the path and clicks: open when any of it was taken, today or last time. */
 export function JawMovementFields({ jaw }: { jaw: JawReadings }) {
@@ -80,7 +80,11 @@ function movementWords(jaw: JawReadings): string {
   }
   const forward = jaw.of('forward-mm');
   if (forward !== undefined) words.push(`Forward ${judged(protrusion(forward, jaw.of('overjet-mm')))}.`);
-  const off = jaw.of('path-off-mm', 'right') ?? jaw.of('path-off-mm', 'left');
-  if (off !== undefined) words.push(PATH_WORDS[openingPath(off, jaw.of('path-returns') === 1)]);
+  for (const side of SIDES) {
+    const off = jaw.of('path-off-mm', side);
+    if (off === undefined) continue;
+    const path = openingPath(off, jaw.of('path-returns') === 1);
+    words.push(path === 'straight' ? 'Opens straight.' : `Swings to the client’s ${side} ${PATH_WORDS[path]}.`);
+  }
   return words.join(' ');
 }

@@ -65,6 +65,10 @@ test('the overlap is added up and moves with what was measured; the jaw to the s
   await enter('Lower midline off at rest, client’s right, mm', '1');
   await expect(page.getByLabel('Lower midline off at rest, client’s left, mm')).toHaveValue('');
   await expect(page.getByText('Sideways 8 mm to the right, 6 mm, under the usual 7 to the left, the resting midline taken off.')).toBeVisible();
+  await enter('Furthest off while opening, client’s left, mm', '3');
+  await expect(page.getByText('Swings to the client’s left and stays off at full opening.')).toBeVisible();
+  await page.getByLabel('Back on the midline at full opening').check();
+  await expect(page.getByText('Swings to the client’s left and comes back to the midline.')).toBeVisible();
   await expect(page.getByText('Saved')).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Comfortable opening, mm')).toHaveValue('37');

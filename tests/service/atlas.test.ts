@@ -8,14 +8,12 @@ import { recordTrainerAnswer, trainerState } from '../../server/db/queries/train
 import { findTemplate, saveTemplate } from '../../server/db/queries/templates.server.ts';
 import { findVisit } from '../../server/db/queries/visits.server.ts';
 import { routineFrom } from '../support/routines.ts';
-import { addClient, addVisit, closeDatabase, openFreshDatabase, openPractice, type Tenant } from './database.ts';
+import { addClient, addVisit, closeDatabase, openTwoPractices, type Tenant } from './database.ts';
 
 let mine: Tenant;
 let theirs: Tenant;
 beforeAll(async () => {
-  await openFreshDatabase();
-  mine = await openPractice('Mine');
-  theirs = await openPractice('Theirs');
+  ({ mine, theirs } = await openTwoPractices());
 });
 afterAll(closeDatabase);
 

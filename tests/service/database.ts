@@ -32,6 +32,12 @@ export async function openPractice(name = 'Harbour Row'): Promise<Tenant> {
   return result;
 }
 
+/** An empty database with two practices in it, to see that neither reaches the other's rows. */
+export async function openTwoPractices(): Promise<{ mine: Tenant; theirs: Tenant }> {
+  await openFreshDatabase();
+  return { mine: await openPractice('Mine'), theirs: await openPractice('Theirs') };
+}
+
 export async function addClient({ practiceId }: Tenant, name = 'Noor Halvorsen', over: Partial<Parameters<typeof createClient>[1]> = {}): Promise<Client> {
   const id = await createClient(practiceId, {
     name, about: 'second violins', note: '', pressureCap: null, fingerWidthsMm: null, habitSide: null,

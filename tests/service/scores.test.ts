@@ -1,14 +1,12 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { measureOf } from '../../core/measures/catalogue.ts';
 import { keepScore, scoresOfClient } from '../../server/db/queries/scores.server.ts';
-import { addClient, addVisit, closeDatabase, openFreshDatabase, openPractice, type Tenant } from './database.ts';
+import { addClient, addVisit, closeDatabase, openTwoPractices, type Tenant } from './database.ts';
 
 let mine: Tenant;
 let theirs: Tenant;
 beforeAll(async () => {
-  await openFreshDatabase();
-  mine = await openPractice('Mine');
-  theirs = await openPractice('Theirs');
+  ({ mine, theirs } = await openTwoPractices());
 });
 afterAll(closeDatabase);
 

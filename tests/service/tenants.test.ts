@@ -7,7 +7,7 @@ import { saveVisit } from '../../server/db/queries/save-visit.server.ts';
 import { deleteTemplate, findTemplate, listTemplates, renameTemplate, saveTemplate } from '../../server/db/queries/templates.server.ts';
 import { createVisit, findVisit, noteReferralOutcome, openReferrals, reviewsDue, visitBefore, visitNumber, visitsBetween, visitsOfClient } from '../../server/db/queries/visits.server.ts';
 import { routineFrom } from '../support/routines.ts';
-import { addClient, addVisit, closeDatabase, openFreshDatabase, openPractice, type Tenant } from './database.ts';
+import { addClient, addVisit, closeDatabase, openTwoPractices, type Tenant } from './database.ts';
 
 /** Two practices side by side: no query of one ever touches a row of the other. */
 let mine: Tenant;
@@ -18,9 +18,7 @@ let stoppedId: string;
 let templateId: string;
 let runId: string;
 beforeAll(async () => {
-  await openFreshDatabase();
-  mine = await openPractice('Mine');
-  theirs = await openPractice('Theirs');
+  ({ mine, theirs } = await openTwoPractices());
   client = await addClient(theirs);
   visitId = await addVisit(theirs, client.id);
   stoppedId = await addVisit(theirs, client.id);
