@@ -91,7 +91,8 @@ export function FaceChart(props: Props) {
   const part = useMemo(() => (zoom && follow?.length ? near(follow, sheetOf(view), shown) : visiblePart(sheetOf(view), size, drawn)), [zoom, follow, view, shown, size, drawn]);
   const unit = size.width ? Math.max(part.width / size.width, part.height / size.height) : 1;
   const taken = useMemo(() => wordBoxes(part, size, unit), [part, size, unit]);
-  const svg = { viewBox: `${part.x} ${part.y} ${part.width} ${part.height}`, preserveAspectRatio: zoom ? 'xMidYMid slice' : 'xMidYMid meet' };
+  // To fill the frame with a wide sheet would cut away both sides, and with them what is shown.
+  const svg = { viewBox: `${part.x} ${part.y} ${part.width} ${part.height}`, preserveAspectRatio: zoom && part.height >= part.width ? 'xMidYMid slice' : 'xMidYMid meet' };
   const flip = mirrored ? `matrix(-1 0 0 1 ${sheet.width} 0)` : undefined;
   const on = (layer: Layer) => !hidden.has(layer);
   const own = ([['Route', stops], ['Tenderness', soundings], ['Muscle work', muscles], ['Keep off', keepOff], ['Places', pick?.places]] as const).filter(([, has]) => has).map(([name]) => name);
