@@ -1,7 +1,9 @@
+import type { Region } from '../core/atlas/regions.ts';
 import type { MeasureKey } from '../core/measures/reading.ts';
 import type { ComplaintKind } from '../core/routine/technique.ts';
 import type { VisitStage } from '../core/visit/model.ts';
-import type { OneSide, Pressure, Side } from '../core/units.ts';
+import type { Pressure, Side } from '../core/units.ts';
+import type { HabitSides } from '../core/visit/habit-sides.ts';
 import type { RoutineKey } from './routines.ts';
 
 /** One rating: days before today, value; `h` = at home. */
@@ -24,6 +26,8 @@ export interface DemoVisit {
   openingMm?: number;
   /** Further readings of the jaw, all before the work. */
   jaw?: [MeasureKey, 'midline' | 'left' | 'right', number][];
+  /** The scan from inside: region, side, 0 nothing noticed, 1 at ease, 2 tense. */
+  scan?: [Region, 'midline' | 'left' | 'right', 0 | 1 | 2][];
   fingers?: number;
   stopped?: string;
   routine?: RoutineKey;
@@ -37,7 +41,8 @@ export interface DemoClient {
   note?: string;
   pressureCap?: Pressure;
   fingers?: number[];
-  habitSide?: OneSide;
+  habitSides?: HabitSides;
+  allergies?: string[];
   by: 'imke' | 'rafe';
   yes?: string[];
   complaints: DemoComplaint[];
@@ -51,13 +56,13 @@ const c = (kind: ComplaintKind, side: Side, words: [string, string, string], rat
 /** The made-up clients of Harbour Row. Every figure here is invented. */
 export const PEOPLE: DemoClient[] = [
   {
-    name: 'Noor Halvorsen', about: 'second violins', by: 'imke', habitSide: 'left', fingers: [16, 17, 16, 14], yes: ['neck-strain'], note: 'Holds the instrument on the left.', reviewInDays: 3,
+    name: 'Noor Halvorsen', about: 'second violins', by: 'imke', habitSides: { instrument: 'left', hand: 'right' }, allergies: ['nuts'], fingers: [16, 17, 16, 14], yes: ['neck-strain'], note: 'Holds the instrument on the left.', reviewInDays: 3,
     complaints: [
       c('jaw', 'left', ['last season', 'long rehearsals, cold hall', 'Yawn without thinking about it'], [[24, 7], [23, 7, 'h'], [21, 7, 'h'], [20, 6, 'h'], [18, 6, 'h'], [16, 6], [15, 5, 'h'], [14, 6, 'h'], [12, 5, 'h'], [11, 5, 'h'], [9, 4, 'h'], [8, 4], [7, 5, 'h'], [5, 4, 'h'], [4, 4, 'h'], [2, 3, 'h'], [1, 3, 'h'], [0, 3]]),
       c('headache', 'both', ['two months', 'after concerts', 'Read in the evening'], [[24, 4], [21, 5, 'h'], [16, 4], [12, 3, 'h'], [8, 4], [3, 3, 'h'], [0, 3]]),
     ],
     visits: [
-      { daysAgo: 24, masseter: [1, 3], temple: [1, 2], openingMm: 31, jaw: [['overlap-mm', 'midline', 3], ['opening-furthest-mm', 'midline', 35], ['sideways-mm', 'right', 5], ['sideways-mm', 'left', 8], ['forward-mm', 'midline', 5], ['path-off-mm', 'left', 4], ['path-returns', 'midline', 1], ['click-opening-mm', 'left', 22]], fingers: 2, routine: 'jaw' },
+      { daysAgo: 24, scan: [['forehead', 'midline', 2], ['jaw', 'right', 1], ['jaw', 'left', 2], ['temple', 'right', 1], ['temple', 'left', 2], ['lips', 'midline', 0], ['neck-side', 'right', 1], ['neck-side', 'left', 2]], masseter: [1, 3], temple: [1, 2], openingMm: 31, jaw: [['overlap-mm', 'midline', 3], ['opening-furthest-mm', 'midline', 35], ['sideways-mm', 'right', 5], ['sideways-mm', 'left', 8], ['forward-mm', 'midline', 5], ['path-off-mm', 'left', 4], ['path-returns', 'midline', 1], ['click-opening-mm', 'left', 22]], fingers: 2, routine: 'jaw' },
       { daysAgo: 16, masseter: [1, 2], temple: [1, 2], openingMm: 35, fingers: 2, routine: 'jaw' },
       { daysAgo: 8, masseter: [1, 2], temple: [0, 1], openingMm: 38, fingers: 2, routine: 'jaw', note: 'Temple ache travelled to the upper teeth, then let go.' },
       { daysAgo: 0, masseter: [1, 1], temple: [0, 1], openingMm: 41, jaw: [['overlap-mm', 'midline', 3], ['opening-furthest-mm', 'midline', 44], ['sideways-mm', 'right', 7], ['sideways-mm', 'left', 8], ['forward-mm', 'midline', 6], ['path-off-mm', 'left', 2], ['path-returns', 'midline', 1]], fingers: 3 },
@@ -117,7 +122,7 @@ export const PEOPLE: DemoClient[] = [
     visits: [18, 11, 4].map((daysAgo) => ({ daysAgo, routine: 'drain' as const })),
   },
   {
-    name: 'Mireille Sato-Lund', about: 'chorus', by: 'imke', habitSide: 'right', note: 'Chews on the right.',
+    name: 'Mireille Sato-Lund', about: 'chorus', by: 'imke', habitSides: { chewing: 'right' }, note: 'Chews on the right.',
     complaints: [
       c('jaw', 'right', ['a year', 'wide vowels', 'Sing without the click'], [[30, 6], [27, 6, 'h'], [23, 5], [20, 5, 'h'], [16, 4], [13, 4, 'h'], [9, 3], [6, 3, 'h'], [2, 3]]),
       c('jaw', 'left', ['a year', 'wide vowels', 'As easy as the right'], [[30, 4], [27, 4, 'h'], [23, 4], [20, 5, 'h'], [16, 4], [13, 4, 'h'], [9, 4], [6, 4, 'h'], [2, 4]]),

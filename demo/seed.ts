@@ -13,8 +13,11 @@ import { PREPARATION } from '../reference/preparation.ts';
 import { hash } from '@node-rs/argon2';
 import { database } from '../server/db/connection.ts';
 import { ClientModel, ComplaintModel, PracticeModel, PractitionerModel, ReadingModel, RunEventModel, RunModel, TemplateModel, VisitModel } from '../server/db/models/index.ts';
+import { pressureThreshold } from '../core/measures/pressure-threshold.ts';
+import type { Findings } from '../core/visit/findings.ts';
 import { seedMeasures, seedTrainer } from './atlas.ts';
 import { PEOPLE, type DemoClient, type DemoVisit } from './people.ts';
+import { findingsOf, seedBeside, seedPractice } from './practice.ts';
 import { seeded } from './random.ts';
 import { ROUTINES } from './routines.ts';
 import { seedScores } from './scores.ts';
@@ -39,8 +42,9 @@ export async function seedDemo(today: Date): Promise<{ practiceId: string }> {
     const imke = await PractitionerModel.create({ practiceId, name: 'Imke Dahl', email: DEMO_SIGN_IN.email, passwordHash, role: 'owner' }, { transaction });
     const rafe = await PractitionerModel.create({ practiceId, name: 'Rafe Oyelaran', email: DEMO_SECOND.email, passwordHash, role: 'practitioner' }, { transaction });
     for (const [key, body] of Object.entries(ROUTINES)) await TemplateModel.create({ practiceId, name: body.name, body, createdBy: key === 'calm' || key === 'drain' ? rafe.id : imke.id, updatedAt: moment(today, 30, '18:00') }, { transaction });
+    const products = await seedPractice(practiceId, imke.id, moment(today, 60, '12:00'), transaction);
     const random = seeded(20_260_309);
-    for (const person of PEOPLE) await seedClient({ practiceId, today, transaction, random, practitionerId: person.by === 'imke' ? imke.id : rafe.id }, person);
+    for (const person of PEOPLE) await seedClient({ practiceId, today, transaction, random, products, practitionerId: person.by === 'imke' ? imke.id : rafe.id }, person);
     await seedTrainer(practiceId, imke.id, (daysAgo) => moment(today, daysAgo, '08:10'), random, transaction);
     return { practiceId };
   });
@@ -52,11 +56,12 @@ interface Making {
   today: Date;
   transaction: Transaction;
   random: () => number;
+  products: Awaited<ReturnType<typeof seedPractice>>;
 }
 
 async function seedClient(making: Making, person: DemoClient): Promise<void> {
   const { practiceId, transaction, today } = making;
-  const client = await ClientModel.create({ practiceId, name: person.name, about: person.about, note: person.note ?? '', pressureCap: person.pressureCap ?? null, fingerWidthsMm: person.fingers ?? null, habitSide: person.habitSide ?? null }, { transaction });
+  const client = await ClientModel.create({ practiceId, name: person.name, about: person.about, note: person.note ?? '', pressureCap: person.pressureCap ?? null, fingerWidthsMm: person.fingers ?? null, habitSides: person.habitSides ?? {}, allergies: person.allergies ?? [] }, { transaction });
   await seedMeasures(practiceId, client.id, person.name, making.practitionerId, (daysAgo) => dayWord(today, -daysAgo), transaction);
   const complaints = [];
   for (const [position, { ratings, ...own }] of person.complaints.entries()) complaints.push({ ratings, row: await ComplaintModel.create({ practiceId, clientId: client.id, ...own, position }, { transaction }) });
@@ -66,6 +71,8 @@ async function seedClient(making: Making, person: DemoClient): Promise<void> {
   if (person.today && !visitAt.has(0)) visitAt.set(0, await seedVisit(making, client.id, person, { daysAgo: 0 }));
 
   await seedScores(practiceId, person.name, making.practitionerId, visitAt, transaction);
+  const begun = [...visitAt.values()].filter((v) => v.stage !== 'screen').map((v) => v.startsAt.getTime());
+  await seedBeside(making, { id: client.id, name: person.name, firstVisitAt: begun.length ? new Date(Math.min(...begun)) : null }, visitAt, making.products);
 
   const rows = complaints.flatMap(({ ratings, row }) =>
     ratings.flatMap(([daysAgo, value, at]) => {
@@ -99,7 +106,7 @@ async function seedVisit(making: Making, clientId: string, person: DemoClient, v
   const isLast = stage === 'done' && !person.visits.some((v) => v.daysAgo < visit.daysAgo && v.daysAgo > 0);
   const row = await VisitModel.create(
     {
-      practiceId, clientId, practitionerId, startsAt, stage, routine,
+      practiceId, clientId, practitionerId, startsAt, stage, routine, findings: findingsOf(person.name, visit.daysAgo),
       screen: fresh ? EMPTY_SCREEN : { answers: answersOf(person, visit.stopped ? [visit.stopped] : []), preparation: visit.stopped ? [] : PREPARATION.map((p) => p.key) },
       record: stage === 'done' ? { ...EMPTY_RECORD, reactions: making.random() < 0.6 ? ['warmth'] : [], note: visit.note ?? '', product: routine?.steps.some((s) => s.glide === 'product') ? 'plain almond-free face oil' : '', reviewOn: isLast && person.reviewInDays !== undefined ? dayWord(today, person.reviewInDays) : '' } : null,
       referral: caution ? { cautions: [caution.key], seeWho: caution.seeWho, outcome: null, outcomeOn: null } : null,
@@ -107,12 +114,12 @@ async function seedVisit(making: Making, clientId: string, person: DemoClient, v
     },
     { transaction },
   );
-  await seedReadings(making, row, visit);
+  await seedReadings(making, row, visit, findingsOf(person.name, visit.daysAgo));
   if (routine && stage === 'done') await seedRun(making, row, routine, visit.stopReason);
   return row;
 }
 
-async function seedReadings({ practiceId, practitionerId, transaction }: Making, row: VisitModel, visit: DemoVisit): Promise<void> {
+async function seedReadings({ practiceId, practitionerId, transaction }: Making, row: VisitModel, visit: DemoVisit, findings: Findings | undefined): Promise<void> {
   const takenAt = new Date(row.startsAt.getTime() + 8 * 60_000);
   const one = (measure: MeasureKey, side: Side, value: number, place = '', phase: 'before' | 'after' = 'before') => ({ practiceId, clientId: row.clientId, visitId: row.id, complaintId: null, measure, place, side, phase, value, source: 'studio' as const, takenBy: practitionerId, takenAt: phase === 'after' ? new Date(takenAt.getTime() + 32 * 60_000) : takenAt });
   const pair = (muscle: string, values: [number, number] | undefined) => (values ? [one('tenderness', 'right', values[0], muscle), one('tenderness', 'left', values[1], muscle), ...(row.stage === 'done' ? [one('tenderness', 'right', Math.max(0, values[0] - 1), muscle, 'after'), one('tenderness', 'left', Math.max(0, values[1] - 1), muscle, 'after')] : [])] : []);
@@ -121,6 +128,8 @@ async function seedReadings({ practiceId, practitionerId, transaction }: Making,
       ...pair('masseter-superficial', visit.masseter),
       ...pair('temporalis-anterior', visit.temple),
       ...(visit.openingMm === undefined ? [] : [one('opening-mm', 'midline', visit.openingMm), ...(row.stage === 'done' ? [one('opening-mm', 'midline', visit.openingMm + 2, '', 'after')] : [])]),
+      ...(findings?.thresholds ?? []).map((t) => one('pressure-threshold', t.side, pressureThreshold(t.trials, t.tipCm2).kpa, t.muscle)),
+      ...(visit.scan ?? []).map(([region, side, value]) => one('region-felt', side, value, region)),
       ...(visit.jaw ?? []).map(([measure, side, value]) => one(measure, side, value)),
       ...(visit.fingers === undefined ? [] : [one('opening-fingers', 'midline', visit.fingers)]),
     ],

@@ -3,6 +3,7 @@ import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { DEMO_SIGN_IN, seedDemo } from '../demo/seed.ts';
+import { startAlgometer } from '../devices/algometer.ts';
 import { closeDatabase, database } from '../server/db/connection.ts';
 import { migrate } from '../server/db/migrate.ts';
 import { PracticeModel } from '../server/db/models/index.ts';
@@ -20,9 +21,11 @@ if (!Number.isInteger(wanted) || wanted < 1 || wanted > 65535) {
 }
 const given = process.env.DATABASE_URL;
 let cluster: Cluster | null = null;
+let gauge: Awaited<ReturnType<typeof startAlgometer>> | null = null;
 
 async function close(code: number): Promise<never> {
   await closeDatabase().catch(() => {});
+  await gauge?.close();
   await cluster?.stop();
   process.exit(code);
 }
@@ -49,6 +52,11 @@ try {
   if (!(await isFree(port))) {
     if (values.port !== undefined) throw new Error(`port ${port} is taken; choose another with --port`);
     port = await freePort();
+  }
+  // A gauge of one's own is named in the environment; without one the stand-in is there to be tried.
+  if (!process.env.VELVET_GAUGE) {
+    gauge = await startAlgometer();
+    process.env.VELVET_GAUGE = gauge.address;
   }
   const server = await listen(port);
   const signIn = values.empty ? 'no one yet: create a practice' : `${DEMO_SIGN_IN.email}, password ${DEMO_SIGN_IN.password}`;

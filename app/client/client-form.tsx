@@ -3,6 +3,7 @@ import { useFieldArray } from 'react-hook-form';
 import { Form } from 'react-router';
 import { COMPLAINT_KINDS } from '../../core/routine/technique';
 import { PRESSURES } from '../../core/units';
+import { HABIT_LABELS, HABITS } from '../../core/visit/habit-sides';
 import type { Client } from '../../server/db/queries/clients.server';
 import { clientSchema, type ClientForm as Values } from '../schemas/client';
 import type { FieldErrors } from '../schemas/read';
@@ -18,7 +19,8 @@ export function ClientForm({ client, answered, verb }: { client?: Client; answer
     about: client?.about ?? '',
     note: client?.note ?? '',
     pressureCap: client?.pressureCap ?? ('' as never),
-    habitSide: client?.habitSide ?? ('' as never),
+    habitSides: Object.fromEntries(HABITS.map((h) => [h, client?.habitSides[h] ?? ''])) as never,
+    allergies: client?.allergies.join(', ') ?? '',
     fingers: client?.fingerWidthsMm?.join(' ') ?? '',
     complaints: client ? client.complaints.filter((c) => !c.closed) : [EMPTY_COMPLAINT],
   });
@@ -35,11 +37,15 @@ export function ClientForm({ client, answered, verb }: { client?: Client; answer
             <option key={p}>{p}</option>
           ))}
         </Field>
-        <Field form={form} name="habitSide" label="Chews or holds an instrument on">
-          <option value="">not asked</option>
-          <option value="left">client’s left</option>
-          <option value="right">client’s right</option>
-        </Field>
+        {HABITS.map((h) => (
+          <Field key={h} form={form} name={`habitSides.${h}`} label={HABIT_LABELS[h]}>
+            <option value="">not asked</option>
+            <option value="left">client’s left</option>
+            <option value="right">client’s right</option>
+            <option value="both">both, no side</option>
+          </Field>
+        ))}
+        <Field form={form} name="allergies" label="Skin reacts to" placeholder="nuts, lavender" hint="Held against the ingredients of every product." />
         <Field form={form} name="fingers" label="Own finger widths, mm" placeholder="17 18 17 15" hint="Index first; turns finger widths into millimetres." />
         <Field form={form} name="note" label="Note" as="textarea" rows={2} />
       </div>

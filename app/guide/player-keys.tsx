@@ -7,10 +7,11 @@ interface Props {
   onPress: (kind: GuideEventKind) => void;
   onNote: () => void;
   onStop: () => void;
+  onCompare: () => void;
 }
 
 /** All that can be done during a run, each with its key; a pedal sends the same keys. */
-export function PlayerKeys({ paused, unsent, onToggle, onPress, onNote, onStop }: Props) {
+export function PlayerKeys({ paused, unsent, onToggle, onPress, onNote, onStop, onCompare }: Props) {
   const keys: [string, string, () => void, string?][] = [
     ['space', paused ? 'resume' : 'pause', onToggle],
     ['→', 'next', () => onPress('next')],
@@ -20,6 +21,7 @@ export function PlayerKeys({ paused, unsent, onToggle, onPress, onNote, onStop }
     ['-', 'lighten', () => onPress('lighten')],
     ['=', 'firmer', () => onPress('harden')],
     ['n', 'note', onNote],
+    ['c', 'compare sides', onCompare],
     ['x', 'stop', onStop, 'stop'],
   ];
   return (

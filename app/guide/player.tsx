@@ -5,12 +5,15 @@ import { checkRoutine } from '../../core/routine/check';
 import type { Cue } from '../../core/routine/cues';
 import type { Routine, Step } from '../../core/routine/model';
 import { ribbonOf } from '../../core/routine/ribbon';
+import { doneSideAt, sideCompareText } from '../../core/guide/side-compare';
 import { cueLengthMs, type GuideEventKind } from '../../core/guide/machine';
 import { faceOf, nextWords, spokenAt } from '../../core/guide/words';
+import { preparationFor } from '../../core/screening/preparation';
 import { breachesOf } from '../../core/screening/screen';
 import { clock, oneFirmer } from '../../core/units';
 import { PHASE_NAMES } from '../../core/routine/technique';
 import { CATALOGUE } from '../../reference/catalogue';
+import { PREPARATION } from '../../reference/preparation';
 import { FaceChart } from '../chart/face-chart';
 import { placesOn, type Place } from '../chart/places';
 import { Ribbon } from '../ribbon/ribbon';
@@ -18,6 +21,7 @@ import { isTyping } from '../ui/keys';
 import { PressureDot, SideMark, sideName } from '../ui/marks';
 import { standingMarks } from '../visit/chart-marks';
 import { useVisit } from '../visit/context';
+import { ComparePanel } from './compare-panel';
 import { PlayerKeys } from './player-keys';
 import { ReadyPanel } from './ready-panel';
 import { hush, say } from './speech';
@@ -37,11 +41,11 @@ const KEYS: Record<string, GuideEventKind> = { ArrowRight: 'next', ArrowLeft: 'b
 
 /** Runs a routine: the ring on the chart, the cue large beside it, the ribbon below. */
 export function Player({ routine, open, again }: { routine: Routine; open: OpenRun | null; again: boolean }) {
-  const { visit, screening, goTo, routine: composed } = useVisit();
+  const { visit, screen, screening, goTo, routine: composed } = useVisit();
   const run = useRun(visit.id, routine, open);
   const { cues, state } = run;
-  const [settings, setSettings] = useState({ sound: true, voice: true });
-  const [asking, setAsking] = useState<'stop' | 'note' | null>(null);
+  const [settings, setSettings] = useState({ sound: true, voice: true, between: false });
+  const [asking, setAsking] = useState<'stop' | 'note' | 'compare' | null>(null);
   const [refused, setRefused] = useState('');
   const sound = useMemo(() => new Sound(), []);
   useEffect(() => () => (sound.close(), hush()), [sound]);
@@ -53,8 +57,14 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
   const outdated = useMemo(() => !isEqual(run.routine.steps, composed?.steps), [run.routine, composed]);
   const names = useMemo(() => new Map(steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? ''])), [steps]);
   const nameOf = (id: string) => names.get(id) ?? '';
+  /** What needs both hands and eyes stops the clock. */
+  const ask = (what: 'stop' | 'compare') => {
+    if (running) run.press('pause');
+    setAsking(what);
+  };
   useMarks(cues, run.base, run.turn, running, settings.sound ? sound : null, (mark) => {
     const cue = cues[mark.cueIndex];
+    if (mark.kind === 'cue' && cue?.kind === 'change-side' && settings.between && doneSideAt(cues, cue.index)) ask('compare');
     if ((mark.kind !== 'cue' && mark.kind !== 'done') || !cue || !settings.voice) return;
     const step = steps[cue.stepIndex]!;
     say(spokenAt(cue, step, CATALOGUE.techniques.get(step.technique)!));
@@ -78,10 +88,6 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
     return state.pressure && (breachesOf({ ...present, pressure: oneFirmer(state.pressure) }, screening, CATALOGUE).find((b) => b.effect === 'ban')?.reason ?? null);
   };
   const toggle = () => (state.status === 'ready' ? begin() : press(running ? 'pause' : 'resume'));
-  const askStop = () => {
-    if (running) run.press('pause');
-    setAsking('stop');
-  };
 
   const keys = useRef<(event: KeyboardEvent) => void>(() => {});
   useEffect(() => {
@@ -92,7 +98,8 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
       const kind = KEYS[event.key];
       if (event.key === ' ' && !onButton && (live || state.status === 'ready')) toggle();
       else if (live && kind) press(kind);
-      else if (live && event.key === 'x') askStop();
+      else if (live && event.key === 'x') ask('stop');
+      else if (live && event.key === 'c') ask('compare');
       else if (live && event.key === 'n') setAsking('note');
       else return;
       event.preventDefault();
@@ -105,6 +112,7 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
   }, []);
 
   const cue = cues[state.cueIndex]!;
+  const doneSide = doneSideAt(cues, cue.index);
   const step = steps[cue.stepIndex]!;
   const technique = CATALOGUE.techniques.get(step.technique)!;
   const places = placesOfCue(step, cue);
@@ -128,7 +136,7 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
         </div>
         <main className="guide-cue">
           {state.status === 'ready' ? (
-            <ReadyPanel routine={run.routine} seconds={ribbon.totalSeconds} again={again} settings={settings} onSettings={setSettings} onStart={begin} blocked={stopFinding?.title} failed={run.failed} />
+            <ReadyPanel routine={run.routine} seconds={ribbon.totalSeconds} again={again} toReady={preparationFor(PREPARATION, run.routine, CATALOGUE).filter((p) => !screen.preparation.includes(p.key))} settings={settings} onSettings={setSettings} onStart={begin} blocked={stopFinding?.title} failed={run.failed} />
           ) : ended ? (
             <div role="status">
               <h1>{state.status === 'done' ? 'Done' : 'Stopped'}</h1>
@@ -173,6 +181,11 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
                 {technique.cue}
                 {step.note && <> {step.note}</>}
               </p>
+              {doneSide && cue.kind === 'change-side' && !asking && (
+                <p className="mb-0">
+                  The client’s {doneSide} is done: compare before the other side with <kbd>c</kbd>.
+                </p>
+              )}
               {refused && (
                 <p className="caution fw-bold mb-0" role="alert">
                   Not firmer. {refused}
@@ -180,11 +193,21 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
               )}
               <div className="guide-next">
                 <span className="soft">Next</span> {nextWords(cues, state, nameOf)}
-                <PlayerKeys paused={!running} onToggle={toggle} onPress={press} onNote={() => setAsking('note')} onStop={askStop} unsent={run.unsent} />
+                <PlayerKeys paused={!running} onToggle={toggle} onPress={press} onNote={() => setAsking('note')} onStop={() => ask('stop')} onCompare={() => ask('compare')} unsent={run.unsent} />
               </div>
             </>
           )}
-          {asking && (
+          {asking === 'compare' && (
+            <ComparePanel
+              doneSide={doneSide ?? (cue.side === 'left' ? 'left' : 'right')}
+              onCancel={() => setAsking(null)}
+              onDone={(compare) => {
+                run.press('compare', sideCompareText(compare));
+                setAsking(null);
+              }}
+            />
+          )}
+          {(asking === 'stop' || asking === 'note') && (
             <StopPanel
               kind={asking}
               onCancel={() => setAsking(null)}

@@ -1,14 +1,17 @@
 import { Button, Form } from 'react-bootstrap';
 import type { Routine } from '../../core/routine/model';
+import type { PreparationItem } from '../../core/screening/preparation';
 import { clock } from '../../core/units';
 
 interface Settings {
   sound: boolean;
   voice: boolean;
+  /** Stops between the sides to compare them. */
+  between: boolean;
 }
 
 /** Before the run: what is going to happen, and how it is announced. */
-export function ReadyPanel({ routine, seconds, again, settings, onSettings, onStart, blocked, failed }: { routine: Routine; seconds: number; again: boolean; settings: Settings; onSettings: (s: Settings) => void; onStart: () => void; blocked?: string; failed: boolean }) {
+export function ReadyPanel({ routine, seconds, again, toReady, settings, onSettings, onStart, blocked, failed }: { routine: Routine; seconds: number; again: boolean; /** Preparation that this routine needs and nobody ticked. */ toReady: readonly PreparationItem[]; settings: Settings; onSettings: (s: Settings) => void; onStart: () => void; blocked?: string; failed: boolean }) {
   return (
     <div>
       <div className="soft">{again ? 'A run of this visit is on record; this starts another.' : 'Ready'}</div>
@@ -18,6 +21,17 @@ export function ReadyPanel({ routine, seconds, again, settings, onSettings, onSt
       </p>
       <Form.Check type="switch" id="guide-sound" label="Tones for beats, changes and the last three seconds" checked={settings.sound} onChange={(e) => onSettings({ ...settings, sound: e.target.checked })} />
       <Form.Check type="switch" id="guide-voice" label="Spoken cues, where this browser has a voice" checked={settings.voice} onChange={(e) => onSettings({ ...settings, voice: e.target.checked })} />
+      <Form.Check type="switch" id="guide-between" label="Stop between the sides to compare them" checked={settings.between} onChange={(e) => onSettings({ ...settings, between: e.target.checked })} />
+      {toReady.length > 0 && (
+        <div className="mt-3">
+          <strong>Still to make ready for this routine</strong>
+          <ul className="mb-0">
+            {toReady.map((p) => (
+              <li key={p.key}>{p.label}</li>
+            ))}
+          </ul>
+        </div>
+      )}
       {blocked ? (
         <p className="caution fw-bold mt-3" role="alert">
           {blocked} The run cannot start like this.

@@ -5,7 +5,8 @@ import type { Card } from 'ts-fsrs';
 import { afterAnswer, nextQuestion, progressByDay } from '../../core/atlas/trainer';
 import { recordTrainerAnswer, trainerState } from '../../server/db/queries/trainer.server';
 import { FaceChart } from '../chart/face-chart';
-import { flipX, sheetOf, spotOf, type View } from '../chart/places';
+import { Cross, useCross } from '../chart/cross';
+import { flipX, spotOf, type View } from '../chart/places';
 import { markSchema } from '../schemas/trainer';
 import { check, formObject } from '../schemas/read';
 import { requirePractitioner } from '../session.server';
@@ -38,10 +39,6 @@ export async function action({ request }: Route.ActionArgs) {
 
 export const meta = () => [{ title: 'Find it · Velvet Compass' }];
 
-/** Keys move the cross by this much, with Shift by more; in sheet px (1.5 px = 1 mm). */
-const STEP_PX = 3;
-const BIG_STEP_PX = 18;
-
 /** The chart asks, the practitioner marks, the error is told in millimetres; what was missed comes back sooner. */
 export default function FindIt({ loaderData: { cards, answers, timeZone, now } }: Route.ComponentProps) {
   const [query, setQuery] = useSearchParams();
@@ -60,14 +57,9 @@ export default function FindIt({ loaderData: { cards, answers, timeZone, now } }
   const side = answers.length % 2 ? 'right' : 'left';
   const [askedSide, setAskedSide] = useState<'left' | 'right'>(side);
   const [view, setView] = useState<View>('front');
-  const [cross, setCross] = useState<{ x: number; y: number } | null>(null);
   const [mark, setMark] = useState<{ view: View; x: number; y: number; judged: Answered } | null>(null);
   const [unseen, setUnseen] = useState(false);
 
-  const turned = useCallback((to: View) => {
-    setView(to);
-    setCross(null);
-  }, []);
   const put = useCallback(
     (on: View, x: number, y: number) => {
       if (!question || mark) return;
@@ -79,23 +71,16 @@ export default function FindIt({ loaderData: { cards, answers, timeZone, now } }
     },
     [question, mark, askedSide, fetcher],
   );
+  const cross = useCross(view, true, (x, y) => put(view, x, y));
   const next = useCallback(() => {
     setMark(null);
-    setCross(null);
+    cross.clear();
     setUnseen(false);
     setAskedSide(side);
     setAsked(nextQuestion(keys, due, new Date(), asked));
-  }, [side, keys, due, asked]);
+  }, [side, keys, due, asked, cross]);
 
-  const move = (dx: number, dy: number) => {
-    const { width, height } = sheetOf(view);
-    setCross((c) => ({ x: Math.min(width, Math.max(0, (c?.x ?? width / 2) + dx)), y: Math.min(height, Math.max(0, (c?.y ?? height / 2) + dy)) }));
-  };
-  useKeys({
-    ArrowLeft: () => move(-STEP_PX, 0), ArrowRight: () => move(STEP_PX, 0), ArrowUp: () => move(0, -STEP_PX), ArrowDown: () => move(0, STEP_PX),
-    a: () => move(-BIG_STEP_PX, 0), d: () => move(BIG_STEP_PX, 0), w: () => move(0, -BIG_STEP_PX), s: () => move(0, BIG_STEP_PX),
-    m: () => cross && put(view, cross.x, cross.y), n: () => mark && next(),
-  });
+  useKeys({ n: () => mark && next() });
 
   const days = progressByDay(answers, (at) => dayOf(at, timeZone));
   const dueNow = keys.filter((k) => due[k] && due[k] <= new Date(now)).length;
@@ -106,11 +91,11 @@ export default function FindIt({ loaderData: { cards, answers, timeZone, now } }
       <div className="chart-side">
         <FaceChart
           bare
-          onView={turned}
+          onView={setView}
           onPoint={put}
           over={(on, _shown, unit, mirrored) => (
             <g className="trainer-marks">
-              {cross && on === view && !mark && <path d={`M${flipX(cross.x, mirrored, on) - 9 * unit} ${cross.y}h${18 * unit}M${flipX(cross.x, mirrored, on)} ${cross.y - 9 * unit}v${18 * unit}`} strokeWidth={1.5 * unit} />}
+              {on === view && !mark && <Cross at={cross.at} view={on} mirrored={mirrored} unit={unit} />}
               {mark && mark.view === on && target && (
                 <>
                   <line x1={flipX(mark.x, mirrored, on)} y1={mark.y} x2={flipX(target.x, mirrored, on)} y2={target.y} strokeWidth={1.2 * unit} />

@@ -39,7 +39,10 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
               {other === 'dim' ? 'Dim room' : 'Day room'}
             </Button>
           </Form>
-          <span title={loaderData.practiceName}>{loaderData.name}</span>
+          <NavLink to="/practice" title={`${loaderData.practiceName}: rules, texts, products, trail`}>
+            Practice
+          </NavLink>
+          <span>{loaderData.name}</span>
           <Form method="post" action="/sign-out">
             <Button variant="link" type="submit">
               Sign out

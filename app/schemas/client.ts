@@ -1,10 +1,12 @@
-import { array, boolean, number, object, string, type InferType } from 'yup';
+import { array, boolean, number, object, string, type InferType, type StringSchema } from 'yup';
 import { COMPLAINT_KINDS } from '../../core/routine/technique';
 import { FINGER_WIDTH_MM } from '../../core/measures/opening';
-import { PRESSURES } from '../../core/units';
+import { PRESSURES, type OneSide } from '../../core/units';
+import { HABITS, type Habit, type HabitSides } from '../../core/visit/habit-sides';
 
 const words = (most: number) => string().trim().default('').max(most, `At most ${most} characters are accepted.`);
 /** An empty choice is "none". */
+const emptyIsUndefined = (value: unknown, original: unknown) => (original === '' || original === null ? undefined : value);
 const emptyIsNull = (value: unknown, original: unknown) => (original === '' || original === undefined ? null : value);
 
 const complaintSchema = object({
@@ -29,12 +31,20 @@ export const fingerLine = string()
   });
 export const readFingers = (text: string): number[] | null => (text ? text.split(/[\s/;]+/).map((w) => Number(w.replace(',', '.'))) : null);
 
+/** What the skin reacts to, typed in one line: "nuts, lavender". */
+export const readAllergies = (text: string): string[] => [...new Set(text.split(/[,;\n]/).map((w) => w.trim()).filter(Boolean))];
+const allergyLine = string()
+  .trim()
+  .default('')
+  .test('allergies', 'At most 20 names of at most 40 letters each, with commas between them: "nuts, lavender".', (text) => readAllergies(text).length <= 20 && readAllergies(text).every((w) => w.length <= 40));
+
 export const clientSchema = object({
   name: string().trim().required('Type a name.').max(120, 'At most 120 characters are accepted.'),
   about: words(120),
   note: words(2000),
   pressureCap: string().transform(emptyIsNull).nullable().default(null).oneOf([...PRESSURES, null], 'Choose one of the list.'),
-  habitSide: string().transform(emptyIsNull).nullable().default(null).oneOf(['left', 'right', null] as const, 'Choose a side, or none.'),
+  habitSides: object(Object.fromEntries(HABITS.map((h) => [h, string().transform(emptyIsUndefined).optional().oneOf(['left', 'right', 'both', undefined] as const, 'Choose a side, or none.')])) as Record<Habit, StringSchema<OneSide | 'both' | undefined>>).default({}),
+  allergies: allergyLine,
   fingers: fingerLine,
   version: number().transform((v: number) => (Number.isNaN(v) ? undefined : v)).integer().min(1).optional(),
   complaints: array().of(complaintSchema).max(12, 'At most 12 complaints are accepted.').default([]),
@@ -42,6 +52,7 @@ export const clientSchema = object({
 export type ClientForm = InferType<typeof clientSchema>;
 
 /** The record that a form describes. */
-export function clientInput({ fingers, version: _version, ...rest }: ClientForm) {
-  return { ...rest, fingerWidthsMm: readFingers(fingers) };
+export function clientInput({ fingers, allergies, habitSides, version: _version, ...rest }: ClientForm) {
+  const sides = Object.fromEntries(Object.entries(habitSides).filter(([, side]) => side)) as HabitSides;
+  return { ...rest, habitSides: sides, allergies: readAllergies(allergies), fingerWidthsMm: readFingers(fingers) };
 }

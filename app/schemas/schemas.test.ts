@@ -45,16 +45,16 @@ describe('accounts', () => {
 });
 
 describe('clients', () => {
-  const good = { name: 'Noor Halvorsen', about: 'second violins', note: '', pressureCap: '', habitSide: 'left', fingers: '16 17 16 14', complaints: [{ id: '', kind: 'jaw', label: '', side: 'left', onset: '', triggers: '', goal: '' }] };
+  const good = { name: 'Noor Halvorsen', about: 'second violins', note: '', pressureCap: '', habitSides: { chewing: 'left', hand: '' }, allergies: 'nuts,  lavender', fingers: '16 17 16 14', complaints: [{ id: '', kind: 'jaw', label: '', side: 'left', onset: '', triggers: '', goal: '' }] };
   test('good, and empty choices are none', async () => {
     const result = await check(clientSchema, good);
-    expect(result.ok && clientInput(result.value)).toMatchObject({ pressureCap: null, habitSide: 'left', fingerWidthsMm: [16, 17, 16, 14], complaints: [{ kind: 'jaw', side: 'left', closed: false }] });
+    expect(result.ok && clientInput(result.value)).toMatchObject({ pressureCap: null, habitSides: { chewing: 'left' }, allergies: ['nuts', 'lavender'], fingerWidthsMm: [16, 17, 16, 14], complaints: [{ kind: 'jaw', side: 'left', closed: false }] });
   });
   test.each([
     ['name', '', 'Type a name'],
     ['note', 'x'.repeat(2001), 'At most 2000'],
     ['pressureCap', 'crushing', 'Choose one'],
-    ['habitSide', 'upside', 'Choose a side'],
+    ['allergies', 'x'.repeat(41), 'At most 20 names'],
     ['fingers', '17 18', 'Four widths'],
     ['fingers', '17 18 17 99', 'Four widths'],
     ['fingers', 'wide', 'Four widths'],

@@ -1,9 +1,13 @@
+import { REGIONS } from '../../core/atlas/regions';
 import { array, lazy, mixed, number, object, string } from 'yup';
 import { InputError } from '../../core/errors';
 import { checkedReading, MEASURES, READING_PHASES, type MeasureKey } from '../../core/measures/reading';
 import { parseRoutine } from '../../core/routine/schema';
+import { isLocalKey } from '../../core/screening/local-rules';
+import { checkedFindings } from '../../core/visit/findings';
 import { REACTIONS, type VisitStage } from '../../core/visit/model';
 import { CAUTIONS } from '../../reference/cautions/index';
+import PLACES from '../../reference/chart/places.json';
 import { MUSCLES } from '../../reference/muscles';
 import { PREPARATION } from '../../reference/preparation';
 import { calendarDay } from './day';
@@ -25,7 +29,7 @@ const byCore = (read: () => unknown): true | string => {
 
 const answers = mixed<Record<string, 'yes' | 'no'>>()
   .required()
-  .test('answers', 'An answer is yes or no to a question that is asked.', (value) => !!value && typeof value === 'object' && Object.entries(value).every(([key, a]) => QUESTIONS.has(key) && (a === 'yes' || a === 'no')));
+  .test('answers', 'An answer is yes or no to a question that is asked.', (value) => !!value && Object.keys(value).length <= 400 && typeof value === 'object' && Object.entries(value).every(([key, a]) => (QUESTIONS.has(key) || isLocalKey(key)) && (a === 'yes' || a === 'no')));
 
 export const readingEntrySchema = object({
   measure: string().oneOf(Object.keys(MEASURES) as MeasureKey[], 'This measure is not known.').required(),
@@ -39,6 +43,7 @@ export const readingEntrySchema = object({
   if ((measure.belongs === 'complaint') !== (entry.complaintId !== null)) return context.createError({ message: 'This reading belongs to a complaint, or must not.' });
   const sided = entry.side === 'left' || entry.side === 'right';
   if (measure.belongs === 'muscle' && (!MUSCLE_IDS.has(entry.place) || !sided)) return context.createError({ message: 'A known muscle and a side are accepted.' });
+  if (measure.belongs === 'region' && !(REGIONS as readonly string[]).includes(entry.place)) return context.createError({ message: 'A known region is accepted.' });
   if (measure.belongs === 'side' && !sided) return context.createError({ message: 'The client’s left or right is accepted.' });
   if (entry.value === null) return true;
   const told = byCore(() => checkedReading(entry.measure, entry.value));
@@ -56,7 +61,7 @@ export const recordSchema = object({
 const patches = {
   screen: object({
     kind: string().required(),
-    screen: object({ answers, preparation: array().of(string().oneOf(PREPARATION.map((p) => p.key)).required()).max(PREPARATION.length).required() }).required(),
+    screen: object({ answers, preparation: array().of(string().oneOf(PREPARATION.map((p) => p.key)).required()).max(PREPARATION.length).required(), product: string().max(64).optional() }).required(),
   }),
   readings: object({ kind: string().required(), entries: array().of(readingEntrySchema.required()).min(1).max(60).required() }),
   routine: object({
@@ -69,6 +74,15 @@ const patches = {
       }),
   }),
   record: object({ kind: string().required(), record: recordSchema.required() }),
+  findings: object({
+    kind: string().required(),
+    findings: mixed()
+      .required()
+      .test('findings', 'These findings cannot be read.', (value, context) => {
+        const told = byCore(() => checkedFindings(value, { muscle: (id) => MUSCLE_IDS.has(id), place: (key) => key in PLACES }));
+        return told === true || context.createError({ message: told });
+      }),
+  }),
   stage: object({ kind: string().required(), stage: string().oneOf(SAVE_STAGES).required() }),
 };
 

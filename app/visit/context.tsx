@@ -3,10 +3,16 @@ import { useNavigate } from 'react-router';
 import type { Reading } from '../../core/measures/reading';
 import type { TakenScore } from '../../server/db/queries/scores.server';
 import type { Routine } from '../../core/routine/model';
-import { screen as holdAgainst, type Screening } from '../../core/screening/screen';
+import type { Override } from '../../core/screening/override';
+import type { PatchTest } from '../../core/screening/products';
+import { screen as holdAgainst, type Caution, type Screening } from '../../core/screening/screen';
+import type { Consent, PracticeText, TextKind } from '../../core/visit/consent';
+import type { Findings } from '../../core/visit/findings';
 import { hasEnded, stageIndex, EMPTY_RECORD, type Screen, type Stage, type VisitRecord, type VisitStage } from '../../core/visit/model';
 import { CAUTIONS } from '../../reference/cautions/index';
 import type { Client } from '../../server/db/queries/clients.server';
+import type { Photo } from '../../server/db/queries/photos.server';
+import type { StoredProduct } from '../../server/db/queries/practice.server';
 import type { ReadingEntry, VisitPatch } from '../../server/db/queries/save-visit.server';
 import type { Visit } from '../../server/db/queries/visits.server';
 import { postTo } from './post';
@@ -23,6 +29,22 @@ export interface VisitData {
   scores: TakenScore[];
   practiceName: string;
   timeZone: string;
+  lastFindings: Findings | null;
+  /** Cautions of the practice's own. */
+  rules: Caution[];
+  texts: Record<TextKind, PracticeText>;
+  products: StoredProduct[];
+  hasGauge: boolean;
+  alongside: Alongside;
+}
+
+/** What is kept beside the visit, each by a door of its own. */
+export interface Alongside {
+  overrides: Override[];
+  consents: Consent[];
+  /** By product. */
+  patchTests: Record<string, PatchTest>;
+  photos: Photo[];
 }
 
 interface Working {
@@ -31,10 +53,15 @@ interface Working {
   readings: Reading[];
   routine: Routine | null;
   record: VisitRecord;
+  findings: Findings;
 }
 
 export interface VisitWork extends VisitData, Working {
   screening: Screening;
+  /** Ours and the practice's own. */
+  cautions: readonly Caution[];
+  noteAlongside: (change: (before: Alongside) => Partial<Alongside>) => void;
+  setFindings: (findings: Findings) => void;
   ended: boolean;
   save: SaveState;
   setScreen: (screen: Screen) => void;
@@ -56,7 +83,7 @@ export function useVisit(): VisitWork {
   return work;
 }
 
-const workingOf = ({ visit, readings }: Pick<VisitData, 'visit' | 'readings'>): Working => ({ stage: visit.stage, screen: visit.screen, readings, routine: visit.routine, record: visit.record ?? EMPTY_RECORD });
+const workingOf = ({ visit, readings }: Pick<VisitData, 'visit' | 'readings'>): Working => ({ stage: visit.stage, screen: visit.screen, readings, routine: visit.routine, record: visit.record ?? EMPTY_RECORD, findings: visit.findings });
 
 /** Holds a visit while it is worked on: what is on the screen at once, what is written in order behind it. */
 export function VisitProvider({ data, reload, children }: { data: VisitData; reload: () => void; children: React.ReactNode }) {
@@ -74,7 +101,17 @@ export function VisitProvider({ data, reload, children }: { data: VisitData; rel
     return () => window.removeEventListener('beforeunload', guard);
   }, []);
 
-  const screening = useMemo(() => holdAgainst(CAUTIONS, working.screen.answers, data.client.pressureCap), [working.screen.answers, data.client.pressureCap]);
+  const [alongside, setAlongside] = useState(data.alongside);
+  const [alongsideOf, setAlongsideOf] = useState(data.alongside);
+  if (alongsideOf !== data.alongside) {
+    setAlongsideOf(data.alongside);
+    setAlongside(data.alongside);
+  }
+  const cautions = useMemo(() => [...CAUTIONS, ...data.rules], [data.rules]);
+  const screening = useMemo(
+    () => holdAgainst(cautions, working.screen.answers, data.client.pressureCap, new Set(alongside.overrides.map((o) => o.caution))),
+    [cautions, working.screen.answers, data.client.pressureCap, alongside.overrides],
+  );
   const ended = hasEnded(working.stage);
   const write = (change: (before: Working) => Working, patch: VisitPatch) => {
     if (ended) return;
@@ -86,6 +123,10 @@ export function VisitProvider({ data, reload, children }: { data: VisitData; rel
     ...data,
     ...working,
     screening,
+    cautions,
+    alongside,
+    noteAlongside: (change) => setAlongside((b) => ({ ...b, ...change(b) })),
+    setFindings: (findings) => write((b) => ({ ...b, findings }), { kind: 'findings', findings }),
     ended,
     save,
     setScreen: (screen) => write((b) => ({ ...b, screen }), { kind: 'screen', screen }),

@@ -8,7 +8,7 @@ import { useVisit } from './context';
  * and who is to be seen. It names no condition; whoever reads it makes up their own mind.
  */
 export function ReferNote() {
-  const { visit, client, screening, practiceName, timeZone } = useVisit();
+  const { visit, client, screening, practiceName, timeZone, texts } = useVisit();
   // Right after the stop the server's own record is not back yet; both say the same.
   const cautions = visit.referral ? CAUTIONS.filter((c) => visit.referral!.cautions.includes(c.key)) : screening.hits['refer-out'];
   const seeWho = [...new Set(cautions.map((c) => c.seeWho).filter(Boolean))];
@@ -30,7 +30,7 @@ export function ReferNote() {
         ))}
       </ul>
       <p>No hands-on work was done. Please see: {seeWho.map((who) => <strong key={who}>{who} </strong>)}</p>
-      <p className="soft small">This is a wellness practice: it does not diagnose, and this note names no condition. If it gets worse on the way, call the local emergency number.</p>
+      <p className="soft small">{texts.scope.body} This note names no condition. If it gets worse on the way, call the local emergency number.</p>
       <p className="signature">Practitioner</p>
     </article>
   );

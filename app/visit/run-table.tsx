@@ -4,6 +4,8 @@ import { clock } from '../../core/units';
 interface Shown {
   status: 'open' | 'done' | 'stopped';
   notes: string[];
+  /** Looks from side to side, in words. */
+  compares: string[];
   steps: (StepRecord & { name: string })[];
 }
 
@@ -45,6 +47,11 @@ export function RunTable({ run }: { run: Shown }) {
           </tr>
         </tfoot>
       </table>
+      {run.compares.map((c, i) => (
+        <p key={i} className="small mb-1">
+          <span className="soft">Sides compared:</span> {c}
+        </p>
+      ))}
       {run.notes.map((n, i) => (
         <p key={i} className="small mb-1">
           <span className="soft">Note:</span> {n}

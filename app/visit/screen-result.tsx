@@ -1,12 +1,13 @@
 import { SEVERITIES, type Severity } from '../../core/screening/screen';
 import { takenAwayBy } from './caution-words';
 import { useVisit } from './context';
+import { OverrideLine } from './override-line';
 
 const WORDS: Record<Severity, string> = { 'refer-out': 'Refer out', avoid: 'Avoid', adapt: 'Adapt', note: 'Note' };
 
 /** What the answers take away, worst first; rules for everyone come last. */
 export function ScreenResult() {
-  const { screening, client } = useVisit();
+  const { screening, client, texts } = useVisit();
   return (
     <div className="result-list" role="region" aria-label="What it changes" aria-live="polite" tabIndex={0}>
       <h2>What it changes</h2>
@@ -28,13 +29,14 @@ export function ScreenResult() {
                   <strong>{c.title}</strong> <span className="soft">{c.group === 'everyone' ? 'always' : ''}</span>
                   <br />
                   {c.group === 'everyone' ? c.advice : `${takenAwayBy(c)}. ${c.seeWho ? `See: ${c.seeWho}` : ''}`}
+                  <OverrideLine caution={c} />
                 </li>
               ))}
             </ul>
           </section>
         );
       })}
-      <p className="soft small mt-3">Wellness work, not medicine: nothing here diagnoses. Local codes and licensed care come first.</p>
+      <p className="soft small mt-3">{texts.scope.body}</p>
     </div>
   );
 }

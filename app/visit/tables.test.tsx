@@ -14,20 +14,20 @@ const table = (run: Parameters<typeof RunTable>[0]['run']) => renderToStaticMark
 
 describe('planned against done', () => {
   test('what each side got stands beside the plan, and the sum below', () => {
-    const out = table({ status: 'done', notes: [], steps: [step(), step({ stepId: 'b', name: 'Press', doneSeconds: 40, right: { plannedSeconds: 30, doneSeconds: 9 } })] });
+    const out = table({ status: 'done', notes: [], compares: [], steps: [step(), step({ stepId: 'b', name: 'Press', doneSeconds: 40, right: { plannedSeconds: 30, doneSeconds: 9 } })] });
     expect(out).toContain('In all');
     expect(out).toContain('2:08');
     expect(out).toContain('1:44');
     expect(out).toContain('0:09');
   });
   test('a step that got less than half is marked, a changed pressure is told', () => {
-    expect(table({ status: 'done', notes: [], steps: [step({ doneSeconds: 20 })] })).toContain('num worse');
-    expect(table({ status: 'done', notes: [], steps: [step({ donePressure: 'feather' })] })).toContain('light → feather');
-    expect(table({ status: 'done', notes: [], steps: [step()] })).not.toContain('→');
+    expect(table({ status: 'done', notes: [], compares: [], steps: [step({ doneSeconds: 20 })] })).toContain('num worse');
+    expect(table({ status: 'done', notes: [], compares: [], steps: [step({ donePressure: 'feather' })] })).toContain('light → feather');
+    expect(table({ status: 'done', notes: [], compares: [], steps: [step()] })).not.toContain('→');
   });
   test('stopped early says so, notes are kept, an open run has no figures yet', () => {
-    expect(table({ status: 'stopped', notes: ['warm'], steps: [step()] })).toMatch(/Stopped early.*warm/s);
-    expect(table({ status: 'open', notes: [], steps: [] })).toContain('still open');
+    expect(table({ status: 'stopped', notes: ['warm'], compares: [], steps: [step()] })).toMatch(/Stopped early.*warm/s);
+    expect(table({ status: 'open', notes: [], compares: [], steps: [] })).toContain('still open');
   });
 });
 

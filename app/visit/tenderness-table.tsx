@@ -7,6 +7,7 @@ import { roundHalfAway } from '../../core/units';
 import type { Place } from '../chart/places';
 import { SideMark } from '../ui/marks';
 import { useVisit } from './context';
+import { FeltElsewhereRow, type PressedAt } from './felt-elsewhere';
 import { Scale } from './scale';
 
 /** Muscles that are pressed at every visit; others are entered on the chart and then listed too. */
@@ -41,7 +42,8 @@ export function useTenderness(phase: ReadingPhase) {
   };
 }
 
-export function TendernessTable({ phase }: { phase: ReadingPhase }) {
+/** With `elsewhere`, each tender muscle also asks where the press is felt. */
+export function TendernessTable({ phase, elsewhere }: { phase: ReadingPhase; elsewhere?: { from: PressedAt | null; onAsk: (from: PressedAt | null) => void } }) {
   const { readings, earlier } = useVisit();
   const { valueAt, set, isFamiliar, setFamiliar } = useTenderness(phase);
   const pressed = new Set(readings.filter((r) => r.measure === 'tenderness').map((r) => r.place));
@@ -81,6 +83,7 @@ export function TendernessTable({ phase }: { phase: ReadingPhase }) {
                     ) : null}
                     <span className="soft small">{value !== undefined ? TENDERNESS_WORDS[value] : last !== undefined ? `was ${last}` : ''}</span>
                   </div>
+                  {elsewhere && value ? <FeltElsewhereRow at={{ muscle: m.id, side }} name={m.name} asking={elsewhere.from?.muscle === m.id && elsewhere.from.side === side} onAsk={elsewhere.onAsk} /> : null}
                 </td>
               );
             })}

@@ -2,12 +2,13 @@ import { BOUNDS } from '../routine/model.ts';
 import { WORKING, type Cue } from '../routine/cues.ts';
 import { InputError } from '../errors.ts';
 import { oneFirmer, oneLighter, type Pressure } from '../units.ts';
+import { readSideCompare, type SideCompare } from './side-compare.ts';
 
 /**
  * The player as a pure state machine: (cue list, events with timestamps) → state now. Replaying the same log always
  * gives the same run. Time comes from the clock handed in, never from counting ticks, so nothing drifts.
  */
-export type GuideEventKind = 'start' | 'pause' | 'resume' | 'next' | 'back' | 'repeat' | 'extend' | 'lighten' | 'harden' | 'stop' | 'note';
+export type GuideEventKind = 'start' | 'pause' | 'resume' | 'next' | 'back' | 'repeat' | 'extend' | 'lighten' | 'harden' | 'stop' | 'note' | 'compare';
 
 export interface GuideEvent {
   /** Made on the device; the server takes each id once. */
@@ -15,7 +16,7 @@ export interface GuideEvent {
   kind: GuideEventKind;
   /** Milliseconds of the clock that is also handed to `stateAt`. */
   atMs: number;
-  /** Reason of a stop, text of a note. */
+  /** Reason of a stop, text of a note, a comparison of sides. */
   text?: string;
 }
 
@@ -38,6 +39,8 @@ export interface GuideState {
   worked: WorkedMs[];
   pressures: (Pressure | null)[];
   notes: { atMs: number; stepIndex: number; text: string }[];
+  /** Looks from side to side, made while the run stood still or went on. */
+  compares: (SideCompare & { atMs: number; stepIndex: number })[];
 }
 
 export interface WorkedMs {
@@ -62,6 +65,7 @@ export function initialState(cues: readonly Cue[], stepPressures: readonly (Pres
     worked: stepPressures.map(() => ({ left: 0, right: 0, midline: 0, all: 0 })),
     pressures: [...stepPressures],
     notes: [],
+    compares: [],
   };
 }
 
@@ -119,7 +123,7 @@ function enter(cues: readonly Cue[], state: GuideState, index: number): void {
 }
 
 function apply(cues: readonly Cue[], before: GuideState, event: GuideEvent): GuideState {
-  const state: GuideState = { ...before, pressures: [...before.pressures], notes: [...before.notes] };
+  const state: GuideState = { ...before, pressures: [...before.pressures], notes: [...before.notes], compares: [...before.compares] };
   const cue = cues[state.cueIndex];
   const live = state.status === 'running' || state.status === 'paused';
   if (!cue) return state;
@@ -176,6 +180,9 @@ function apply(cues: readonly Cue[], before: GuideState, event: GuideEvent): Gui
     case 'note':
       state.notes.push({ atMs: state.atMs, stepIndex: cue.stepIndex, text: event.text ?? '' });
       break;
+    case 'compare':
+      state.compares.push({ atMs: state.atMs, stepIndex: cue.stepIndex, ...readSideCompare(event.text) });
+      break;
   }
   return state;
 }
@@ -212,7 +219,7 @@ export function runRecord(cues: readonly Cue[], stepPressures: readonly (Pressur
   return { state, steps };
 }
 
-const KINDS: readonly GuideEventKind[] = ['start', 'pause', 'resume', 'next', 'back', 'repeat', 'extend', 'lighten', 'harden', 'stop', 'note'];
+const KINDS: readonly GuideEventKind[] = ['start', 'pause', 'resume', 'next', 'back', 'repeat', 'extend', 'lighten', 'harden', 'stop', 'note', 'compare'];
 
 /** @throws InputError when a value handed in is not an event. */
 export function parseGuideEvent(value: unknown): GuideEvent {
@@ -222,5 +229,6 @@ export function parseGuideEvent(value: unknown): GuideEvent {
   if (!KINDS.includes(v.kind as GuideEventKind)) throw new InputError('event.kind', `must be one of ${KINDS.join(', ')}`);
   if (typeof v.atMs !== 'number' || !Number.isFinite(v.atMs) || v.atMs < 0) throw new InputError('event.atMs', 'must be milliseconds, 0 or more');
   if (v.text !== undefined && (typeof v.text !== 'string' || v.text.length > 500)) throw new InputError('event.text', 'must be text of at most 500 characters');
+  if (v.kind === 'compare') readSideCompare(v.text);
   return { id: v.id, kind: v.kind as GuideEventKind, atMs: v.atMs, ...(v.text !== undefined ? { text: v.text } : {}) };
 }

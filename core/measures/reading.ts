@@ -3,12 +3,12 @@ import type { Side } from '../units.ts';
 import { nrsScore } from './nrs.ts';
 import { tenderness } from './tenderness.ts';
 
-/** What a reading belongs to: the whole client, one of the two sides, a complaint, or a muscle and side. */
-export type Belongs = 'client' | 'side' | 'complaint' | 'muscle';
+/** What a reading belongs to: the whole client, one of the two sides, a complaint, a muscle and side, or a region. */
+export type Belongs = 'client' | 'side' | 'complaint' | 'muscle' | 'region';
 
 interface Measure {
   name: string;
-  unit: 'of 10' | 'of 3' | 'mm' | 'fingers' | 'yes or no';
+  unit: 'of 10' | 'of 3' | 'mm' | 'kPa' | 'fingers' | 'yes or no' | 'felt';
   /** null: neither way is better, and no course is told. */
   better: 'up' | 'down' | null;
   belongs: Belongs;
@@ -39,8 +39,13 @@ export const MEASURES = {
   tenderness: measure('Tenderness', 'of 3', 'down', 'muscle', 0, 3),
   /** The press brought up the pain the client knows; after the examiner protocol of Schiffman et al. 2014. */
   'familiar-pain': measure('Your pain', 'yes or no', null, 'muscle', 0, 1),
+  /** Mean of the second and third trial; the trials themselves are kept with the visit's findings. */
+  'pressure-threshold': measure('Pressure threshold', 'kPa', 'up', 'muscle', 1, 2000),
+  /** The scan from inside: 0 nothing noticed, 1 at ease, 2 tense. Common practice, no source. */
+  'region-felt': measure('Felt from inside', 'felt', null, 'region', 0, 2),
 } satisfies Record<string, Measure>;
 export type MeasureKey = keyof typeof MEASURES;
+export const FELT_WORDS = ['nothing noticed', 'at ease', 'tense'] as const;
 export const MEASURE_KEYS = Object.keys(MEASURES) as MeasureKey[];
 
 /** What is asked again right after the work; the rest is taken once in a visit. */
@@ -68,7 +73,8 @@ export function checkedReading(key: MeasureKey, value: unknown, field = 'value')
   const { unit, least, most } = MEASURES[key];
   if (unit === 'of 10') return nrsScore(value, field);
   if (unit === 'of 3') return tenderness(value, field);
-  const fits = typeof value === 'number' && Number.isFinite(value) && value >= least && value <= most && (unit === 'mm' || Number.isInteger(value));
-  if (!fits) throw new InputError(field, unit === 'mm' ? `${least} to ${most} mm is accepted` : `a whole number from ${least} to ${most} is accepted`);
+  const measured = unit === 'mm' || unit === 'kPa';
+  const fits = typeof value === 'number' && Number.isFinite(value) && value >= least && value <= most && (measured || Number.isInteger(value));
+  if (!fits) throw new InputError(field, measured ? `${least} to ${most} ${unit} is accepted` : `a whole number from ${least} to ${most} is accepted`);
   return value;
 }

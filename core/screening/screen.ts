@@ -3,6 +3,7 @@ import type { Catalogue } from '../routine/technique.ts';
 import { lighterOf, PRESSURES, pressureRank, type Pressure } from '../units.ts';
 import { factsOf } from './facts.ts';
 import { clauseHolds, isWholeVisit, parseAppliesTo, type Clause, type StepFacts } from './grammar.ts';
+import { mayBeOverridden } from './override.ts';
 
 export const SEVERITIES = ['refer-out', 'avoid', 'adapt', 'note'] as const;
 export type Severity = (typeof SEVERITIES)[number];
@@ -33,6 +34,8 @@ export interface Limit {
   caution: Caution;
   clause: Clause;
   effect: 'ban' | 'warn' | 'note';
+  /** A ban that was lifted in writing, and warns instead. */
+  overridden?: true;
 }
 
 export interface Screening {
@@ -49,9 +52,10 @@ export interface Screening {
 
 /**
  * Hold an answer sheet against all cautions. Rules for everyone always count; a question counts once it is answered
- * yes. Adding a yes only ever adds limits.
+ * yes. Adding a yes only ever adds limits. An override turns the bans of that one caution into warnings, where it may be
+ * overridden at all; the bans of every other caution stay.
  */
-export function screen(cautions: readonly Caution[], answers: Answers, pressureCap: Pressure | null = null): Screening {
+export function screen(cautions: readonly Caution[], answers: Answers, pressureCap: Pressure | null = null, overridden: ReadonlySet<string> = NONE): Screening {
   const hits: Screening['hits'] = { 'refer-out': [], avoid: [], adapt: [], note: [] };
   const limits: Limit[] = [];
   const unanswered: string[] = [];
@@ -65,7 +69,11 @@ export function screen(cautions: readonly Caution[], answers: Answers, pressureC
     const clauses = clausesOf(caution);
     // Beside a clause for the whole visit, further places only say where to show it.
     const wholeVisit = clauses.some(isWholeVisit);
-    for (const clause of clauses) limits.push({ caution, clause, effect: wholeVisit && !isWholeVisit(clause) ? 'note' : effectOf(caution.severity, clause) });
+    const lifted = overridden.has(caution.key) && mayBeOverridden(caution);
+    for (const clause of clauses) {
+      const effect = wholeVisit && !isWholeVisit(clause) ? 'note' : effectOf(caution.severity, clause);
+      limits.push(lifted && effect === 'ban' ? { caution, clause, effect: 'warn', overridden: true } : { caution, clause, effect });
+    }
   }
   return {
     hits,
@@ -76,6 +84,8 @@ export function screen(cautions: readonly Caution[], answers: Answers, pressureC
     unanswered,
   };
 }
+
+const NONE: ReadonlySet<string> = new Set();
 
 const parsed = new Map<string, Clause[]>();
 function clausesOf(caution: Caution): Clause[] {
@@ -109,7 +119,7 @@ export function breachesOf(step: Step, screening: Screening, catalogue: Catalogu
   const out: Breach[] = [];
   for (const limit of screening.limits) {
     if (!clauseHolds(limit.clause, facts)) continue;
-    out.push({ limit, effect: limit.effect, reason: `${limit.caution.title}: ${limit.caution.advice}`, lowerTo: freeingPressure(limit.clause, facts, step) });
+    out.push({ limit, effect: limit.effect, reason: `${limit.overridden ? 'Overridden in writing. ' : ''}${limit.caution.title}: ${limit.caution.advice}`, lowerTo: freeingPressure(limit.clause, facts, step) });
   }
   const hardest = hardestOf(step);
   if (screening.pressureCap && hardest && pressureRank(hardest) > pressureRank(screening.pressureCap))

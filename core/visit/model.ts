@@ -21,6 +21,8 @@ export interface Screen {
   answers: Answers;
   /** Keys of the preparation list that are done. */
   preparation: string[];
+  /** Id of the practice's product that is used; absent when none was chosen. */
+  product?: string;
 }
 export const EMPTY_SCREEN: Screen = { answers: {}, preparation: [] };
 

@@ -1,6 +1,7 @@
 import { chromium, type Page } from '@playwright/test';
 import { DEMO_SIGN_IN, seedDemo } from '../../demo/seed.ts';
 import { CHROMIUM_FLAGS } from '../../playwright.config.ts';
+import { startAlgometer } from '../../devices/algometer.ts';
 import { closeDatabase, database } from '../../server/db/connection.ts';
 import { migrate } from '../../server/db/migrate.ts';
 import { ensureBuild } from './build.ts';
@@ -17,7 +18,8 @@ export async function openDemo(): Promise<{ page: Page; url: string; close: () =
   await migrate(database());
   await seedDemo(new Date());
   await closeDatabase();
-  const served = await serve(cluster.url);
+  const gauge = await startAlgometer();
+  const served = await serve(cluster.url, { VELVET_GAUGE: gauge.address });
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: served.url });
   await page.goto('/sign-in');
@@ -31,6 +33,7 @@ export async function openDemo(): Promise<{ page: Page; url: string; close: () =
     close: async () => {
       await browser.close();
       await served.stop();
+      await gauge.close();
       await cluster.stop();
     },
   };

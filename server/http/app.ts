@@ -7,11 +7,13 @@ import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import type { ServerBuild } from 'react-router';
+import { LARGEST_PHOTO_BYTES } from '../photo-file.server.ts';
 import { refuseOtherOrigins } from './same-origin.ts';
 
 const build = join(dirname(dirname(dirname(fileURLToPath(import.meta.url)))), 'build');
-/** Nothing this application takes in is larger. */
+/** Nothing this application takes in is larger, but for a photo. */
 const LARGEST_BODY_BYTES = 1_000_000;
+const PHOTO_PATH = /^\/visits\/[^/]+\/photo$/;
 
 /** The application behind its headers and limits. It keeps no state: any number of processes may run side by side. */
 export async function createApp(): Promise<Express> {
@@ -50,7 +52,8 @@ export async function createApp(): Promise<Express> {
   app.use(express.static(join(build, 'client'), { maxAge: '1h' }));
   app.use(refuseOtherOrigins);
   app.use((request, response, next) => {
-    if (Number(request.headers['content-length'] ?? 0) > LARGEST_BODY_BYTES) response.status(413).type('text/plain').send('That is too large; at most 1 MB is accepted.');
+    const most = PHOTO_PATH.test(request.path) ? LARGEST_PHOTO_BYTES : LARGEST_BODY_BYTES;
+    if (Number(request.headers['content-length'] ?? 0) > most) response.status(413).type('text/plain').send(`That is too large; at most ${most / 1_000_000} MB is accepted.`);
     else next();
   });
   const server = (await import(pathToFileURL(entry).href)) as unknown as ServerBuild;

@@ -1,16 +1,20 @@
 import { spawnSync } from 'node:child_process';
+import { startAlgometer } from '../../devices/algometer.ts';
 import { throwAwayCluster } from '../../scripts/lib/postgres.ts';
 import { serve } from '../../scripts/lib/server.ts';
 
 /** One database and one server for the whole run; the demo practice is in it. */
 export default async function start(): Promise<() => Promise<void>> {
   const cluster = await throwAwayCluster();
-  const served = await serve(cluster.url);
+  // Three times as fast as a hand, so that a test need not wait for it.
+  const gauge = await startAlgometer({ speed: 3 });
+  const served = await serve(cluster.url, { VELVET_GAUGE: gauge.address });
   const seeded = spawnSync(process.execPath, ['--import', 'tsx', 'tests/e2e/seed.ts'], { env: { ...process.env, DATABASE_URL: cluster.url }, encoding: 'utf8' });
   if (seeded.status !== 0) throw new Error(seeded.stderr);
   process.env.VELVET_URL = served.url;
   return async () => {
     await served.stop();
+    await gauge.close();
     await cluster.stop();
   };
 }

@@ -9,12 +9,12 @@ beforeAll(async () => {
 });
 afterAll(closeDatabase);
 const page = (over: Partial<Parameters<typeof listClients>[1]> = {}) => listClients(tenant.practiceId, { find: '', sort: 'name', descending: false, page: 1, pageSize: 10, ...over });
-const inputOf = (c: Awaited<ReturnType<typeof addClient>>) => ({ name: c.name, about: c.about, note: c.note, pressureCap: c.pressureCap, fingerWidthsMm: c.fingerWidthsMm, habitSide: c.habitSide, complaints: c.complaints });
+const inputOf = (c: Awaited<ReturnType<typeof addClient>>) => ({ name: c.name, about: c.about, note: c.note, pressureCap: c.pressureCap, fingerWidthsMm: c.fingerWidthsMm, habitSides: c.habitSides, allergies: c.allergies, complaints: c.complaints });
 
 describe('a client', () => {
   test('is stored with complaints in their order', async () => {
-    const client = await addClient(tenant, 'Caspian Holt', { pressureCap: 'light', fingerWidthsMm: [16, 17, 16.5, 14], habitSide: 'right' });
-    expect(client).toMatchObject({ name: 'Caspian Holt', pressureCap: 'light', fingerWidthsMm: [16, 17, 16.5, 14], habitSide: 'right', version: 1 });
+    const client = await addClient(tenant, 'Caspian Holt', { pressureCap: 'light', fingerWidthsMm: [16, 17, 16.5, 14], habitSides: { chewing: 'right' }, allergies: ['nuts'] });
+    expect(client).toMatchObject({ name: 'Caspian Holt', pressureCap: 'light', fingerWidthsMm: [16, 17, 16.5, 14], habitSides: { chewing: 'right' }, allergies: ['nuts'], version: 1 });
     expect(client.complaints.map((c) => c.kind)).toEqual(['jaw', 'headache']);
   });
   test('a change raises the version; a stale one is refused and changes nothing', async () => {
@@ -48,7 +48,7 @@ describe('long lists', () => {
   let large: Tenant;
   beforeAll(async () => {
     large = await openPractice('Large');
-    for (let i = 0; i < 37; i++) await createClient(large.practiceId, { name: `Client ${String(i).padStart(2, '0')}`, about: i % 2 ? 'viola' : 'oboe', note: '', pressureCap: null, fingerWidthsMm: null, habitSide: null, complaints: [] });
+    for (let i = 0; i < 37; i++) await createClient(large.practiceId, { name: `Client ${String(i).padStart(2, '0')}`, about: i % 2 ? 'viola' : 'oboe', note: '', pressureCap: null, fingerWidthsMm: null, habitSides: {}, allergies: [], complaints: [] });
   });
   const list = (over: Partial<Parameters<typeof listClients>[1]> = {}) => listClients(large.practiceId, { find: '', sort: 'name', descending: false, page: 1, pageSize: 10, ...over });
 

@@ -40,7 +40,7 @@ export async function openTwoPractices(): Promise<{ mine: Tenant; theirs: Tenant
 
 export async function addClient({ practiceId }: Tenant, name = 'Noor Halvorsen', over: Partial<Parameters<typeof createClient>[1]> = {}): Promise<Client> {
   const id = await createClient(practiceId, {
-    name, about: 'second violins', note: '', pressureCap: null, fingerWidthsMm: null, habitSide: null,
+    name, about: 'second violins', note: '', pressureCap: null, fingerWidthsMm: null, habitSides: {}, allergies: [],
     complaints: [{ kind: 'jaw', label: '', side: 'left', onset: '', triggers: '', goal: '' }, { kind: 'headache', label: '', side: 'both', onset: '', triggers: '', goal: '' }],
     ...over,
   });

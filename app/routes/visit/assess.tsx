@@ -1,39 +1,35 @@
+import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { PRESSED_MUSCLES } from '../../../reference/muscles';
-import { FaceChart } from '../../chart/face-chart';
-import { placesOn } from '../../chart/places';
-import { soundingsOf } from '../../visit/chart-marks';
+import { habitWords } from '../../../core/visit/habit-sides';
+import { AssessChart, type ChartMode } from '../../visit/assess-chart';
 import { useVisit } from '../../visit/context';
+import { LevelSection } from '../../visit/level-section';
 import { MeasuresSection } from '../../visit/measures-section';
 import { OpeningFields } from '../../visit/opening-fields';
 import { PressCount } from '../../visit/press-count';
 import { Ratings } from '../../visit/ratings';
 import { SaveConflict, SaveState } from '../../visit/save-note';
-import { TendernessTable, USUAL_SITES, useTenderness } from '../../visit/tenderness-table';
+import { ScanSection } from '../../visit/scan-section';
+import { SpotsSection } from '../../visit/spots-section';
+import { TendernessTable } from '../../visit/tenderness-table';
+import { ThresholdSection } from '../../visit/threshold-section';
 
 export default function Assess() {
-  const { readings, goTo, ended } = useVisit();
-  const tender = useTenderness('before');
-  const pickable = PRESSED_MUSCLES.flatMap((m) => placesOn({ kind: 'muscle', id: m.id }, 'both'))
-    .filter((p) => p.side !== 'midline')
-    .map((place) => {
-      const value = tender.valueAt(place.id, place.side as 'left' | 'right');
-      return { place, name: PRESSED_MUSCLES.find((m) => m.id === place.id)!.name, state: value === undefined ? 'not pressed' : `tenderness ${value}` };
-    });
+  const { goTo, ended, client } = useVisit();
+  const [mode, setMode] = useState<ChartMode>({ kind: 'press' });
+  const [spot, setSpot] = useState<string | null>(null);
+  const toggle = (kind: 'spots' | 'scan') => (on: boolean) => setMode(on ? { kind } : { kind: 'press' });
+  const habits = habitWords(client.habitSides);
   return (
     <div className="visit-body">
       <div className="chart-side">
-        <FaceChart
-          soundings={soundingsOf(readings, 'before')}
-          muscles={USUAL_SITES.flatMap((id) => (['left', 'right'] as const).map((side) => ({ id, side })))}
-          pick={{ places: pickable, onPick: tender.tap, onKey: tender.key }}
-        />
+        <AssessChart mode={mode} chosenSpot={spot} onChooseSpot={setSpot} />
       </div>
       <main className="work">
         <SaveConflict />
         <div className="work-head">
           <h1>Assess</h1>
-          <span className="soft">how bad, where, and how far it opens</span>
+          <span className="soft">{habits ? `Client ${habits}` : 'how bad, where, and how far it opens'}</span>
           <div className="end">
             <SaveState />
             {!ended && <Button onClick={() => goTo('compose')}>Compose</Button>}
@@ -48,13 +44,17 @@ export default function Assess() {
             <h2>Tenderness</h2>
             <p className="soft small mb-1">Tap a muscle on the chart, or press 0 to 3 on it: nothing, mild, moderate, severe. Sides are the client’s.</p>
             <PressCount />
-            <TendernessTable phase="before" />
+            <TendernessTable phase="before" elsewhere={{ from: mode.kind === 'elsewhere' ? mode.from : null, onAsk: (from) => setMode(from ? { kind: 'elsewhere', from } : { kind: 'press' }) }} />
           </section>
+          <SpotsSection pinning={mode.kind === 'spots'} onPinning={toggle('spots')} chosen={spot} onChoose={setSpot} />
+          <ScanSection on={mode.kind === 'scan'} onScan={toggle('scan')} />
           <section className="section">
             <h2>Mouth opening</h2>
             <OpeningFields phase="before" />
           </section>
+          <ThresholdSection phase="before" />
         </fieldset>
+        <LevelSection phase="before" />
         <MeasuresSection />
       </main>
     </div>

@@ -1,6 +1,7 @@
 import { Button, Form } from 'react-bootstrap';
 import { Link } from 'react-router';
 import { ASKED_AGAIN } from '../../../core/measures/reading';
+import { readSideCompare, sideCompareWords } from '../../../core/guide/side-compare';
 import type { StepRecord } from '../../../core/guide/machine';
 import { REACTION_NAMES, REACTIONS, type Reaction } from '../../../core/visit/model';
 import { clock } from '../../../core/units';
@@ -13,6 +14,7 @@ import { requirePractitioner } from '../../session.server';
 import { RunTable } from '../../visit/run-table';
 import { useVisit } from '../../visit/context';
 import { DayField } from '../../visit/day-field';
+import { LevelSection } from '../../visit/level-section';
 import { OpeningFields } from '../../visit/opening-fields';
 import { Ratings } from '../../visit/ratings';
 import { SaveConflict, SaveState } from '../../visit/save-note';
@@ -25,7 +27,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   return {
     runs: runs.map((r) => {
       const names = new Map(r.routine.steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? s.technique]));
-      return { id: r.id, status: r.status, createdAt: r.createdAt, notes: r.events.filter((e) => e.kind === 'note').map((e) => e.text ?? ''), steps: (r.steps ?? []).map((s: StepRecord) => ({ ...s, name: names.get(s.stepId) ?? s.stepId })) };
+      return { id: r.id, status: r.status, createdAt: r.createdAt, notes: r.events.filter((e) => e.kind === 'note').map((e) => e.text ?? ''), compares: r.events.filter((e) => e.kind === 'compare').map((e) => sideCompareWords(readSideCompare(e.text))), steps: (r.steps ?? []).map((s: StepRecord) => ({ ...s, name: names.get(s.stepId) ?? s.stepId })) };
     }),
   };
 }
@@ -81,6 +83,7 @@ export default function Record({ loaderData }: Route.ComponentProps) {
             <h2>Open again</h2>
             <OpeningFields phase="after" />
           </section>
+          <LevelSection phase="after" />
           <section className="section">
             <h2>What was done</h2>
             {last ? <RunTable run={last} /> : <p className="soft">No run of this visit is on record.</p>}

@@ -3,14 +3,12 @@ import { array, mixed, number, object, string } from 'yup';
 import { InputError } from '../../../core/errors';
 import { parseGuideEvent } from '../../../core/guide/machine';
 import { checkRoutine } from '../../../core/routine/check';
-import { screen } from '../../../core/screening/screen';
 import { hasEnded } from '../../../core/visit/model';
 import { CATALOGUE } from '../../../reference/catalogue';
-import { CAUTIONS } from '../../../reference/cautions/index';
-import { findClient } from '../../../server/db/queries/clients.server';
 import { openRun, runsOfVisit, takeEvents } from '../../../server/db/queries/runs.server';
 import { findVisit } from '../../../server/db/queries/visits.server';
 import { check } from '../../schemas/read';
+import { screeningOf } from '../../screening.server';
 import { notFound, requirePractitioner } from '../../session.server';
 import type { Route } from './+types/run';
 
@@ -32,8 +30,7 @@ export async function action({ request, params }: Route.ActionArgs) {
 
   if (input.value.kind === 'open') {
     if (hasEnded(visit.stage)) return data({ message: 'This visit has ended.' }, { status: 409 });
-    const client = await findClient(practiceId, visit.clientId);
-    const screening = screen(CAUTIONS, visit.screen.answers, client?.pressureCap ?? null);
+    const screening = (await screeningOf(practiceId, visit))(visit);
     const stop = visit.routine && checkRoutine(visit.routine, CATALOGUE, screening).find((f) => f.severity === 'stop');
     if (stop || screening.mustStop) return data({ message: stop?.title ?? 'A red flag was answered yes.' }, { status: 422 });
     const run = await openRun(practiceId, visit.id);

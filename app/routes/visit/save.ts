@@ -1,13 +1,12 @@
 import { data } from 'react-router';
 import { newlyBanned } from '../../../core/screening/admit';
-import { screen, type Screening } from '../../../core/screening/screen';
+import type { Screening } from '../../../core/screening/screen';
 import type { Referral } from '../../../core/visit/model';
 import { CATALOGUE } from '../../../reference/catalogue';
-import { CAUTIONS } from '../../../reference/cautions/index';
-import { findClient } from '../../../server/db/queries/clients.server';
 import { saveVisit, type VisitPatch } from '../../../server/db/queries/save-visit.server';
 import { findVisit, type Visit } from '../../../server/db/queries/visits.server';
 import { check } from '../../schemas/read';
+import { screeningOf } from '../../screening.server';
 import { saveSchema } from '../../schemas/visit';
 import { notFound, requirePractitioner } from '../../session.server';
 import type { Route } from './+types/save';
@@ -25,11 +24,10 @@ export async function action({ request, params }: Route.ActionArgs) {
   }
   const visit = await findVisit(who.practiceId, params.visitId);
   if (!visit) return data({ result: 'missing' } as const, { status: 404 });
-  const client = await findClient(who.practiceId, visit.clientId);
-  const screeningOf = (v: Visit) => screen(CAUTIONS, v.screen.answers, client?.pressureCap ?? null);
+  const screened = await screeningOf(who.practiceId, visit);
   const given = input.value.patch as VisitPatch;
-  const patch: VisitPatch = given.kind === 'stage' && given.stage === 'stopped' ? { ...given, referral: referralOf(screeningOf(visit)) } : given;
-  const result = await saveVisit(who, visit.id, { saveId: input.value.saveId, expectedVersion: input.value.expectedVersion, patch }, (locked) => refusal(locked, screeningOf(locked), patch));
+  const patch: VisitPatch = given.kind === 'stage' && given.stage === 'stopped' ? { ...given, referral: referralOf(screened(visit)) } : given;
+  const result = await saveVisit(who, visit.id, { saveId: input.value.saveId, expectedVersion: input.value.expectedVersion, patch }, (locked) => refusal(locked, screened(locked), patch));
   return data(result, { status: STATUS[result.result] });
 }
 

@@ -1,12 +1,15 @@
 import { Button, Form as BsForm } from 'react-bootstrap';
 import { Link } from 'react-router';
 import type { Answer, Caution } from '../../../core/screening/screen';
-import { CAUTIONS } from '../../../reference/cautions/index';
+import { preparationFor } from '../../../core/screening/preparation';
+import { CATALOGUE } from '../../../reference/catalogue';
 import { PREPARATION } from '../../../reference/preparation';
 import { FaceChart } from '../../chart/face-chart';
 import { takenAwayBy } from '../../visit/caution-words';
 import { keepOffMarks } from '../../visit/chart-marks';
 import { useVisit } from '../../visit/context';
+import { ConsentLine } from '../../visit/consent-line';
+import { ProductChoice } from '../../visit/product-choice';
 import { ReferNote } from '../../visit/refer-note';
 import { SaveConflict, SaveState } from '../../visit/save-note';
 import { ScreenResult } from '../../visit/screen-result';
@@ -19,7 +22,7 @@ const GROUPS = [
 
 export default function ScreenStage() {
   const visit = useVisit();
-  const { screen, setScreen, lastScreen, screening, ended, stage } = visit;
+  const { screen, setScreen, lastScreen, screening, ended, stage, cautions, routine } = visit;
   const answer = (keys: readonly string[], value: Answer | ((key: string) => Answer | undefined)) => {
     const answers = { ...screen.answers };
     for (const key of keys) {
@@ -51,12 +54,14 @@ export default function ScreenStage() {
           <div>
             <h2 className="mb-1">Preparation</h2>
             <div className="prep-list">
-              {PREPARATION.map((p) => (
+              {preparationFor(PREPARATION, routine, CATALOGUE).map((p) => (
                 <BsForm.Check key={p.key} id={`prep-${p.key}`} label={p.label} checked={screen.preparation.includes(p.key)} onChange={() => tick(p.key)} />
               ))}
             </div>
+            <ProductChoice />
+            <ConsentLine kind="work" />
             {GROUPS.map(({ group, title, none }) => {
-              const asked = CAUTIONS.filter((c) => c.group === group && c.question);
+              const asked = cautions.filter((c) => c.group === group && c.question);
               const unanswered = asked.filter((c) => !screen.answers[c.key]).map((c) => c.key);
               const known = lastScreen ? asked.filter((c) => lastScreen.answers[c.key]).map((c) => c.key) : [];
               return (

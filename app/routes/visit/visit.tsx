@@ -2,10 +2,15 @@ import { useMemo } from 'react';
 import { Outlet, useLocation, useRevalidator } from 'react-router';
 import { STAGES, type Stage } from '../../../core/visit/model';
 import { findClient } from '../../../server/db/queries/clients.server';
+import { consentsOf, patchTestsOf } from '../../../server/db/queries/consents.server';
 import { latestMeasures } from '../../../server/db/queries/measures.server';
+import { overridesOf } from '../../../server/db/queries/overrides.server';
+import { photosOfClient } from '../../../server/db/queries/photos.server';
+import { localCautions, practiceTexts, productsOf } from '../../../server/db/queries/practice.server';
 import { scoresOfClient } from '../../../server/db/queries/scores.server';
 import { readingsOfClient } from '../../../server/db/queries/readings.server';
 import { findVisit, visitBefore, visitNumber } from '../../../server/db/queries/visits.server';
+import { hasGauge } from '../../../server/gauge.server';
 import { ClientChart } from '../../chart/client-chart';
 import { useFitted } from '../../chart/fitted';
 import { notFound, requirePractitioner } from '../../session.server';
@@ -17,7 +22,11 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId, practiceName, timeZone } = await requirePractitioner(request);
   const visit = await findVisit(practiceId, params.visitId);
   if (!visit) notFound('visit');
-  const [client, measures, scores, readings, number, before] = await Promise.all([findClient(practiceId, visit.clientId), latestMeasures(practiceId, visit.clientId), scoresOfClient(practiceId, visit.clientId), readingsOfClient(practiceId, visit.clientId), visitNumber(practiceId, visit), visitBefore(practiceId, visit)]);
+  const { clientId } = visit;
+  const [client, measures, scores, readings, number, before, rules, overrides, texts, consents, products, patchTests, photos] = await Promise.all([
+    findClient(practiceId, clientId), latestMeasures(practiceId, clientId), scoresOfClient(practiceId, clientId), readingsOfClient(practiceId, clientId), visitNumber(practiceId, visit), visitBefore(practiceId, visit),
+    localCautions(practiceId), overridesOf(practiceId, visit.id), practiceTexts(practiceId), consentsOf(practiceId, clientId), productsOf(practiceId), patchTestsOf(practiceId, clientId), photosOfClient(practiceId, clientId),
+  ]);
   if (!client) notFound('client');
   return {
     visit,
@@ -30,6 +39,12 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     readings: readings.filter((r) => r.visitId === visit.id),
     earlier: readings.filter((r) => r.visitId !== visit.id && r.takenAt < visit.startsAt),
     lastScreen: before?.screen ?? null,
+    lastFindings: before?.findings ?? null,
+    rules,
+    texts,
+    products: products.filter((p) => !p.retired || p.id === visit.screen.product),
+    hasGauge: hasGauge(),
+    alongside: { overrides, consents, patchTests, photos: photos.filter((p) => p.visitId === visit.id || p.takenAt < visit.startsAt) },
   };
 }
 /** A visit in work is the browser's; it is read again only when asked to, or for another visit. */

@@ -1,5 +1,6 @@
 import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
-import type { OneSide, Pressure, Side } from '../../../core/units.ts';
+import type { HabitSides } from '../../../core/visit/habit-sides.ts';
+import type { Pressure, Side } from '../../../core/units.ts';
 import type { ComplaintKind } from '../../../core/routine/technique.ts';
 
 const uuid = { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 };
@@ -44,8 +45,10 @@ export class ClientModel extends Model<InferAttributes<ClientModel>, InferCreati
   declare pressureCap: Pressure | null;
   /** Client's own finger widths in mm, index first; null when not measured. */
   declare fingerWidthsMm: number[] | null;
-  /** Side the client chews or holds an instrument on. */
-  declare habitSide: OneSide | null;
+  /** Sides of chewing, hand, instrument and desk. */
+  declare habitSides: CreationOptional<HabitSides>;
+  /** What the skin reacts to, in the client's words. */
+  declare allergies: CreationOptional<string[]>;
   declare version: CreationOptional<number>;
   declare createdAt: CreationOptional<Date>;
 }
@@ -78,7 +81,7 @@ export function definePeople(sequelize: Sequelize): void {
   ClientModel.init(
     {
       id: uuid, practiceId, name: DataTypes.TEXT, about: DataTypes.TEXT, note: DataTypes.TEXT, pressureCap: DataTypes.TEXT,
-      fingerWidthsMm: DataTypes.JSONB, habitSide: DataTypes.TEXT, version: { type: DataTypes.INTEGER, defaultValue: 1 }, createdAt: now,
+      fingerWidthsMm: DataTypes.JSONB, habitSides: { type: DataTypes.JSONB, defaultValue: {} }, allergies: { type: DataTypes.JSONB, defaultValue: [] }, version: { type: DataTypes.INTEGER, defaultValue: 1 }, createdAt: now,
     },
     { sequelize, tableName: 'clients' },
   );

@@ -2,6 +2,7 @@ import { DataTypes, Model, type CreationOptional, type InferAttributes, type Inf
 import type { Routine } from '../../../core/routine/model.ts';
 import type { StepRecord } from '../../../core/guide/machine.ts';
 import type { MeasureKey, ReadingPhase, ReadingSource } from '../../../core/measures/reading.ts';
+import type { Findings } from '../../../core/visit/findings.ts';
 import type { Referral, Screen, VisitRecord, VisitStage } from '../../../core/visit/model.ts';
 import type { Side } from '../../../core/units.ts';
 
@@ -19,6 +20,7 @@ export class VisitModel extends Model<InferAttributes<VisitModel>, InferCreation
   declare screen: Screen;
   declare routine: Routine | null;
   declare record: VisitRecord | null;
+  declare findings: CreationOptional<Partial<Findings>>;
   /** Set when the visit was stopped at screening. */
   declare referral: Referral | null;
   declare endedAt: Date | null;
@@ -82,6 +84,9 @@ export class AuditModel extends Model<InferAttributes<AuditModel>, InferCreation
   declare at: Date;
   declare what: string;
   declare about: Record<string, unknown>;
+  /** Null on entries from before the trail was chained. */
+  declare seq: CreationOptional<number | null>;
+  declare hash: CreationOptional<string | null>;
 }
 
 /** BIGINT and NUMERIC come from the driver as text; every value here is well inside what a number holds exactly. */
@@ -96,7 +101,7 @@ export function defineWork(sequelize: Sequelize): void {
   VisitModel.init(
     {
       id: uuid, practiceId, clientId: DataTypes.UUID, practitionerId: DataTypes.UUID, startsAt: DataTypes.DATE, stage: DataTypes.TEXT, screen: DataTypes.JSONB,
-      routine: DataTypes.JSONB, record: DataTypes.JSONB, referral: DataTypes.JSONB, endedAt: DataTypes.DATE, version, lastSaveId: DataTypes.TEXT,
+      routine: DataTypes.JSONB, record: DataTypes.JSONB, findings: { type: DataTypes.JSONB, defaultValue: {} }, referral: DataTypes.JSONB, endedAt: DataTypes.DATE, version, lastSaveId: DataTypes.TEXT,
     },
     { sequelize, tableName: 'visits' },
   );
@@ -123,7 +128,7 @@ export function defineWork(sequelize: Sequelize): void {
     { sequelize, tableName: 'run_events' },
   );
   AuditModel.init(
-    { id: uuid, practiceId, practitionerId: DataTypes.UUID, at: DataTypes.DATE, what: DataTypes.TEXT, about: DataTypes.JSONB },
+    { id: uuid, practiceId, practitionerId: DataTypes.UUID, at: DataTypes.DATE, what: DataTypes.TEXT, about: DataTypes.JSONB, seq: DataTypes.BIGINT, hash: DataTypes.TEXT },
     { sequelize, tableName: 'audit' },
   );
 }

@@ -1,6 +1,7 @@
 import { Op, type Transaction } from 'sequelize';
 import type { ComplaintKind } from '../../../core/routine/technique.ts';
-import type { OneSide, Pressure, Side } from '../../../core/units.ts';
+import type { Pressure, Side } from '../../../core/units.ts';
+import type { HabitSides } from '../../../core/visit/habit-sides.ts';
 import { database } from '../connection.ts';
 import { ClientModel, ComplaintModel } from '../models/index.ts';
 import { isUuid, like } from './shared.server.ts';
@@ -22,7 +23,8 @@ export interface Client {
   note: string;
   pressureCap: Pressure | null;
   fingerWidthsMm: number[] | null;
-  habitSide: OneSide | null;
+  habitSides: HabitSides;
+  allergies: string[];
   version: number;
   complaints: Complaint[];
 }
@@ -69,7 +71,7 @@ export async function findClient(practiceId: string, id: string): Promise<Client
 
 function plainClient(c: ClientModel, complaints: ComplaintModel[]): Client {
   return {
-    id: c.id, name: c.name, about: c.about, note: c.note, pressureCap: c.pressureCap, fingerWidthsMm: c.fingerWidthsMm, habitSide: c.habitSide, version: c.version,
+    id: c.id, name: c.name, about: c.about, note: c.note, pressureCap: c.pressureCap, fingerWidthsMm: c.fingerWidthsMm, habitSides: c.habitSides, allergies: c.allergies, version: c.version,
     complaints: complaints.map((k) => ({ id: k.id, kind: k.kind, label: k.label, side: k.side, onset: k.onset, triggers: k.triggers, goal: k.goal, closed: k.closed })),
   };
 }

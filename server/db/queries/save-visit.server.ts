@@ -3,8 +3,10 @@ import type { MeasureKey, ReadingPhase } from '../../../core/measures/reading.ts
 import type { Routine } from '../../../core/routine/model.ts';
 import type { Side } from '../../../core/units.ts';
 import { hasEnded, type Referral, type Screen, type VisitRecord, type VisitStage } from '../../../core/visit/model.ts';
+import type { Findings } from '../../../core/visit/findings.ts';
 import { database } from '../connection.ts';
-import { AuditModel, ComplaintModel, ReadingModel, VisitModel } from '../models/index.ts';
+import { ComplaintModel, ReadingModel, VisitModel } from '../models/index.ts';
+import { writeAudit } from './audit.server.ts';
 import { plainVisit, type Visit } from './visits.server.ts';
 import { isUuid } from './shared.server.ts';
 
@@ -24,6 +26,7 @@ export type VisitPatch =
   | { kind: 'readings'; entries: ReadingEntry[] }
   | { kind: 'routine'; routine: Routine }
   | { kind: 'record'; record: VisitRecord }
+  | { kind: 'findings'; findings: Findings }
   | { kind: 'stage'; stage: VisitStage; referral?: Referral };
 
 export type SaveResult = { result: 'saved'; version: number } | { result: 'stale'; visit: Visit } | { result: 'ended'; visit: Visit } | { result: 'missing' } | { result: 'refused'; message: string };
@@ -69,12 +72,15 @@ async function applyPatch(who: { practiceId: string; practitionerId: string }, v
     case 'record':
       visit.set({ record: patch.record });
       return false;
+    case 'findings':
+      visit.set({ findings: patch.findings });
+      return false;
     case 'readings':
       return writeReadings(who, visit, patch.entries, transaction);
     case 'stage':
       visit.set({ stage: patch.stage, endedAt: hasEnded(patch.stage) ? new Date() : null, referral: patch.referral ?? visit.referral });
       if (hasEnded(patch.stage))
-        await AuditModel.create({ practiceId: who.practiceId, practitionerId: who.practitionerId, at: new Date(), what: `visit-${patch.stage}`, about: { visitId: visit.id, cautions: patch.referral?.cautions ?? [] } }, { transaction });
+        await writeAudit(who, `visit-${patch.stage}`, { visit: visit.id, cautions: patch.referral?.cautions ?? [] }, transaction);
       return false;
   }
 }

@@ -1,6 +1,7 @@
 import { Op } from 'sequelize';
 import type { Routine } from '../../../core/routine/model.ts';
 import { EMPTY_SCREEN, type Referral, type Screen, type VisitRecord, type VisitStage } from '../../../core/visit/model.ts';
+import { withFindings, type Findings } from '../../../core/visit/findings.ts';
 import { database } from '../connection.ts';
 import { ClientModel, PractitionerModel, VisitModel } from '../models/index.ts';
 import { isUuid } from './shared.server.ts';
@@ -14,6 +15,7 @@ export interface Visit {
   screen: Screen;
   routine: Routine | null;
   record: VisitRecord | null;
+  findings: Findings;
   referral: Referral | null;
   endedAt: string | null;
   version: number;
@@ -21,7 +23,7 @@ export interface Visit {
 
 export const plainVisit = (v: VisitModel): Visit => ({
   id: v.id, clientId: v.clientId, practitionerId: v.practitionerId, startsAt: v.startsAt.toISOString(), stage: v.stage, screen: v.screen,
-  routine: v.routine, record: v.record, referral: v.referral, endedAt: v.endedAt?.toISOString() ?? null, version: v.version,
+  routine: v.routine, record: v.record, findings: withFindings(v.findings), referral: v.referral, endedAt: v.endedAt?.toISOString() ?? null, version: v.version,
 });
 
 export async function findVisit(practiceId: string, id: string): Promise<Visit | null> {

@@ -1,0 +1,31 @@
+import { NavLink, Outlet } from 'react-router';
+import { requirePractitioner } from '../../session.server';
+import type { Route } from './+types/practice';
+
+export async function loader({ request }: Route.LoaderArgs) {
+  const { practiceName, role, timeZone } = await requirePractitioner(request);
+  return { practiceName, isOwner: role === 'owner', timeZone };
+}
+export const meta = () => [{ title: 'Practice · Velvet Compass' }];
+
+/** What the whole practice shares: its rules, texts and products, and the trail of what was decided. */
+export default function PracticeFrame({ loaderData }: Route.ComponentProps) {
+  return (
+    <>
+      <section className="client-strip" aria-label="Practice">
+        <div className="who">
+          <span className="name">{loaderData.practiceName}</span>
+        </div>
+        <nav className="client-nav" aria-label="Practice">
+          <NavLink to="/practice" end>
+            Rules
+          </NavLink>
+          <NavLink to="/practice/texts">Texts</NavLink>
+          <NavLink to="/practice/products">Products</NavLink>
+          {loaderData.isOwner && <NavLink to="/practice/trail">Audit trail</NavLink>}
+        </nav>
+      </section>
+      <Outlet />
+    </>
+  );
+}

@@ -1,0 +1,102 @@
+import { Button } from 'react-bootstrap';
+import { data, Form, Link, redirect, useActionData, useRouteLoaderData, useSearchParams } from 'react-router';
+import { addRule, changeRule, localRules, type StoredRule } from '../../../server/db/queries/practice.server';
+import { cautionOf } from '../../../core/screening/local-rules';
+import { RuleForm } from '../../practice/rule-form';
+import { ruleSchema } from '../../schemas/practice';
+import { check, formObject, type FieldErrors } from '../../schemas/read';
+import { notFound, requirePractitioner } from '../../session.server';
+import { takenAwayBy } from '../../visit/caution-words';
+import type { Route } from './+types/rules';
+import type { loader as frame } from './practice';
+
+export async function loader({ request }: Route.LoaderArgs) {
+  const { practiceId } = await requirePractitioner(request);
+  return { rules: await localRules(practiceId) };
+}
+
+const STALE: FieldErrors = { title: 'This rule was changed in another window meanwhile. Load the page again to see it; what you typed is still here.' };
+
+/** A rule is added, changed, switched off or on; only the owner decides for everybody. */
+export async function action({ request }: Route.ActionArgs) {
+  const who = await requirePractitioner(request);
+  if (who.role !== 'owner') return data({ errors: { title: 'Rules for everybody are set by the owner of the practice.' } as FieldErrors }, { status: 403 });
+  const { do: what, id, version, ...form } = formObject(await request.formData());
+  if (what === 'off' || what === 'on') {
+    const result = await changeRule(who, String(id), Number(version), { active: what === 'on' });
+    if (result === 'missing') notFound('rule');
+    return result === 'stale' ? data({ errors: STALE }, { status: 409 }) : redirect('/practice');
+  }
+  const input = await check(ruleSchema, form);
+  if (!input.ok) return data({ errors: input.errors }, { status: 422 });
+  if (!id) await addRule(who, input.value);
+  else {
+    const result = await changeRule(who, String(id), Number(version), { body: input.value });
+    if (result === 'missing') notFound('rule');
+    if (result === 'stale') return data({ errors: STALE }, { status: 409 });
+  }
+  return redirect('/practice');
+}
+
+const SEVERITY = { avoid: 'Avoid', adapt: 'Adapt', note: 'Note' } as const;
+
+export default function Rules({ loaderData: { rules } }: Route.ComponentProps) {
+  const { isOwner } = useRouteLoaderData('routes/practice/practice') as Awaited<ReturnType<typeof frame>>;
+  const answered = useActionData<typeof action>();
+  const [query] = useSearchParams();
+  const edited = rules.find((r) => r.id === query.get('rule'));
+  return (
+    <div className="page">
+      <main>
+        <div className="page-head">
+          <h1>Rules of this practice</h1>
+          <span className="soft">asked and held like the built-in cautions; a rule can only take away</span>
+        </div>
+        {rules.length === 0 && <p className="soft">None yet. Add what your insurer, your local code or your own experience asks for beyond the built-in cautions.</p>}
+        <ul className="plain-list narrow">
+          {rules.map((r) => (
+            <Rule key={r.id} rule={r} isOwner={isOwner} />
+          ))}
+        </ul>
+        {isOwner ? (
+          <>
+            <h2 className="mt-4 mb-2">{edited ? `Change “${edited.title}”` : 'Add a rule'}</h2>
+            <RuleForm key={edited ? `${edited.id}-${edited.version}` : `new-${rules.length}`} rule={edited} answered={answered} />
+          </>
+        ) : (
+          <p className="soft mt-3">The owner of the practice adds and changes rules.</p>
+        )}
+      </main>
+    </div>
+  );
+}
+
+function Rule({ rule, isOwner }: { rule: StoredRule; isOwner: boolean }) {
+  return (
+    <li className={`rule-row${rule.active ? '' : ' is-off'}`}>
+      <div>
+        <strong>{rule.title}</strong>{' '}
+        <span className="soft small">
+          {SEVERITY[rule.severity]}
+          {rule.active ? '' : ', switched off'}
+        </span>
+        {rule.question && <div className="small">“{rule.question}”</div>}
+        <div className="soft small">
+          Takes away {takenAwayBy(cautionOf(rule.id, rule))}. {rule.advice} {rule.seeWho && `See: ${rule.seeWho}`}
+        </div>
+      </div>
+      {isOwner && (
+        <Form method="post" className="d-flex gap-2 align-items-start">
+          <input type="hidden" name="id" value={rule.id} />
+          <input type="hidden" name="version" value={rule.version} />
+          <Link to={`?rule=${rule.id}`} className="btn btn-sm btn-outline-primary" aria-label={`Change: ${rule.title}`}>
+            Change
+          </Link>
+          <Button size="sm" variant="outline-primary" type="submit" name="do" value={rule.active ? 'off' : 'on'} aria-label={`Switch ${rule.active ? 'off' : 'on'}: ${rule.title}`}>
+            {rule.active ? 'Switch off' : 'Switch on'}
+          </Button>
+        </Form>
+      )}
+    </li>
+  );
+}

@@ -1,0 +1,63 @@
+import { Button } from 'react-bootstrap';
+import { data, Form, redirect, useActionData, useRouteLoaderData } from 'react-router';
+import { TEXT_KINDS, TEXT_NAMES, type PracticeText } from '../../../core/visit/consent';
+import { practiceTexts, writeText } from '../../../server/db/queries/practice.server';
+import { textSchema } from '../../schemas/practice';
+import { check, formObject, type FieldErrors } from '../../schemas/read';
+import { requirePractitioner } from '../../session.server';
+import { Field, useCheckedForm } from '../../ui/field';
+import type { Route } from './+types/texts';
+import type { loader as frame } from './practice';
+
+export async function loader({ request }: Route.LoaderArgs) {
+  const { practiceId } = await requirePractitioner(request);
+  return { texts: await practiceTexts(practiceId) };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  const who = await requirePractitioner(request);
+  const form = formObject(await request.formData());
+  const told = (errors: FieldErrors, status: number) => data({ kind: String(form.kind), errors }, { status });
+  if (who.role !== 'owner') return told({ body: 'Texts are worded by the owner of the practice.' }, 403);
+  const input = await check(textSchema, form);
+  if (!input.ok) return told(input.errors, 422);
+  const result = await writeText(who, input.value.kind, input.value.version, input.value.body);
+  if (result !== 'saved') return told({ body: 'This text was changed in another window meanwhile. Load the page again to see it; what you typed is still here.' }, 409);
+  return redirect('/practice/texts');
+}
+
+export default function Texts({ loaderData: { texts } }: Route.ComponentProps) {
+  const { isOwner } = useRouteLoaderData('routes/practice/practice') as Awaited<ReturnType<typeof frame>>;
+  const answered = useActionData<typeof action>();
+  return (
+    <div className="page">
+      <main>
+        <div className="page-head">
+          <h1>Texts</h1>
+          <span className="soft">read to clients; every change is a new version, and consent is kept with the version it was given to</span>
+        </div>
+        <p className="narrow soft">The wordings that come with the application are a start. Have them read by somebody who knows the law where you work.</p>
+        {TEXT_KINDS.map((kind) => (
+          <TextForm key={`${kind}-${texts[kind].version}`} text={texts[kind]} isOwner={isOwner} answered={answered?.kind === kind ? answered : undefined} />
+        ))}
+      </main>
+    </div>
+  );
+}
+
+function TextForm({ text, isOwner, answered }: { text: PracticeText; isOwner: boolean; answered: { errors?: FieldErrors } | undefined }) {
+  const { form, bind } = useCheckedForm<{ body: string; kind: string; version: number }>(textSchema, answered, { body: text.body, kind: text.kind, version: text.version });
+  return (
+    <Form {...bind} className="narrow mb-4">
+      <h2 className="mb-1">{TEXT_NAMES[text.kind]}</h2>
+      <input type="hidden" {...form.register('kind')} />
+      <input type="hidden" {...form.register('version')} />
+      <Field form={form} name="body" as="textarea" rows={4} readOnly={!isOwner} label={text.version ? `Version ${text.version}` : 'As it comes with the application'} />
+      {isOwner && (
+        <Button type="submit" size="sm" variant="outline-primary" className="mt-2" aria-label={`Keep as version ${text.version + 1}: ${TEXT_NAMES[text.kind]}`}>
+          Keep as version {text.version + 1}
+        </Button>
+      )}
+    </Form>
+  );
+}

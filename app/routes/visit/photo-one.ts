@@ -1,0 +1,39 @@
+import { data } from 'react-router';
+import { number, object, string } from 'yup';
+import { InputError } from '../../../core/errors';
+import { checkedMarks } from '../../../core/symmetry/levelness';
+import { erasePhoto, markPhoto, photoBytes, photoSize } from '../../../server/db/queries/photos.server';
+import { check } from '../../schemas/read';
+import { notFound, requirePractitioner } from '../../session.server';
+import type { Route } from './+types/photo-one';
+
+/** The picture itself, for this practice only and never kept by a cache that is shared. */
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const { practiceId } = await requirePractitioner(request);
+  const bytes = await photoBytes(practiceId, params.visitId, params.photoId);
+  if (!bytes) notFound('photo');
+  return new Response(new Uint8Array(bytes), { headers: { 'Content-Type': 'image/jpeg', 'Cache-Control': 'private, max-age=600', 'X-Content-Type-Options': 'nosniff' } });
+}
+
+const bodySchema = object({ do: string().oneOf(['mark', 'erase'] as const, 'Mark or erase is accepted.').required(), version: number().integer().min(1).optional() });
+
+/** Landmarks of a photo, or its erasure. */
+export async function action({ request, params }: Route.ActionArgs) {
+  const who = await requirePractitioner(request);
+  const { visitId, photoId } = params;
+  const size = await photoSize(who.practiceId, visitId, photoId);
+  if (!size) return data({ message: 'This photo is not here.' }, { status: 404 });
+  const body = ((await request.json().catch(() => null)) ?? {}) as { landmarks?: unknown };
+  const input = await check(bodySchema, body);
+  if (!input.ok) return data({ message: Object.values(input.errors)[0] }, { status: 422 });
+  if (input.value.do === 'erase') return (await erasePhoto(who, visitId, photoId)) ? { erased: true } : data({ message: 'This photo is not here.' }, { status: 404 });
+  try {
+    const marked = await markPhoto(who.practiceId, visitId, photoId, input.value.version ?? 0, checkedMarks(body.landmarks, size));
+    if (marked === 'missing') return data({ message: 'This photo is not here.' }, { status: 404 });
+    if (marked === 'stale') return data({ message: 'The marks were changed in another window. Load the page again to see them.' }, { status: 409 });
+    return { photo: marked };
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return data({ message: error.message }, { status: 422 });
+  }
+}

@@ -1,0 +1,117 @@
+/**
+ * A stand-in for a pressure gauge with a round tip of 1 cm², for practice, demonstration and tests: it speaks the line
+ * protocol of docs/formats/algometer.md over TCP on loopback and presses by itself: an uneven ramp, noise, now and then
+ * a slip, and a made-up client who speaks at a made-up threshold. None of its figures is a measurement.
+ */
+import { createServer, type Server, type Socket } from 'node:net';
+import { once } from 'node:events';
+
+export const TIP_CM2 = 1;
+const SAMPLE_MS = 20;
+/** Noise of the gauge, one SD in kPa; spread of one client's trials, as a share. Invented. */
+const NOISE_KPA = 0.8;
+const TRIAL_SPREAD = 0.06;
+
+/** Deterministic numbers from a text, so that the same press is the same every time. */
+function numbersFrom(text: string): () => number {
+  let state = 2166136261;
+  for (const letter of text) state = Math.imul(state ^ letter.charCodeAt(0), 16777619);
+  return () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+interface Invented {
+  thresholdKpa: number;
+  rampKpaPerSecond: number;
+  slips: boolean;
+}
+
+/** What the stand-in will do for a target ("masseter-superficial.left") and a trial from 1. */
+export function inventedPress(target: string, trial: number): Invented {
+  const own = numbersFrom(target);
+  const each = numbersFrom(`${target}#${trial}`);
+  const usual = 150 + own() * 130;
+  return { thresholdKpa: usual * (1 + (each() - 0.5) * 4 * TRIAL_SPREAD), rampKpaPerSecond: 34 + each() * 14, slips: each() < 0.15 };
+}
+
+/** The lines of one press at the times they are sent, from putting the tip down to letting go. */
+export function* pressLines(target: string, trial: number): Generator<{ atMs: number; line: string }> {
+  const { thresholdKpa, rampKpaPerSecond, slips } = inventedPress(target, trial);
+  const random = numbersFrom(`noise ${target}#${trial}`);
+  const noise = () => (random() + random() + random() - 1.5) * 2 * NOISE_KPA;
+  let kpa = 0;
+  let atMs = 0;
+  const slipAtKpa = slips ? thresholdKpa * 0.5 : Infinity;
+  let slipped = false;
+  for (; kpa < thresholdKpa; atMs += SAMPLE_MS) {
+    // The hand is never quite steady: the ramp swells and sinks by a sixth.
+    kpa += (rampKpaPerSecond * (1 + Math.sin(atMs / 600) / 6) * SAMPLE_MS) / 1000;
+    if (!slipped && kpa > slipAtKpa) {
+      slipped = true;
+      kpa *= 0.7;
+    }
+    yield { atMs, line: `P ${atMs} ${Math.max(0, kpa + noise()).toFixed(1)}` };
+  }
+  yield { atMs, line: `MARK ${atMs} ${kpa.toFixed(1)}` };
+  for (; kpa > 1; atMs += SAMPLE_MS) {
+    kpa *= 0.7;
+    yield { atMs, line: `P ${atMs} ${kpa.toFixed(1)}` };
+  }
+  yield { atMs, line: 'END let-go' };
+}
+
+/** A press under way on one connection. `speed` hurries it in tests; the times inside the lines stay those of the device. */
+function play(socket: Socket, target: string, trial: number, speed: number): () => void {
+  const lines = pressLines(target, trial);
+  const startedMs = performance.now();
+  let next = lines.next();
+  const timer = setInterval(() => {
+    while (!next.done && next.value.atMs <= (performance.now() - startedMs) * speed) {
+      socket.write(`${next.value.line}\n`);
+      next = lines.next();
+    }
+    if (next.done) clearInterval(timer);
+  }, SAMPLE_MS);
+  return () => clearInterval(timer);
+}
+
+export async function startAlgometer({ port = 0, speed = 1 }: { port?: number; speed?: number } = {}): Promise<{ address: string; close: () => Promise<void> }> {
+  const open = new Set<Socket>();
+  const server: Server = createServer((socket) => {
+    open.add(socket);
+    let halt = () => {};
+    let rest = '';
+    socket.setEncoding('utf8');
+    socket.write(`GAUGE protocol=1 tip=${TIP_CM2} name=stand-in_gauge\n`);
+    socket.on('data', (chunk: string) => {
+      const lines = (rest + chunk).split('\n');
+      rest = lines.pop()!.slice(-200);
+      for (const line of lines) {
+        const press = /^PRESS target=([\w.-]{1,80}) trial=(\d{1,3})$/.exec(line.trim());
+        if (press || line.trim() === 'STOP') halt();
+        if (press) halt = play(socket, press[1]!, Number(press[2]), speed);
+      }
+    });
+    const gone = () => {
+      halt();
+      open.delete(socket);
+    };
+    socket.on('close', gone);
+    socket.on('error', gone);
+  });
+  server.listen(port, '127.0.0.1');
+  await once(server, 'listening');
+  const at = server.address();
+  return {
+    address: `127.0.0.1:${typeof at === 'object' && at ? at.port : port}`,
+    close: async () => {
+      for (const socket of open) socket.destroy();
+      server.close();
+      await once(server, 'close').catch(() => {});
+    },
+  };
+}
