@@ -1,5 +1,6 @@
 import type { Transaction } from 'sequelize';
 import sharp from 'sharp';
+import { cautionOf } from '../core/screening/local-rules.ts';
 import type { Findings } from '../core/visit/findings.ts';
 import { cleanPhoto } from '../server/photo-file.server.ts';
 import { writeAudit } from '../server/db/queries/audit.server.ts';
@@ -16,13 +17,19 @@ const PRODUCTS = {
   evening: { name: 'Evening balm', kind: 'cream' as const, ingredients: ['Helianthus annuus seed oil', 'cera alba', 'Lavandula angustifolia oil', 'linalool'], essentialPercent: 0.5 },
 };
 
+/** Ids of what the practice made, for the visits that use it. */
+export interface SeededPractice {
+  ruleKey: string;
+  products: Record<keyof typeof PRODUCTS, string>;
+}
+
 /** What the made-up practice decided for itself. */
-export async function seedPractice(practiceId: string, owner: string, at: Date, transaction: Transaction): Promise<Record<keyof typeof PRODUCTS, string>> {
+export async function seedPractice(practiceId: string, owner: string, at: Date, transaction: Transaction): Promise<SeededPractice> {
   const rule = await LocalRuleModel.create({ practiceId, body: RULE, updatedAt: at }, { transaction });
   await writeAudit({ practiceId, practitionerId: owner }, 'rule-added', { rule: rule.id }, transaction);
   const ids: Partial<Record<keyof typeof PRODUCTS, string>> = {};
   for (const [key, body] of Object.entries(PRODUCTS)) ids[key as keyof typeof PRODUCTS] = (await ProductModel.create({ practiceId, body, updatedAt: at }, { transaction })).id;
-  return ids as Record<keyof typeof PRODUCTS, string>;
+  return { ruleKey: cautionOf(rule.id, RULE).key, products: ids as SeededPractice['products'] };
 }
 
 const FINDINGS: Record<string, Record<number, Findings>> = {
@@ -44,7 +51,7 @@ const PHOTOS: Record<string, [daysAgo: number, drawn: DrawnUnevenness][]> = {
   ],
 };
 
-export async function seedBeside(making: { practiceId: string; practitionerId: string; transaction: Transaction }, client: { id: string; name: string; firstVisitAt: Date | null }, visits: ReadonlyMap<number, VisitModel>, products: Record<keyof typeof PRODUCTS, string>): Promise<void> {
+export async function seedBeside(making: { practiceId: string; practitionerId: string; transaction: Transaction }, client: { id: string; name: string; firstVisitAt: Date | null }, visits: ReadonlyMap<number, VisitModel>, products: SeededPractice['products']): Promise<void> {
   const { practiceId, practitionerId, transaction } = making;
   const consent = (kind: 'work' | 'photo', givenAt: Date) => ConsentModel.create({ practiceId, clientId: client.id, kind, textVersion: 0, givenAt, takenBy: practitionerId }, { transaction });
   if (client.firstVisitAt) await consent('work', client.firstVisitAt);

@@ -17,7 +17,7 @@ import { pressureThreshold } from '../core/measures/pressure-threshold.ts';
 import type { Findings } from '../core/visit/findings.ts';
 import { seedMeasures, seedTrainer } from './atlas.ts';
 import { PEOPLE, type DemoClient, type DemoVisit } from './people.ts';
-import { findingsOf, seedBeside, seedPractice } from './practice.ts';
+import { findingsOf, seedBeside, seedPractice, type SeededPractice } from './practice.ts';
 import { seeded } from './random.ts';
 import { ROUTINES } from './routines.ts';
 import { seedScores } from './scores.ts';
@@ -42,9 +42,9 @@ export async function seedDemo(today: Date): Promise<{ practiceId: string }> {
     const imke = await PractitionerModel.create({ practiceId, name: 'Imke Dahl', email: DEMO_SIGN_IN.email, passwordHash, role: 'owner' }, { transaction });
     const rafe = await PractitionerModel.create({ practiceId, name: 'Rafe Oyelaran', email: DEMO_SECOND.email, passwordHash, role: 'practitioner' }, { transaction });
     for (const [key, body] of Object.entries(ROUTINES)) await TemplateModel.create({ practiceId, name: body.name, body, createdBy: key === 'calm' || key === 'drain' ? rafe.id : imke.id, updatedAt: moment(today, 30, '18:00') }, { transaction });
-    const products = await seedPractice(practiceId, imke.id, moment(today, 60, '12:00'), transaction);
+    const made = await seedPractice(practiceId, imke.id, moment(today, 60, '12:00'), transaction);
     const random = seeded(20_260_309);
-    for (const person of PEOPLE) await seedClient({ practiceId, today, transaction, random, products, practitionerId: person.by === 'imke' ? imke.id : rafe.id }, person);
+    for (const person of PEOPLE) await seedClient({ practiceId, today, transaction, random, made, practitionerId: person.by === 'imke' ? imke.id : rafe.id }, person);
     await seedTrainer(practiceId, imke.id, (daysAgo) => moment(today, daysAgo, '08:10'), random, transaction);
     return { practiceId };
   });
@@ -56,7 +56,7 @@ interface Making {
   today: Date;
   transaction: Transaction;
   random: () => number;
-  products: Awaited<ReturnType<typeof seedPractice>>;
+  made: SeededPractice;
 }
 
 async function seedClient(making: Making, person: DemoClient): Promise<void> {
@@ -72,7 +72,7 @@ async function seedClient(making: Making, person: DemoClient): Promise<void> {
 
   await seedScores(practiceId, person.name, making.practitionerId, visitAt, transaction);
   const begun = [...visitAt.values()].filter((v) => v.stage !== 'screen').map((v) => v.startsAt.getTime());
-  await seedBeside(making, { id: client.id, name: person.name, firstVisitAt: begun.length ? new Date(Math.min(...begun)) : null }, visitAt, making.products);
+  await seedBeside(making, { id: client.id, name: person.name, firstVisitAt: begun.length ? new Date(Math.min(...begun)) : null }, visitAt, making.made.products);
 
   const rows = complaints.flatMap(({ ratings, row }) =>
     ratings.flatMap(([daysAgo, value, at]) => {
@@ -89,8 +89,8 @@ async function seedClient(making: Making, person: DemoClient): Promise<void> {
   await ReadingModel.bulkCreate(rows, { transaction });
 }
 
-function answersOf(person: DemoClient, yes: readonly string[]): Record<string, Answer> {
-  return Object.fromEntries(CAUTIONS.filter((q) => q.question).map((q) => [q.key, [...(person.yes ?? []), ...yes].includes(q.key) ? 'yes' : 'no']));
+function answersOf(person: DemoClient, yes: readonly string[], ruleKey: string): Record<string, Answer> {
+  return Object.fromEntries([...CAUTIONS.filter((q) => q.question).map((q) => q.key), ruleKey].map((key) => [key, [...(person.yes ?? []), ...yes].includes(key) ? 'yes' : 'no']));
 }
 
 async function seedVisit(making: Making, clientId: string, person: DemoClient, visit: DemoVisit): Promise<VisitModel> {
@@ -107,7 +107,7 @@ async function seedVisit(making: Making, clientId: string, person: DemoClient, v
   const row = await VisitModel.create(
     {
       practiceId, clientId, practitionerId, startsAt, stage, routine, findings: findingsOf(person.name, visit.daysAgo),
-      screen: fresh ? EMPTY_SCREEN : { answers: answersOf(person, visit.stopped ? [visit.stopped] : []), preparation: visit.stopped ? [] : PREPARATION.map((p) => p.key) },
+      screen: fresh ? EMPTY_SCREEN : { answers: answersOf(person, visit.stopped ? [visit.stopped] : [], making.made.ruleKey), preparation: visit.stopped ? [] : PREPARATION.map((p) => p.key) },
       record: stage === 'done' ? { ...EMPTY_RECORD, reactions: making.random() < 0.6 ? ['warmth'] : [], note: visit.note ?? '', product: routine?.steps.some((s) => s.glide === 'product') ? 'plain almond-free face oil' : '', reviewOn: isLast && person.reviewInDays !== undefined ? dayWord(today, person.reviewInDays) : '' } : null,
       referral: caution ? { cautions: [caution.key], seeWho: caution.seeWho, outcome: null, outcomeOn: null } : null,
       endedAt: ended ? new Date(startsAt.getTime() + 45 * 60_000) : null,

@@ -57,7 +57,7 @@ export function* pressLines(target: string, trial: number): Generator<{ atMs: nu
     yield { atMs, line: `P ${atMs} ${Math.max(0, kpa + noise()).toFixed(1)}` };
   }
   yield { atMs, line: `MARK ${atMs} ${kpa.toFixed(1)}` };
-  for (; kpa > 1; atMs += SAMPLE_MS) {
+  for (atMs += SAMPLE_MS; kpa > 1; atMs += SAMPLE_MS) {
     kpa *= 0.7;
     yield { atMs, line: `P ${atMs} ${kpa.toFixed(1)}` };
   }

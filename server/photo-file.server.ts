@@ -16,7 +16,7 @@ const WHAT_IS_ACCEPTED = 'a JPEG, PNG or WebP photo of at most 8 MB is accepted'
  * @throws InputError for another kind of file, one that is too large or too small, or one that ends early.
  */
 export async function cleanPhoto(sent: Buffer): Promise<{ bytes: Buffer; widthPx: number; heightPx: number }> {
-  if (sent.length > LARGEST_PHOTO_BYTES) throw new InputError('photo', WHAT_IS_ACCEPTED);
+  if (!sent.length || sent.length > LARGEST_PHOTO_BYTES) throw new InputError('photo', WHAT_IS_ACCEPTED);
   const open = () => sharp(sent, { failOn: 'truncated', limitInputPixels: MOST_PIXELS, pages: 1 });
   const meta = await open().metadata().catch(() => null);
   if (!meta?.format || !ACCEPTED.has(meta.format)) throw new InputError('photo', WHAT_IS_ACCEPTED);

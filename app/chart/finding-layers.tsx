@@ -13,7 +13,8 @@ export interface FeltWay {
 }
 
 /** From where to where a press was felt: a bowed line with an open head, from the muscle to the region. */
-export function FeltElsewhereLayer({ shown, unit, ways }: LayerProps & { ways: readonly FeltWay[] }) {
+export function FeltElsewhereLayer({ shown, unit, view, ways }: LayerProps & { view: View; ways: readonly FeltWay[] }) {
+  const centre = sheetOf(view).width / 2;
   return (
     <g className="chart-felt">
       {ways.map(({ key, from, to }) => {
@@ -24,7 +25,8 @@ export function FeltElsewhereLayer({ shown, unit, ways }: LayerProps & { ways: r
         const length = Math.hypot(dx, dy) || 1;
         // The bow leans outward, so that the ways of both sides do not cross the nose.
         const bow = Math.min(28, length / 4);
-        const middle = { x: (a.x + b.x) / 2 + (dy / length) * bow, y: (a.y + b.y) / 2 - (dx / length) * bow };
+        const bowed = (sign: 1 | -1) => ({ x: (a.x + b.x) / 2 + (sign * dy * bow) / length, y: (a.y + b.y) / 2 - (sign * dx * bow) / length });
+        const middle = Math.abs(bowed(1).x - centre) > Math.abs(bowed(-1).x - centre) ? bowed(1) : bowed(-1);
         const angle = Math.atan2(b.y - middle.y, b.x - middle.x);
         const wing = (turn: number) => `${b.x - 8 * unit * Math.cos(angle + turn)} ${b.y - 8 * unit * Math.sin(angle + turn)}`;
         return (

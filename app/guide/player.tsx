@@ -21,6 +21,7 @@ import { isTyping } from '../ui/keys';
 import { PressureDot, SideMark, sideName } from '../ui/marks';
 import { standingMarks } from '../visit/chart-marks';
 import { useVisit } from '../visit/context';
+import { useProductToday } from '../visit/product-choice';
 import { ComparePanel } from './compare-panel';
 import { PlayerKeys } from './player-keys';
 import { ReadyPanel } from './ready-panel';
@@ -49,6 +50,7 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
   const [refused, setRefused] = useState('');
   const sound = useMemo(() => new Sound(), []);
   useEffect(() => () => (sound.close(), hush()), [sound]);
+  const product = useProductToday();
   const running = state.status === 'running';
   useWakeLock(running);
 
@@ -136,7 +138,7 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
         </div>
         <main className="guide-cue">
           {state.status === 'ready' ? (
-            <ReadyPanel routine={run.routine} seconds={ribbon.totalSeconds} again={again} toReady={preparationFor(PREPARATION, run.routine, CATALOGUE).filter((p) => !screen.preparation.includes(p.key))} settings={settings} onSettings={setSettings} onStart={begin} blocked={stopFinding?.title} failed={run.failed} />
+            <ReadyPanel routine={run.routine} seconds={ribbon.totalSeconds} again={again} toReady={preparationFor(PREPARATION, run.routine, CATALOGUE).filter((p) => !screen.preparation.includes(p.key))} avoid={product.findings.filter((f) => f.severity === 'avoid').map((f) => `${product.chosen!.name}: ${f.words}`)} settings={settings} onSettings={setSettings} onStart={begin} blocked={stopFinding?.title} failed={run.failed} />
           ) : ended ? (
             <div role="status">
               <h1>{state.status === 'done' ? 'Done' : 'Stopped'}</h1>
@@ -157,55 +159,58 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
                 {outdated && ' · the routine was changed since this run began; stop it to run the new one'}
               </div>
               <h1 aria-live="polite">{nameOf(step.id)}</h1>
-              <div className="where" aria-live="polite">
-                <span>
-                  <SideMark side={cue.side} size={22} /> <strong>{sideName(cue.side).replace(/^./, (c) => c.toUpperCase())}</strong>
-                </span>
-                {state.pressure && (
-                  <span>
-                    <PressureDot pressure={state.pressure} size={22} /> {state.pressure}, {technique.direction}
-                  </span>
-                )}
-              </div>
-              <div className="guide-count">
-                <span className="big" data-testid="count">
-                  {face.big}
-                </span>
-                <div className="beside">
-                  <div>{face.line}</div>
-                  <div className="soft">{face.under}</div>
-                </div>
-              </div>
-              <p className="say">
-                {technique.clientCue && <>“{technique.clientCue}” </>}
-                {technique.cue}
-                {step.note && <> {step.note}</>}
-              </p>
-              {doneSide && cue.kind === 'change-side' && !asking && (
-                <p className="mb-0">
-                  The client’s {doneSide} is done: compare before the other side with <kbd>c</kbd>.
-                </p>
-              )}
-              {refused && (
-                <p className="caution fw-bold mb-0" role="alert">
-                  Not firmer. {refused}
-                </p>
+              {asking === 'compare' ? (
+                <ComparePanel
+                  doneSide={doneSide ?? (cue.side === 'left' ? 'left' : 'right')}
+                  onCancel={() => setAsking(null)}
+                  onDone={(compare) => {
+                    run.press('compare', sideCompareText(compare));
+                    setAsking(null);
+                  }}
+                />
+              ) : (
+                <>
+                  <div className="where" aria-live="polite">
+                    <span>
+                      <SideMark side={cue.side} size={22} /> <strong>{sideName(cue.side).replace(/^./, (c) => c.toUpperCase())}</strong>
+                    </span>
+                    {state.pressure && (
+                      <span>
+                        <PressureDot pressure={state.pressure} size={22} /> {state.pressure}, {technique.direction}
+                      </span>
+                    )}
+                  </div>
+                  <div className="guide-count">
+                    <span className="big" data-testid="count">
+                      {face.big}
+                    </span>
+                    <div className="beside">
+                      <div>{face.line}</div>
+                      <div className="soft">{face.under}</div>
+                    </div>
+                  </div>
+                  <p className="say">
+                    {technique.clientCue && <>“{technique.clientCue}” </>}
+                    {technique.cue}
+                    {step.note && <> {step.note}</>}
+                  </p>
+                  {doneSide && cue.kind === 'change-side' && !asking && (
+                    <p className="mb-0">
+                      The client’s {doneSide} is done: compare before the other side with <kbd>c</kbd>.
+                    </p>
+                  )}
+                  {refused && (
+                    <p className="caution fw-bold mb-0" role="alert">
+                      Not firmer. {refused}
+                    </p>
+                  )}
+                </>
               )}
               <div className="guide-next">
                 <span className="soft">Next</span> {nextWords(cues, state, nameOf)}
                 <PlayerKeys paused={!running} onToggle={toggle} onPress={press} onNote={() => setAsking('note')} onStop={() => ask('stop')} onCompare={() => ask('compare')} unsent={run.unsent} />
               </div>
             </>
-          )}
-          {asking === 'compare' && (
-            <ComparePanel
-              doneSide={doneSide ?? (cue.side === 'left' ? 'left' : 'right')}
-              onCancel={() => setAsking(null)}
-              onDone={(compare) => {
-                run.press('compare', sideCompareText(compare));
-                setAsking(null);
-              }}
-            />
           )}
           {(asking === 'stop' || asking === 'note') && (
             <StopPanel

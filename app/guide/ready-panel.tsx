@@ -11,7 +11,7 @@ interface Settings {
 }
 
 /** Before the run: what is going to happen, and how it is announced. */
-export function ReadyPanel({ routine, seconds, again, toReady, settings, onSettings, onStart, blocked, failed }: { routine: Routine; seconds: number; again: boolean; /** Preparation that this routine needs and nobody ticked. */ toReady: readonly PreparationItem[]; settings: Settings; onSettings: (s: Settings) => void; onStart: () => void; blocked?: string; failed: boolean }) {
+export function ReadyPanel({ routine, seconds, again, toReady, avoid, settings, onSettings, onStart, blocked, failed }: { routine: Routine; seconds: number; again: boolean; /** Preparation that this routine needs and nobody ticked. */ toReady: readonly PreparationItem[]; /** What speaks against the product of today. */ avoid: readonly string[]; settings: Settings; onSettings: (s: Settings) => void; onStart: () => void; blocked?: string; failed: boolean }) {
   return (
     <div>
       <div className="soft">{again ? 'A run of this visit is on record; this starts another.' : 'Ready'}</div>
@@ -32,6 +32,11 @@ export function ReadyPanel({ routine, seconds, again, toReady, settings, onSetti
           </ul>
         </div>
       )}
+      {avoid.map((words) => (
+        <p key={words} className="caution fw-bold mt-3 mb-0">
+          {words}
+        </p>
+      ))}
       {blocked ? (
         <p className="caution fw-bold mt-3" role="alert">
           {blocked} The run cannot start like this.

@@ -67,7 +67,7 @@ export function AssessChart({ mode, chosenSpot, onChooseSpot }: { mode: ChartMod
       over={(on, shown, unit, mirrored) => (
         <>
           {mode.kind === 'scan' && <ScanLayer shown={shown} unit={unit} regions={readings.filter((r) => r.measure === 'region-felt' && r.phase === 'before').map((r) => ({ place: { kind: 'region', id: r.place, side: r.side as Place['side'] }, value: r.value }))} />}
-          <FeltElsewhereLayer shown={shown} unit={unit} ways={felt.all.map((f) => ({ key: `${f.muscle}.${f.side}-${f.to}.${f.toSide}`, from: { kind: 'muscle', id: f.muscle, side: f.side }, to: regionPlace(f) }))} />
+          <FeltElsewhereLayer shown={shown} unit={unit} view={on} ways={felt.all.map((f) => ({ key: `${f.muscle}.${f.side}-${f.to}.${f.toSide}`, from: { kind: 'muscle', id: f.muscle, side: f.side }, to: regionPlace(f) }))} />
           <SpotLayer spots={pinsIn(on, findings.spots, table)} unit={unit} view={on} mirrored={mirrored} chosen={chosenSpot} />
           {pinning && <Cross at={cross.at} view={on} mirrored={mirrored} unit={unit} />}
         </>

@@ -76,7 +76,7 @@ export function LevelSection({ phase }: { phase: PhotoPhase }) {
               {told}
             </p>
           )}
-          {mine && <Marked key={mine.id} photo={mine} other={other} otherTitle={other ? (other.visitId === visit.id ? 'Before the work' : dayWords(dayOf(other.takenAt, timeZone))) : ''} onErase={() => void erase(mine)} />}
+          {mine && <Marked key={mine.id} photo={mine} other={other} otherTitle={other ? (other.visitId === visit.id ? 'the photo before the work' : dayWords(dayOf(other.takenAt, timeZone))) : ''} onErase={() => void erase(mine)} />}
           <p className="soft small mb-0">Unevenness is noted, its cause is open. If one side of a face droops newly, call the local emergency number instead of measuring it.</p>
         </div>
       )}
@@ -145,8 +145,8 @@ function Differences({ level, before, beforeTitle }: { level: Levelness; before?
       <thead>
         <tr>
           <th scope="col">Pair</th>
-          <th scope="col">This photo</th>
-          {before && <th scope="col">Against {beforeTitle}</th>}
+          <th scope="col">Difference on this photo</th>
+          {before && <th scope="col">Change since {beforeTitle}</th>}
         </tr>
       </thead>
       <tbody>
@@ -156,7 +156,7 @@ function Differences({ level, before, beforeTitle }: { level: Levelness; before?
             <tr key={d.key}>
               <th scope="row">{LEVEL_NAMES[d.key]}</th>
               <td>{differenceWords(d)}</td>
-              {before && <td className={change?.toward === 'more even' ? 'better' : ''}>{!change ? 'not marked then' : change.toward ? `${change.toward} by ${Math.abs(change.mm).toFixed(1)} mm, ± ${change.errorMm.toFixed(1)}` : `no change that can be told (± ${change.errorMm.toFixed(1)} mm)`}</td>}
+              {before && <td className={change?.toward === 'more even' ? 'better' : ''}>{!change ? 'not marked then' : change.toward ? `${change.toward} by ${Math.abs(change.mm).toFixed(1)} mm, ± ${change.errorMm.toFixed(1)}` : `none that can be told, ± ${change.errorMm.toFixed(1)} mm`}</td>}
             </tr>
           );
         })}

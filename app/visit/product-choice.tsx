@@ -2,22 +2,26 @@ import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Link } from 'react-router';
 import { checkProduct, type PatchTest } from '../../core/screening/products';
+import type { StoredProduct } from '../../server/db/queries/practice.server';
 import { ALLERGEN_FAMILIES } from '../../reference/allergens';
 import { dayOf, dayWords } from '../ui/time';
 import { useVisit } from './context';
 import { send } from './send';
 
+/** The product chosen for today, and what speaks against it on this client. */
+export function useProductToday() {
+  const { products, screen, client, alongside } = useVisit();
+  const findingsOf = (p: StoredProduct) => checkProduct(p, { allergies: client.allergies, patchTest: alongside.patchTests[p.id] ?? null, answers: screen.answers }, ALLERGEN_FAMILIES);
+  const chosen = products.find((p) => p.id === screen.product) ?? null;
+  return { chosen, findings: chosen ? findingsOf(chosen) : [], isAvoided: (p: StoredProduct) => findingsOf(p).some((f) => f.severity === 'avoid') };
+}
+
 /** Which product is used today, held against this client's allergies, patch tests and answers. */
 export function ProductChoice() {
   const { products, screen, setScreen, client, alongside, noteAlongside, timeZone } = useVisit();
   const [failed, setFailed] = useState('');
-  const chosen = products.find((p) => p.id === screen.product);
+  const { chosen, findings, isAvoided } = useProductToday();
   const test = chosen ? (alongside.patchTests[chosen.id] ?? null) : null;
-  const findings = chosen ? checkProduct(chosen, { allergies: client.allergies, patchTest: test, answers: screen.answers }, ALLERGEN_FAMILIES) : [];
-  const refused = (id: string) => {
-    const p = products.find((one) => one.id === id)!;
-    return checkProduct(p, { allergies: client.allergies, patchTest: alongside.patchTests[id] ?? null, answers: screen.answers }, ALLERGEN_FAMILIES).some((f) => f.severity === 'avoid');
-  };
   const noteTest = async (reacted: boolean) => {
     if (!chosen) return;
     const testedOn = dayOf(new Date().toISOString(), timeZone);
@@ -48,7 +52,7 @@ export function ProductChoice() {
           {products.map((p) => (
             <option key={p.id} value={p.id}>
               {p.name}
-              {refused(p.id) ? ' (not for this client)' : ''}
+              {isAvoided(p) ? ' (not for this client)' : ''}
             </option>
           ))}
         </Form.Select>

@@ -31,7 +31,7 @@ export function SpotsSection({ pinning, onPinning, chosen, onChoose }: { pinning
           {findings.spots.map((s, i) => (
             <li key={s.id} className={s.id === chosen ? 'is-chosen' : ''} onFocus={() => onChoose(s.id)}>
               <span className="small">
-                {offsetWords(s)} {anchorName(s.anchor)} <span className="soft">({VIEW_NAMES[s.view].toLowerCase()})</span>
+                <strong className="num">{i + 1}</strong> {offsetWords(s)} {anchorName(s.anchor)} <span className="soft">({VIEW_NAMES[s.view].toLowerCase()})</span>
               </span>
               <Scale label={`Tenderness of spot ${i + 1}, 0 to 3`} most={3} value={s.tenderness ?? undefined} onChange={(v) => change(s.id, { tenderness: v as TightSpot['tenderness'] })} />
               <Form.Control size="sm" aria-label={`Words for spot ${i + 1}`} placeholder="tight band, hard, tingles …" maxLength={200} defaultValue={s.words} onBlur={(e) => e.target.value !== s.words && change(s.id, { words: e.target.value })} />

@@ -11,8 +11,9 @@ export interface PressSample {
 export const PRESS_FROM_KPA = 5;
 /** The meter shows the rise over the last so many milliseconds. Our choice. */
 export const METER_MS = 500;
-/** A fall of more than this share below the highest so far is a slip, or a lifted tip. Our choice. */
+/** A fall of more than this share below the highest so far is a slip, or a lifted tip; softer presses are all noise. Our choice. */
 const SLIP_SHARE = 0.15;
+const SLIP_FROM_KPA = 40;
 
 /** Rise in kPa/s by least squares over samples; null with fewer than three, or no time between them. */
 export function risePerSecond(samples: readonly PressSample[]): number | null {
@@ -50,7 +51,7 @@ export function pressUntil(samples: readonly PressSample[], markMs: number): Mea
   let slipped = false;
   for (const { kpa } of pressed) {
     highest = Math.max(highest, kpa);
-    if (highest > 4 * PRESS_FROM_KPA && kpa < highest * (1 - SLIP_SHARE)) slipped = true;
+    if (highest > SLIP_FROM_KPA && kpa < highest * (1 - SLIP_SHARE)) slipped = true;
   }
   return { kpa: Math.round(highest * 10) / 10, rampKpaPerSecond: risePerSecond(pressed), slipped };
 }

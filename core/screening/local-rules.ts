@@ -23,7 +23,7 @@ const LOCAL = 'local-';
 export const isLocalKey = (key: string): boolean => key.startsWith(LOCAL);
 
 /** What the rule closes, in the grammar of cautions; with nothing chosen it is the whole visit. */
-export function appliesTo({ regions, pressures, works }: Pick<LocalRule, 'regions' | 'pressures' | 'works'>): string {
+export function appliesTo({ regions, pressures, works }: { regions: readonly string[]; pressures: readonly string[]; works: readonly string[] }): string {
   const terms = [regions.length ? `region:${regions.join('|')}` : '', works.length ? `technique:${works.join('|')}` : '', pressures.length ? `pressure:${pressures.join('|')}` : ''].filter(Boolean);
   return terms.length ? terms.join('+') : 'technique:any';
 }

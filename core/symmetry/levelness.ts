@@ -140,7 +140,7 @@ const rounded = (mm: number): string => (Math.round(Math.abs(mm) * 10) / 10).toF
 
 /** In words; smaller than its own error is none. */
 export function differenceWords({ key, mm, errorMm }: Pick<LevelDifference, 'key' | 'mm' | 'errorMm'>): string {
-  if (Math.abs(mm) <= errorMm) return `no difference that can be told (smaller than its error of ${rounded(errorMm)} mm)`;
+  if (Math.abs(mm) <= errorMm) return `none that can be told, ± ${rounded(errorMm)} mm`;
   const side = mm > 0 ? 'left' : 'right';
   const how = key === 'eye-opening' ? `client’s ${side} wider` : key === 'nose' || key === 'chin' ? `to the client’s ${side}` : `client’s ${side} higher`;
   return `${how} by ${rounded(mm)} mm, ± ${rounded(errorMm)}`;

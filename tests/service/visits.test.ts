@@ -121,8 +121,8 @@ describe('what needs a look', () => {
   test('an outcome belongs to a stopped visit only', async () => expect(await noteReferralOutcome(tenant.practiceId, visitId, 'x', '2027-03-09')).toBe(false));
   test('stopping leaves a line in the audit trail', async () => {
     await write(1, { kind: 'stage', stage: 'stopped', referral: { cautions: ['fever'], seeWho: '', outcome: null, outcomeOn: null } });
-    const [rows] = await database().query(`select what, about from audit where about->>'visitId' = :id`, { replacements: { id: visitId } });
-    expect(rows).toEqual([{ what: 'visit-stopped', about: { visitId, cautions: ['fever'] } }]);
+    const [rows] = await database().query(`select what, about from audit where about->>'visit' = :id`, { replacements: { id: visitId } });
+    expect(rows).toEqual([{ what: 'visit-stopped', about: { visit: visitId, cautions: ['fever'] } }]);
   });
   test('a review counts from the latest finished visit of a client', async () => {
     const record = (reviewOn: string): VisitPatch => ({ kind: 'record', record: { ...EMPTY_RECORD, reviewOn } });

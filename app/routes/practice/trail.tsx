@@ -1,4 +1,4 @@
-import { redirect } from 'react-router';
+import { Link, redirect } from 'react-router';
 import { auditTrail } from '../../../server/db/queries/audit.server';
 import { requirePractitioner } from '../../session.server';
 import { shortDay, timeOfDay } from '../../ui/time';
@@ -16,6 +16,9 @@ const WORDS: Record<string, string> = {
   'caution-overridden': 'Caution overridden', 'consent-given': 'Consent given', 'consent-withdrawn': 'Consent taken back', 'photo-kept': 'Photo kept', 'photo-erased': 'Photo erased', 'rule-added': 'Rule added', 'rule-changed': 'Rule changed',
   'rule-on': 'Rule switched on', 'rule-off': 'Rule switched off', 'text-changed': 'Text changed', 'visit-done': 'Visit finished', 'visit-stopped': 'Visit stopped, referred', 'visit-postponed': 'Visit postponed',
 };
+
+/** Records that have a page of their own. */
+const PAGES: Record<string, string> = { visit: '/visits/', client: '/clients/' };
 
 export default function Trail({ loaderData: { rows, entries, brokenAt, timeZone } }: Route.ComponentProps) {
   return (
@@ -57,9 +60,13 @@ export default function Trail({ loaderData: { rows, entries, brokenAt, timeZone 
                   <td>{WORDS[r.what] ?? r.what}</td>
                   <td className="small soft">
                     {Object.entries(r.about)
-                      .filter(([, v]) => (Array.isArray(v) ? v.length : true))
-                      .map(([k, v]) => `${k} ${Array.isArray(v) ? v.join(', ') : String(v).replace(/^([0-9a-f]{8})-[0-9a-f-]{27}$/, '$1')}`)
-                      .join(', ')}
+                      .filter(([, v]) => !Array.isArray(v) || v.length > 0)
+                      .map(([k, v], i) => (
+                        <span key={k}>
+                          {i > 0 && ', '}
+                          {PAGES[k] ? <Link to={`${PAGES[k]}${String(v)}`}>{k}</Link> : `${k} ${Array.isArray(v) ? v.join(', ') : String(v).replace(/^([0-9a-f]{8})-[0-9a-f-]{27}$/, '$1')}`}
+                        </span>
+                      ))}
                   </td>
                 </tr>
               ))}

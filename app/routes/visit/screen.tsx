@@ -58,7 +58,6 @@ export default function ScreenStage() {
                 <BsForm.Check key={p.key} id={`prep-${p.key}`} label={p.label} checked={screen.preparation.includes(p.key)} onChange={() => tick(p.key)} />
               ))}
             </div>
-            <ProductChoice />
             <ConsentLine kind="work" />
             {GROUPS.map(({ group, title, none }) => {
               const asked = cautions.filter((c) => c.group === group && c.question);
@@ -87,6 +86,7 @@ export default function ScreenStage() {
                 </fieldset>
               );
             })}
+            <ProductChoice />
           </div>
           <ScreenResult />
         </fieldset>

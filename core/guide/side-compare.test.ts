@@ -1,0 +1,56 @@
+import { describe, expect, test } from 'vitest';
+import { expandRoutine } from '../routine/cues.ts';
+import { routineOf, stepOf } from '../../tests/support/routines.ts';
+import type { Step } from '../routine/model.ts';
+import { parseGuideEvent, stateAt, type GuideEvent } from './machine.ts';
+import { doneSideAt, readSideCompare, sideCompareText, sideCompareWords, type SideCompare } from './side-compare.ts';
+
+const cuesOf = (step: Step) => expandRoutine(routineOf([step]));
+const seen: SideCompare = { doneSide: 'right', sameHead: true, sameLight: true, differs: ['jaw-ease', 'warmth'] };
+
+describe('a comparison of the sides', () => {
+  test('travels as text and comes back', () => expect(readSideCompare(sideCompareText(seen))).toEqual(seen));
+  test.each([undefined, '', 'null', '7', '{}', '{"doneSide":"both"}', sideCompareText({ ...seen, sameLight: 1 as never }), sideCompareText({ ...seen, differs: ['taller' as never] }), sideCompareText({ ...seen, differs: ['none', 'warmth'] })])('%j is refused', (text) => expect(() => readSideCompare(text)).toThrow('event.text'));
+  test('is told in words; unequal conditions take its weight', () => {
+    expect(sideCompareWords(seen)).toBe('After the client’s right: jaw easier, warmer.');
+    expect(sideCompareWords({ ...seen, differs: ['none'] })).toBe('After the client’s right: no difference seen.');
+    expect(sideCompareWords({ ...seen, sameHead: false, sameLight: false })).toContain('(head held differently, light differed, so it counts little)');
+  });
+});
+
+const each = (first: 'left' | 'right', sequence: 'side-complete' | 'alternate' = 'side-complete') => stepOf('masseter-pin-open', 's1', (s) => ({ ...s, sides: { ...s.sides, mode: 'each', first, sets: 2, extra: null, sequence: sequence as typeof s.sides.sequence } }));
+
+describe('which side is done', () => {
+  test('between the sides, the first one is', () => {
+    const cues = cuesOf(each('left'));
+    const change = cues.findIndex((c) => c.kind === 'change-side');
+    expect(change).toBeGreaterThan(0);
+    expect(doneSideAt(cues, change)).toBe('left');
+    expect(doneSideAt(cues, change - 1)).toBeNull();
+    expect(doneSideAt(cues, 0)).toBeNull();
+  });
+  test('with both hands at once, or at the end, none is', () => {
+    const both = cuesOf(stepOf('temple-circles', 's1', (s) => ({ ...s, sides: { ...s.sides, mode: 'together' } })));
+    expect(both.map((c) => doneSideAt(both, c.index))).toEqual(both.map(() => null));
+    const one = cuesOf(each('right'));
+    expect(doneSideAt(one, one.length - 1)).toBeNull();
+    expect(doneSideAt(one, 999)).toBeNull();
+  });
+});
+
+describe('kept with the run', () => {
+  const step = each('right');
+  const cues = cuesOf(step);
+  const event = (id: string, kind: GuideEvent['kind'], atMs: number, text?: string): GuideEvent => ({ id, kind, atMs, ...(text === undefined ? {} : { text }) });
+  test('with its moment and step, and without moving the clock', () => {
+    const log = [event('start-001', 'start', 0), event('pause-001', 'pause', 2000), event('look-0001', 'compare', 5000, sideCompareText(seen)), event('resume-01', 'resume', 9000)];
+    const state = stateAt(cues, [step.pressure], log, 10_000);
+    expect(state.compares).toEqual([{ atMs: 5000, stepIndex: 0, ...seen }]);
+    expect(state.worked[0]!.all).toBe(3000);
+  });
+  test('an event that is none is refused at the door', () => {
+    expect(() => parseGuideEvent({ id: 'look-0001', kind: 'compare', atMs: 1, text: 'warmer' })).toThrow('event.text');
+    expect(() => parseGuideEvent({ id: 'look-0001', kind: 'compare', atMs: 1 })).toThrow('event.text');
+    expect(parseGuideEvent({ id: 'look-0001', kind: 'compare', atMs: 1, text: sideCompareText(seen) }).kind).toBe('compare');
+  });
+});

@@ -1,0 +1,158 @@
+import sharp from 'sharp';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { FIRST_TEXTS } from '../../reference/practice-texts.ts';
+import { cleanPhoto } from '../../server/photo-file.server.ts';
+import { database } from '../../server/db/connection.ts';
+import { auditTrail } from '../../server/db/queries/audit.server.ts';
+import { consentsOf, giveConsent, notePatchTest, patchTestsOf, withdrawConsent } from '../../server/db/queries/consents.server.ts';
+import { isOwnPassword, overridesOf, signOverride } from '../../server/db/queries/overrides.server.ts';
+import { erasePhoto, keepPhoto, markPhoto, photoBytes, photosOfClient } from '../../server/db/queries/photos.server.ts';
+import { addProduct, addRule, cautionsOf, changeProduct, changeRule, localRules, practiceTexts, productsOf, writeText } from '../../server/db/queries/practice.server.ts';
+import { saveVisit } from '../../server/db/queries/save-visit.server.ts';
+import { addClient, addVisit, closeDatabase, openTwoPractices, type Tenant } from './database.ts';
+
+let mine: Tenant;
+let theirs: Tenant;
+beforeAll(async () => {
+  ({ mine, theirs } = await openTwoPractices());
+});
+afterAll(closeDatabase);
+
+const RULE = { title: 'Performs tonight', question: 'Playing tonight?', group: 'today' as const, severity: 'adapt' as const, regions: ['jaw' as const], pressures: ['firm' as const], works: [], advice: 'Medium at most.', seeWho: '' };
+const OIL = { name: 'Plain jojoba', kind: 'oil' as const, ingredients: ['Simmondsia chinensis'], essentialPercent: null };
+
+describe('texts', () => {
+  test('begin with the wording that comes along, then every change is a version', async () => {
+    expect((await practiceTexts(mine.practiceId)).scope).toEqual({ kind: 'scope', version: 0, body: FIRST_TEXTS.scope });
+    expect(await writeText(mine, 'scope', 0, FIRST_TEXTS.scope)).toBe('saved');
+    expect((await practiceTexts(mine.practiceId)).scope.version).toBe(0);
+    expect(await writeText(mine, 'scope', 0, 'We work with our hands and send on what is not ours.')).toBe('saved');
+    expect(await writeText(mine, 'scope', 0, 'Another wording from another window.')).toBe('stale');
+    expect((await practiceTexts(mine.practiceId)).scope).toMatchObject({ version: 1, body: 'We work with our hands and send on what is not ours.' });
+    expect((await practiceTexts(theirs.practiceId)).scope.version).toBe(0);
+  });
+  test('two windows at once make one version', async () => {
+    const both = await Promise.all([writeText(mine, 'consent-work', 0, 'The first of two wordings.'), writeText(mine, 'consent-work', 0, 'The second of two wordings.')]);
+    expect(both.sort()).toEqual(['saved', 'stale']);
+  });
+});
+
+describe('rules', () => {
+  test('are screened for while they are switched on, by their own practice only', async () => {
+    const id = await addRule(mine, RULE);
+    expect((await cautionsOf(mine.practiceId)).some((c) => c.key === `local-${id}`)).toBe(true);
+    expect((await cautionsOf(theirs.practiceId)).some((c) => c.key === `local-${id}`)).toBe(false);
+    expect(await changeRule(theirs, id, 1, { active: false })).toBe('missing');
+    expect(await changeRule(mine, id, 1, { active: false })).toBe('saved');
+    expect((await cautionsOf(mine.practiceId)).some((c) => c.key === `local-${id}`)).toBe(false);
+    expect(await changeRule(mine, id, 1, { body: RULE })).toBe('stale');
+    expect(await changeRule(mine, 'nonsense', 1, { body: RULE })).toBe('missing');
+    expect(await changeRule(mine, id, 2, { body: { ...RULE, title: 'Sings tonight' } })).toBe('saved');
+    expect(await localRules(mine.practiceId)).toEqual([{ ...RULE, title: 'Sings tonight', id, active: false, version: 3 }]);
+  });
+});
+
+describe('products and patch tests', () => {
+  test('a name is there once, whatever its letters', async () => {
+    expect(await addProduct(mine.practiceId, OIL)).toBe('saved');
+    expect(await addProduct(mine.practiceId, { ...OIL, name: 'PLAIN jojoba' })).toBe('name-taken');
+    expect(await addProduct(theirs.practiceId, OIL)).toBe('saved');
+    const [product] = await productsOf(mine.practiceId);
+    expect(await changeProduct(mine.practiceId, product!.id, 1, { body: { ...OIL, essentialPercent: 0.5 } })).toBe('saved');
+    expect(await changeProduct(mine.practiceId, product!.id, 1, { retired: true })).toBe('stale');
+    expect(await changeProduct(theirs.practiceId, product!.id, 2, { retired: true })).toBe('missing');
+    expect((await productsOf(mine.practiceId))[0]).toMatchObject({ essentialPercent: 0.5, retired: false, version: 2 });
+  });
+  test('the latest test counts, and belongs to one client of one practice', async () => {
+    const client = await addClient(mine, 'Wilma Okonjo');
+    const [product] = await productsOf(mine.practiceId);
+    expect(await notePatchTest(mine, client.id, product!.id, { testedOn: '2026-11-02', reacted: true })).toBe(true);
+    expect(await notePatchTest(mine, client.id, product!.id, { testedOn: '2026-11-01', reacted: false })).toBe(true);
+    expect(await patchTestsOf(mine.practiceId, client.id)).toEqual({ [product!.id]: { testedOn: '2026-11-02', reacted: true } });
+    expect(await notePatchTest(theirs, client.id, product!.id, { testedOn: '2026-11-03', reacted: false })).toBe(false);
+    expect(await patchTestsOf(theirs.practiceId, client.id)).toEqual({});
+  });
+});
+
+describe('consent', () => {
+  test('is kept with the version it was given to, and can be taken back', async () => {
+    const client = await addClient(mine, 'Jun Castellan');
+    expect(await giveConsent(theirs, client.id, 'work', 0)).toBeNull();
+    await giveConsent(mine, client.id, 'work', 1);
+    await giveConsent(mine, client.id, 'photo', 0);
+    expect(await withdrawConsent(theirs, client.id, 'work')).toBe(false);
+    expect(await withdrawConsent(mine, client.id, 'work')).toBe(true);
+    expect(await withdrawConsent(mine, client.id, 'work')).toBe(false);
+    const kept = await consentsOf(mine.practiceId, client.id);
+    expect(kept.map((c) => [c.kind, c.textVersion, c.withdrawnAt !== null])).toEqual([['work', 1, true], ['photo', 0, false]]);
+    expect(await consentsOf(theirs.practiceId, client.id)).toEqual([]);
+  });
+});
+
+describe('overrides', () => {
+  test('are signed once, for one open visit of the own practice', async () => {
+    const client = await addClient(mine, 'Sunniva Adeyemi');
+    const visit = await addVisit(mine, client.id);
+    const who = { ...mine, name: 'Rafe Oyelaran' };
+    const reason = 'Past the sixth week, agreed with her midwife.';
+    expect(await signOverride({ ...theirs, name: 'X' }, visit, 'pregnancy', reason)).toBe('missing');
+    expect(await signOverride(who, visit, 'pregnancy', reason)).toMatchObject({ caution: 'pregnancy', reason, signedName: 'Rafe Oyelaran' });
+    expect(await signOverride(who, visit, 'pregnancy', 'Another reason, said later on.')).toBe('signed-before');
+    expect((await overridesOf(mine.practiceId, visit)).map((o) => o.reason)).toEqual([reason]);
+    expect(await overridesOf(theirs.practiceId, visit)).toEqual([]);
+    await saveVisit(mine, visit, { saveId: 'end-visit-01', expectedVersion: 1, patch: { kind: 'stage', stage: 'done' } });
+    expect(await signOverride(who, visit, 'thyroid', reason)).toBe('ended');
+  });
+  test('the signature is the own password', async () => {
+    expect(await isOwnPassword(mine, 'wrong')).toBe(false);
+    expect(await isOwnPassword({ ...mine, practitionerId: theirs.practitionerId }, 'a long enough one')).toBe(false);
+  });
+});
+
+describe('photos', () => {
+  const picture = async () => cleanPhoto(await sharp({ create: { width: 400, height: 500, channels: 3, background: '#998877' } }).png().toBuffer());
+  test('one before and one after; marks with a version; erased as a whole', async () => {
+    const client = await addClient(mine, 'Odile Brandt');
+    const visit = await addVisit(mine, client.id);
+    const first = await keepPhoto(mine, visit, 'before', await picture());
+    const second = await keepPhoto(mine, visit, 'before', await picture());
+    if (typeof first === 'string' || typeof second === 'string') throw new Error('not kept');
+    expect((await photosOfClient(mine.practiceId, client.id)).map((p) => p.id)).toEqual([second.id]);
+    expect(await photoBytes(mine.practiceId, visit, first.id)).toBeNull();
+    expect((await photoBytes(mine.practiceId, visit, second.id))!.subarray(0, 2).toString('hex')).toBe('ffd8');
+    expect(await photoBytes(theirs.practiceId, visit, second.id)).toBeNull();
+    expect(await markPhoto(mine.practiceId, visit, second.id, 1, { chin: { x: 3, y: 4 } })).toMatchObject({ version: 2, landmarks: { chin: { x: 3, y: 4 } } });
+    expect(await markPhoto(mine.practiceId, visit, second.id, 1, {})).toBe('stale');
+    expect(await markPhoto(theirs.practiceId, visit, second.id, 2, {})).toBe('missing');
+    expect(await erasePhoto(theirs, visit, second.id)).toBe(false);
+    expect(await erasePhoto(mine, visit, second.id)).toBe(true);
+    expect(await photosOfClient(mine.practiceId, client.id)).toEqual([]);
+    expect(await keepPhoto(theirs, visit, 'before', await picture())).toBe('missing');
+  });
+});
+
+describe('the audit trail', () => {
+  test('tells who did what, without what was said, and every entry fits the one before', async () => {
+    const { rows, entries, brokenAt } = await auditTrail(mine.practiceId, 500);
+    expect(brokenAt).toBeNull();
+    expect(rows.length).toBe(entries);
+    expect(rows.map((r) => r.what)).toEqual(expect.arrayContaining(['rule-added', 'text-changed', 'consent-withdrawn', 'caution-overridden', 'photo-erased', 'visit-done']));
+    expect(JSON.stringify(rows)).not.toMatch(/midwife|Sunniva|Performs/);
+    expect((await auditTrail(theirs.practiceId, 500)).rows.some((r) => r.what === 'caution-overridden')).toBe(false);
+  });
+  test('cannot be changed or cut, not even by hand', async () => {
+    await expect(database().query('update audit set what = \'nothing\'')).rejects.toThrow('append-only');
+    await expect(database().query('delete from audit')).rejects.toThrow('append-only');
+  });
+  test('many writers at once leave no gap', async () => {
+    const client = await addClient(mine, 'Lena Marchetti');
+    await Promise.all(Array.from({ length: 8 }, () => giveConsent(mine, client.id, 'work', 0)));
+    expect((await auditTrail(mine.practiceId, 1)).brokenAt).toBeNull();
+  });
+  test('what is changed behind its back is seen', async () => {
+    await database().query('alter table audit disable trigger audit_append_only');
+    await database().query(`update audit set about = '{"client":"x"}' where practice_id = :id and seq = 2`, { replacements: { id: mine.practiceId } });
+    await database().query('alter table audit enable trigger audit_append_only');
+    expect((await auditTrail(mine.practiceId, 1)).brokenAt).toBe(2);
+  });
+});
