@@ -37,6 +37,9 @@ export async function signIn(page: Page, who = IMKE): Promise<void> {
   await page.waitForURL('**/today');
 }
 
+/** Waits until the page answers by itself: what is chosen or typed over before that, React puts back. */
+export const awake = (page: Page) => page.waitForFunction(() => Object.keys(document.querySelector('#work') ?? {}).some((key) => key.startsWith('__react')));
+
 let practices = 0;
 const somebody = () => ({ email: `owner-${Date.now()}-${++practices}-${process.pid}@quay.example`, password: 'a long enough one' });
 

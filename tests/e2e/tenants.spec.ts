@@ -25,6 +25,9 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
   await page.locator('.client-strip').getByRole('link', { name: 'Noor Halvorsen' }).click();
   await page.waitForURL(/clients\/[0-9a-f-]{36}/);
   ids.clientId = /clients\/([^/?]+)/.exec(page.url())![1]!;
+  await page.goto(`/visits/${ids.visitId}/assess`);
+  await page.getByRole('button', { name: 'Open the photo' }).click();
+  ids.photoId = /photo\/([0-9a-f-]{36})/.exec((await page.locator('.photo-frame image').getAttribute('href'))!)![1]!;
   await page.goto('/routines');
   await page.getByRole('link', { name: 'Evening headache' }).click();
   await page.waitForURL(/routines\/[0-9a-f-]{36}/);
@@ -53,7 +56,7 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
     expect((await other.request.post(address, { headers: { origin }, data: body })).status(), address).toBe(404);
 
   // The owner still finds everything as it was.
-  for (const address of addresses.filter((a) => !/\/(save|run|outcome|score)$/.test(a))) expect((await page.request.get(address)).status(), address).toBeLessThan(400);
+  for (const address of addresses.filter((a) => !/\/(save|run|outcome|score|override|photo|consent|patch-test)$/.test(a))) expect((await page.request.get(address)).status(), address).toBeLessThan(400);
   await stranger.close();
 });
 

@@ -1,0 +1,133 @@
+import type { Page } from '@playwright/test';
+import { addClient, answerAllNo, expect, openPractice, saved, startVisit, test } from './base.ts';
+
+const section = (page: Page, heading: string) => page.locator('section.section').filter({ has: page.getByRole('heading', { name: heading, exact: true }) });
+
+test.beforeEach(async ({ page }) => {
+  await openPractice(page);
+  await addClient(page, 'Petr Lindqvist', 'jaw', 'both');
+  await startVisit(page);
+  await answerAllNo(page);
+  await saved(page);
+  await page.getByRole('button', { name: 'Assess' }).click();
+  await page.waitForURL('**/assess');
+});
+
+test('where a press is felt is chosen from the list or on the chart, drawn, kept, and taken away', async ({ page }) => {
+  await page.getByRole('button', { name: /^Masseter, client’s left/ }).focus();
+  await page.keyboard.press('2');
+  await page.getByRole('button', { name: 'Felt elsewhere? Masseter, client’s left' }).click();
+  await page.getByLabel('Where is it felt? Masseter, client’s left').selectOption('temple, left');
+  // The chart asks for regions now; a tap is the same as the list.
+  await page.getByRole('button', { name: 'forehead', exact: true }).click();
+  await expect(page.locator('.chart-felt > g')).toHaveCount(2);
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('button', { name: /^Masseter, client’s right/ })).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(page.locator('.chart-felt > g')).toHaveCount(2);
+  await page.getByRole('button', { name: /Take away: Masseter, client’s left, felt in forehead/ }).click();
+  await expect(page.locator('.chart-felt > g')).toHaveCount(1);
+});
+
+test('tight spots are pinned by a tap and by keys, described, and closing the browser loses nothing that was acknowledged', async ({ page, context }) => {
+  await page.getByRole('button', { name: 'Pin on the chart' }).click();
+  const chart = page.locator('.chart-drawing');
+  const box = (await chart.boundingBox())!;
+  await chart.click({ position: { x: box.width * 0.62, y: box.height * 0.5 } });
+  await expect(section(page, 'Tight spots').getByRole('listitem')).toHaveCount(1);
+  await page.keyboard.press('w');
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('m');
+  await expect(section(page, 'Tight spots').getByRole('listitem')).toHaveCount(2);
+  await page.getByRole('radiogroup', { name: 'Tenderness of spot 1' }).getByText('3', { exact: true }).click();
+  await page.getByLabel('Words for spot 1').fill('hard band');
+  await page.getByLabel('Words for spot 1').blur();
+  await saved(page);
+  const url = page.url();
+  await page.close();
+  const again = await context.newPage();
+  await again.goto(url);
+  const spots = section(again, 'Tight spots').getByRole('listitem');
+  await expect(spots).toHaveCount(2);
+  await expect(spots.first()).toContainText(/\d+ mm (above|below|to the client’s left of)/);
+  await expect(again.getByLabel('Words for spot 1')).toHaveValue('hard band');
+  await expect(again.locator('.chart-spots > g')).toHaveCount(2);
+  await again.getByRole('button', { name: 'Take spot 2 away' }).click();
+  await expect(spots).toHaveCount(1);
+});
+
+test('two windows on one visit end in a choice, and no write is lost in silence', async ({ page, context }) => {
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(other.getByRole('heading', { name: 'Assess' })).toBeVisible();
+  await page.getByRole('button', { name: /^Masseter, client’s left/ }).focus();
+  await page.keyboard.press('3');
+  await saved(page);
+  await other.getByRole('button', { name: 'Scan', exact: true }).click();
+  await other.getByRole('button', { name: 'forehead: tense' }).click();
+  await expect(other.getByText('This visit was changed in another window.')).toBeVisible();
+  await other.getByRole('button', { name: 'write mine over it' }).click();
+  await saved(other);
+  await other.reload();
+  // Both are there: the choice was about the one entry, not about everything.
+  await expect(other.getByRole('button', { name: /^Masseter, client’s left/ })).toHaveAccessibleName(/tenderness 3/);
+  await expect(section(other, 'Scan from inside')).toContainText('Tense: forehead.');
+  await other.close();
+});
+
+test('the scan from inside goes by tap and by keys', async ({ page }) => {
+  await page.getByRole('button', { name: 'Scan', exact: true }).click();
+  const jaw = page.locator('.chart-place').filter({ has: page.locator('xpath=self::*[contains(@aria-label, "jaw, client’s left")]') }).first();
+  await jaw.focus();
+  await page.keyboard.press('e');
+  await expect(jaw).toHaveAccessibleName(/at ease/);
+  await jaw.click();
+  await expect(jaw).toHaveAccessibleName(/nothing noticed/);
+  await page.getByRole('button', { name: 'neck-front: tense' }).or(page.getByRole('button', { name: 'front of the neck: tense' })).click();
+  await expect(section(page, 'Scan from inside')).toContainText('2 of 22 told, 1 tense');
+  await saved(page);
+});
+
+test('three presses with the gauge give a threshold in three units; what is typed is checked', async ({ page }) => {
+  test.setTimeout(90_000);
+  const threshold = section(page, 'Pressure threshold');
+  await threshold.getByRole('button', { name: 'Measure' }).click();
+  for (const n of [1, 2, 3]) {
+    await threshold.getByRole('button', { name: `Press ${n} with the gauge` }).click();
+    await expect(threshold.getByRole('img', { name: 'Pressure over time' })).toBeVisible();
+    // The client of the second press speaks by word: the space bar marks it.
+    if (n === 2) {
+      await expect(threshold.getByText(/[5-9]\d kPa$/)).toBeVisible();
+      await page.keyboard.press(' ');
+    }
+    await expect(threshold.locator('.trials li').nth(n - 1)).toContainText(/\d kPa.*at \d+ kPa\/s/);
+  }
+  await expect(threshold.getByText('Masseter, client’s right')).toBeVisible();
+  const line = await threshold.locator('p').filter({ hasText: 'client’s right' }).first().innerText();
+  const [kpa, newton, kgf] = /([\d.]+) kPa, ([\d.]+) N, ([\d.]+) kgf/.exec(line)!.slice(1).map(Number) as [number, number, number];
+  const trials = (await threshold.locator('.trials li').allInnerTexts()).map((t) => Number(/([\d.]+) kPa/.exec(t)![1]));
+  expect(kpa).toBeCloseTo((trials[1]! + trials[2]!) / 2, 0);
+  expect(newton).toBeCloseTo(kpa / 10, 1);
+  expect(kgf).toBeCloseTo(kpa / 98.0665, 1);
+  // The second press was stopped early, so the two that count differ: that is told.
+  await expect(threshold).toContainText('differ by more than a fifth');
+  await saved(page);
+
+  await threshold.getByRole('button', { name: 'client’s left' }).click();
+  await threshold.getByText('Type it from a dial instead').click();
+  await threshold.getByLabel('Unit').selectOption('kgf');
+  const field = threshold.getByLabel('Press 1, kgf');
+  await field.fill('300');
+  await field.press('Enter');
+  await expect(threshold.getByRole('alert')).toContainText('1 to 2000 kPa is accepted');
+  await expect(field).toHaveValue('300');
+  for (const [i, typed] of ['2', '1,9', '2.1'].entries()) {
+    await threshold.getByLabel(`Press ${i + 1}, kgf`).fill(typed);
+    await threshold.getByLabel(`Press ${i + 1}, kgf`).press('Enter');
+  }
+  await expect(threshold.locator('p').filter({ hasText: 'Masseter, client’s left' })).toContainText('196.1 kPa, 19.6 N, 2.00 kgf');
+  await saved(page);
+  await page.reload();
+  await expect(threshold.locator('p').filter({ hasText: 'Masseter, client’s left' })).toContainText('196.1 kPa');
+});
