@@ -1,4 +1,5 @@
 import { InputError } from '../core/errors.ts';
+import { tendernessTotal, TOTAL_SITES } from '../core/measures/tenderness.ts';
 import type { Answer } from '../core/measures/answers.ts';
 import { eyeStrainTally, ocularSurface, type EyeSymptom } from '../core/measures/eye-strain.ts';
 import { gradedPain, type GradedPainAnswers } from '../core/measures/graded-pain.ts';
@@ -7,7 +8,7 @@ import { jawLimitation20, jawLimitation8, oralBehaviours } from '../core/measure
 import { nrsChange, nrsScore } from '../core/measures/nrs.ts';
 import { openingFromFingers, openingFromRuler } from '../core/measures/opening.ts';
 import { globalChange, goalAttainment, ownActivities, ownSymptomProfile, type Goal } from '../core/measures/own-goals.ts';
-import { pressureThreshold, smallestChange, totalTenderness, type ThresholdTrial } from '../core/measures/pressure-threshold.ts';
+import { pressureThreshold, smallestChange, type ThresholdTrial } from '../core/measures/pressure-threshold.ts';
 import { distress, perceivedStress10, perceivedStress4 } from '../core/measures/stress.ts';
 
 type Given = Record<string, unknown>;
@@ -44,5 +45,9 @@ export const SCORES: Readonly<Record<string, (given: Given) => unknown>> = {
   'goal-attainment': (g) => ({ t: goalAttainment(list<Goal>(g, 'goals')) }),
   'pressure-threshold': (g) => pressureThreshold(list<ThresholdTrial>(g, 'trials'), numberOrNull(g, 'areaCm2') ?? 1),
   'smallest-change': (g) => smallestChange(number(g, 'sd'), number(g, 'reliability')),
-  tenderness: (g) => totalTenderness(list<number | null>(g, 'sites')),
+  tenderness: (g) => {
+    const sites = list<number | null>(g, 'sites');
+    if (sites.length !== TOTAL_SITES) throw new InputError('sites', `${TOTAL_SITES} sites are accepted, null for one that was not pressed`);
+    return tendernessTotal(sites);
+  },
 };

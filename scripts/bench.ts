@@ -10,18 +10,23 @@ import { gzipSync } from 'node:zlib';
 import { clientInches } from '../core/atlas/client-inch.ts';
 import { pointDistance } from '../core/atlas/distance.ts';
 import { locateAll } from '../core/atlas/locate.ts';
+import { MEASURE_KEYS, MEASURES, type MeasureKey } from '../core/measures/reading.ts';
 import { checkRoutine } from '../core/routine/check.ts';
 import { expandRoutine } from '../core/routine/cues.ts';
 import type { Routine } from '../core/routine/model.ts';
 import { newStep } from '../core/routine/technique.ts';
 import { screen } from '../core/screening/screen.ts';
+import type { Side } from '../core/units.ts';
 import { buildBodies } from '../core/terrain/bodies.ts';
 import { ROUTINES } from '../demo/routines.ts';
 import { BODY_INCHES } from '../reference/body-inches.ts';
 import { CATALOGUE, TECHNIQUES } from '../reference/catalogue.ts';
 import { CAUTIONS } from '../reference/cautions/index.ts';
 import { LANDMARKS } from '../reference/landmarks.ts';
+import { PRESSED_MUSCLES } from '../reference/muscles/index.ts';
 import { POINTS } from '../reference/points/index.ts';
+import { closeDatabase, database } from '../server/db/connection.ts';
+import { ComplaintModel, ReadingModel, VisitModel } from '../server/db/models/index.ts';
 import { openDemo } from './lib/open-demo.ts';
 import { ROOT } from './lib/paths.ts';
 
@@ -158,6 +163,8 @@ try {
   await row('bare', `${url}/clients/new`, '');
   await row('Today', `${url}/today`, '');
   for (const stage of ['screen', 'assess', 'compose', 'guide', 'record']) await row(`visit, ${stage}`, `${visit}/${stage}`, 'under 3');
+  const full = await fortyEarlierReadings(visit.split('/').pop()!);
+  await row(`visit, assess, with ${full.earlier} earlier readings (40 of each of ${full.things} things)`, `${visit}/assess`, 'under 3');
   await row('Atlas', `${url}/atlas/point/GB14`, '');
   await row('Find it', `${url}/atlas/find-it`, '');
   await row('Relief', `${url}/clients/${await clientId(page)}`, '');
@@ -178,6 +185,25 @@ try {
   await close();
 }
 writeFileSync(join(ROOT, 'docs', 'bench.md'), `${lines.join('\n')}\n`);
+
+/** Forty readings before the visit of everything its client can be asked, one a day. */
+async function fortyEarlierReadings(visitId: string): Promise<{ earlier: number; things: number }> {
+  database();
+  const visit = (await VisitModel.findOne({ where: { id: visitId } }))!;
+  const { practiceId, clientId: id } = visit;
+  const complaints = await ComplaintModel.findAll({ where: { practiceId, clientId: id } });
+  const things = MEASURE_KEYS.flatMap((measure): { measure: MeasureKey; complaintId: string | null; place: string; side: Side }[] => {
+    const { belongs } = MEASURES[measure];
+    if (belongs === 'complaint') return complaints.map((c) => ({ measure, complaintId: c.id, place: '', side: c.side }));
+    const places = belongs === 'muscle' ? PRESSED_MUSCLES.map((m) => m.id) : belongs === 'region' ? ['forehead', 'jaw', 'temple'] : [''];
+    const sides: Side[] = belongs === 'client' ? ['midline'] : ['left', 'right'];
+    return places.flatMap((place) => sides.map((side) => ({ measure, complaintId: null, place, side })));
+  });
+  const rows = things.flatMap((thing) => Array.from({ length: 40 }, (_, i) => ({ ...thing, practiceId, clientId: id, visitId: null, phase: 'between' as const, value: Math.max(MEASURES[thing.measure].least, 1), source: 'studio' as const, takenBy: visit.practitionerId, takenAt: new Date(visit.startsAt.getTime() - (i + 1) * 86_400_000) })));
+  await ReadingModel.bulkCreate(rows);
+  await closeDatabase();
+  return { earlier: rows.length, things: things.length };
+}
 
 async function clientId(page: Page): Promise<string> {
   await page.goto('/clients?find=noor');

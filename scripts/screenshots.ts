@@ -66,6 +66,19 @@ try {
   const noor = await visitOf(page, 'Noor Halvorsen');
   await page.goto(`${noor}/assess`);
   await shot(page, 'assess');
+  const threshold = page.locator('section.section').filter({ has: page.getByRole('heading', { name: 'Pressure threshold' }) });
+  await threshold.getByRole('button', { name: 'Measure' }).click();
+  await threshold.getByRole('button', { name: 'Press 1 with the gauge' }).click();
+  await page.waitForTimeout(2600);
+  await threshold.evaluate((section) => section.scrollIntoView({ block: 'start' }));
+  // The press goes on: no waiting for a quiet network.
+  await page.screenshot({ path: join(folder, 'threshold.png') });
+  console.log('threshold');
+  await page.getByRole('button', { name: 'Open the photo' }).click();
+  await page.getByRole('region', { name: 'Levelness' }).evaluate((section) => section.scrollIntoView({ block: 'start' }));
+  await shot(page, 'levelness');
+  await page.goto('/practice');
+  await shot(page, 'practice');
   await page.goto(`${noor}/compose`);
   await shot(page, 'compose');
   await page.goto(`${noor}/guide`);

@@ -44,6 +44,7 @@ export function JawMovementFields({ jaw }: { jaw: JawReadings }) {
                     label={`${MEASURES[measure].name}, client’s ${side}, mm`}
                     hideLabel
                     value={jaw.of(measure, side)}
+                    past={jaw.past(measure, side)}
                     check={jaw.check(measure)}
                     onValue={(v) => (oneSide ? jaw.setOneSide(measure, v, side) : jaw.set(measure, v, side))}
                     note={jaw.of(measure, side) === undefined && jaw.was(measure, side) !== undefined ? `was ${jaw.was(measure, side)}` : undefined}
@@ -58,7 +59,7 @@ export function JawMovementFields({ jaw }: { jaw: JawReadings }) {
         <input type="checkbox" checked={returns} onChange={(e) => jaw.set('path-returns', e.target.checked ? 1 : null)} /> {MEASURES['path-returns'].name}
       </label>
       <div className="field-row">
-        <MmField label="Forward, mm" value={jaw.of('forward-mm')} check={jaw.check('forward-mm')} onValue={(v) => jaw.set('forward-mm', v)} note={jaw.was('forward-mm') === undefined ? 'Lower teeth in front of the upper.' : `Last time ${jaw.was('forward-mm')} mm.`} />
+        <MmField label="Forward, mm" value={jaw.of('forward-mm')} past={jaw.past('forward-mm')} check={jaw.check('forward-mm')} onValue={(v) => jaw.set('forward-mm', v)} note={jaw.was('forward-mm') === undefined ? 'Lower teeth in front of the upper.' : `Last time ${jaw.was('forward-mm')} mm.`} />
         <MmField label="Upper in front at rest, mm" value={jaw.of('overjet-mm')} check={jaw.check('overjet-mm')} onValue={(v) => jaw.set('overjet-mm', v)} note="Added to forward." />
       </div>
       <p className="small mt-2 mb-0" role="status">

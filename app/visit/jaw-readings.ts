@@ -2,12 +2,14 @@ import { OPENING_KEYS, movedByOverlap } from '../../core/measures/opening';
 import { checkedReading, MEASURES, type MeasureKey, type ReadingPhase } from '../../core/measures/reading';
 import type { ReadingEntry } from '../../server/db/queries/save-visit.server';
 import { useVisit } from './context';
+import { usePast } from './past';
 
 type Sided = 'midline' | 'left' | 'right';
 
 /** Readings of the jaw in one phase of this visit, those of the last visit beside them, and how they are set. */
 export function useJawReadings(phase: ReadingPhase) {
-  const { readings, earlier, setReading } = useVisit();
+  const { readings, setReading } = useVisit();
+  const past = usePast();
   const find = (measure: MeasureKey, side: Sided, p: ReadingPhase) => readings.find((r) => r.measure === measure && r.side === side && r.phase === p)?.value;
   const entry = (measure: MeasureKey, value: number | null, side: Sided = 'midline', p = phase): ReadingEntry => ({ measure, complaintId: null, place: '', side, phase: p, value });
   /** The overlap is asked once, before the work, and holds for the whole visit. */
@@ -16,7 +18,9 @@ export function useJawReadings(phase: ReadingPhase) {
     overlapMm,
     of: (measure: MeasureKey, side: Sided = 'midline') => find(measure, side, phase),
     /** On re-test what was measured before the work, otherwise what was measured last time. */
-    was: (measure: MeasureKey, side: Sided = 'midline') => (phase === 'after' ? find(measure, side, 'before') : earlier.findLast((r) => r.measure === measure && r.side === side && r.phase !== 'after')?.value),
+    was: (measure: MeasureKey, side: Sided = 'midline') => (phase === 'after' ? find(measure, side, 'before') : past({ measure, side }).at(-1)),
+    /** The whole course so far. */
+    past: (measure: MeasureKey, side: Sided = 'midline') => (phase === 'after' ? [] : past({ measure, side })),
     check: (measure: MeasureKey) => (typed: number) => checkedReading(measure, typed, MEASURES[measure].name),
     set: (measure: MeasureKey, value: number | null, side: Sided = 'midline') => setReading(entry(measure, value, side)),
     /** Of two sides only one can hold: giving one takes the other away. */

@@ -1,6 +1,7 @@
 import { useId, useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { InputError } from '../../core/errors';
+import { Past } from './past';
 import { useDraft } from '../ui/use-draft';
 
 interface Props {
@@ -12,10 +13,12 @@ interface Props {
   check: (typed: number) => number;
   onValue: (value: number | null) => void;
   note?: React.ReactNode;
+  /** At earlier visits, oldest first. */
+  past?: readonly number[];
 }
 
 /** One length in mm. What is refused stays in the field with the reason under it; an emptied field takes the reading away. */
-export function MmField({ label, hideLabel = false, value, check, onValue, note }: Props) {
+export function MmField({ label, hideLabel = false, value, check, onValue, note, past = [] }: Props) {
   const id = useId();
   const [typed, setTyped] = useDraft(value === undefined ? '' : String(value));
   const [error, setError] = useState('');
@@ -42,6 +45,11 @@ export function MmField({ label, hideLabel = false, value, check, onValue, note 
       <Form.Control id={id} className="mm-field" inputMode="decimal" autoComplete="off" value={typed} isInvalid={!!error} aria-describedby={`${id}-note`} onChange={(e) => setTyped(e.target.value)} onBlur={commit} onKeyDown={(e) => e.key === 'Enter' && commit()} />
       <div id={`${id}-note`} className={`small mm-note ${error ? 'caution' : 'soft'}`} role={error ? 'alert' : undefined}>
         {error || note}
+        {!error && past.length > 1 && (
+          <div>
+            <Past values={past} />
+          </div>
+        )}
       </div>
     </div>
   );

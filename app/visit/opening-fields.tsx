@@ -60,6 +60,7 @@ function OpeningField({ jaw, measure, label, phase }: { jaw: JawReadings; measur
     <MmField
       label={label}
       value={edges}
+      past={jaw.past(measure)}
       check={(typed) => {
         jaw.check(measure)(openingFromRuler(jaw.check(measure)(typed), overlap).openingMm);
         return typed;

@@ -5,6 +5,7 @@ import type { Side } from '../../core/units';
 import { REGION_PATCHES } from '../../reference/other-places';
 import type { Place } from '../chart/places';
 import { useVisit } from './context';
+import { usePast } from './past';
 
 /** The walk through the face from top to bottom. Common practice, no source. */
 const SCANNED: readonly Region[] = ['scalp', 'forehead', 'brow', 'upper-lid', 'temple', 'nose', 'cheek', 'lips', 'jaw', 'chin', 'neck-front', 'neck-side', 'neck-back', 'shoulder'];
@@ -12,17 +13,18 @@ const PAIRED = new Map(REGION_PATCHES.map((r) => [r.id, r.paired]));
 
 /** What is felt from inside, by region and side. */
 export function useScan(phase: ReadingPhase) {
-  const { readings, earlier, setReading } = useVisit();
-  const find = (list: typeof readings, id: string, side: Side) => list.findLast((r) => r.measure === 'region-felt' && r.place === id && r.side === side && (r.phase === phase || list === earlier))?.value;
+  const { readings, setReading } = useVisit();
+  const past = usePast();
+  const find = (id: string, side: Side) => readings.find((r) => r.measure === 'region-felt' && r.place === id && r.side === side && r.phase === phase)?.value;
   const set = (id: string, side: Side, value: number | null) => setReading({ measure: 'region-felt', complaintId: null, place: id, side, phase, value });
   return {
     places: SCANNED.flatMap((id): Place[] => (PAIRED.get(id) ? [{ kind: 'region', id, side: 'right' }, { kind: 'region', id, side: 'left' }] : [{ kind: 'region', id, side: 'midline' }])),
-    valueAt: (id: string, side: Side) => find(readings, id, side),
-    wasAt: (id: string, side: Side) => find(earlier, id, side),
+    valueAt: (id: string, side: Side) => find(id, side),
+    wasAt: (id: string, side: Side) => past({ measure: 'region-felt', place: id, side }).at(-1),
     set,
     /** A tap goes tense, at ease, nothing noticed, and away again. */
     tap: (place: Place) => {
-      const now = find(readings, place.id, place.side);
+      const now = find(place.id, place.side);
       set(place.id, place.side, now === undefined ? 2 : now === 0 ? null : now - 1);
     },
     /** t, e and n set, Backspace takes away. */

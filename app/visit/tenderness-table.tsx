@@ -1,11 +1,12 @@
 import type { ReadingPhase } from '../../core/measures/reading';
-import { TENDERNESS_WORDS } from '../../core/measures/tenderness';
+import { TENDERNESS_WORDS, tendernessTotal } from '../../core/measures/tenderness';
 import { MUSCLES } from '../../reference/muscles';
 import { palpationOf } from '../../reference/palpation';
 import { NEWTON_PER_KGF } from '../../core/measures/pressure-threshold';
 import { roundHalfAway } from '../../core/units';
 import type { Place } from '../chart/places';
 import { SideMark } from '../ui/marks';
+import { Past, usePast } from './past';
 import { useVisit } from './context';
 import { FeltElsewhereRow, type PressedAt } from './felt-elsewhere';
 import { Scale } from './scale';
@@ -44,11 +45,13 @@ export function useTenderness(phase: ReadingPhase) {
 
 /** With `elsewhere`, each tender muscle also asks where the press is felt. */
 export function TendernessTable({ phase, elsewhere }: { phase: ReadingPhase; elsewhere?: { from: PressedAt | null; onAsk: (from: PressedAt | null) => void } }) {
-  const { readings, earlier } = useVisit();
+  const { readings } = useVisit();
+  const past = usePast();
   const { valueAt, set, isFamiliar, setFamiliar } = useTenderness(phase);
   const pressed = new Set(readings.filter((r) => r.measure === 'tenderness').map((r) => r.place));
   const sites = MUSCLES.filter((m) => (USUAL_SITES as readonly string[]).includes(m.id) || pressed.has(m.id));
-  const was = (id: string, side: string) => (phase === 'after' ? readings.find((r) => r.measure === 'tenderness' && r.place === id && r.side === side && r.phase === 'before') : earlier.findLast((r) => r.measure === 'tenderness' && r.place === id && r.side === side))?.value;
+  const was = (id: string, side: 'left' | 'right'): number[] => (phase === 'after' ? readings.filter((r) => r.measure === 'tenderness' && r.place === id && r.side === side && r.phase === 'before').map((r) => r.value) : past({ measure: 'tenderness', place: id, side }));
+  const told = tendernessTotal(readings.filter((r) => r.measure === 'tenderness' && r.phase === phase).map((r) => r.value));
   return (
     <table className="sites">
       <thead>
@@ -71,7 +74,6 @@ export function TendernessTable({ phase, elsewhere }: { phase: ReadingPhase; els
             </th>
             {(['right', 'left'] as const).map((side) => {
               const value = valueAt(m.id, side);
-              const last = was(m.id, side);
               return (
                 <td key={side}>
                   <div className="d-flex align-items-center gap-2">
@@ -81,7 +83,10 @@ export function TendernessTable({ phase, elsewhere }: { phase: ReadingPhase; els
                         your pain?
                       </button>
                     ) : null}
-                    <span className="soft small">{value !== undefined ? TENDERNESS_WORDS[value] : last !== undefined ? `was ${last}` : ''}</span>
+                    <span className="soft small">
+                      {value !== undefined ? `${TENDERNESS_WORDS[value]} ` : ''}
+                      <Past values={was(m.id, side)} most={3} />
+                    </span>
                   </div>
                   {elsewhere && value ? <FeltElsewhereRow at={{ muscle: m.id, side }} name={m.name} asking={elsewhere.from?.muscle === m.id && elsewhere.from.side === side} onAsk={elsewhere.onAsk} /> : null}
                 </td>
@@ -90,6 +95,11 @@ export function TendernessTable({ phase, elsewhere }: { phase: ReadingPhase; els
           </tr>
         ))}
       </tbody>
+      {told.mean !== null && (
+        <caption className="small">
+          Mean tenderness {roundHalfAway(told.mean, 1)} of 3 over {told.tested} {told.tested === 1 ? 'place' : 'places'} pressed.
+        </caption>
+      )}
     </table>
   );
 }

@@ -7,6 +7,7 @@ import { PRESSED_MUSCLES } from '../../reference/muscles';
 import { useKeys } from '../ui/use-keys';
 import { useVisit } from './context';
 import { MmField } from './mm-field';
+import { Past, usePast } from './past';
 import { RateMeter } from './rate-meter';
 import { RestCount } from './rest-count';
 import { useGauge } from './use-gauge';
@@ -20,7 +21,8 @@ const rounded = (v: number, digits: number): string => (Math.round(v * 10 ** dig
 
 /** Pressure-pain threshold: three presses at one place, the mean of the second and third, by gauge or typed. */
 export function ThresholdSection({ phase }: { phase: ReadingPhase }) {
-  const { findings, setFindings, setReading, readings, earlier, hasGauge, ended } = useVisit();
+  const { findings, setFindings, setReading, readings, hasGauge, ended } = useVisit();
+  const past = usePast();
   const [open, setOpen] = useState(false);
   const [at, setAt] = useState<{ muscle: string; side: OneSide }>({ muscle: 'masseter-superficial', side: 'right' });
   const [trials, setTrials] = useState<(ThresholdTrial & { slipped?: boolean })[]>([]);
@@ -61,7 +63,7 @@ export function ThresholdSection({ phase }: { phase: ReadingPhase }) {
       </div>
       {kept.map((r) => {
         const trialsOf = findings.thresholds.find((t) => t.muscle === r.place && t.side === r.side);
-        return <Kept key={`${r.place}.${r.side}`} value={r.value} muscle={r.place} side={r.side} trials={trialsOf?.trials} tipCm2={trialsOf?.tipCm2 ?? 1} was={earlier.findLast((e) => e.measure === r.measure && e.place === r.place && e.side === r.side)?.value} />;
+        return <Kept key={`${r.place}.${r.side}`} value={r.value} muscle={r.place} side={r.side} trials={trialsOf?.trials} tipCm2={trialsOf?.tipCm2 ?? 1} was={past({ measure: 'pressure-threshold', place: r.place, side: r.side })} />;
       })}
       {open && (
         <div className="measure-sheet">
@@ -154,7 +156,7 @@ export function ThresholdSection({ phase }: { phase: ReadingPhase }) {
   );
 }
 
-function Kept({ value, muscle, side, trials, tipCm2, was }: { value: number; muscle: string; side: string; trials?: readonly ThresholdTrial[]; tipCm2: number; was?: number }) {
+function Kept({ value, muscle, side, trials, tipCm2, was }: { value: number; muscle: string; side: string; trials?: readonly ThresholdTrial[]; tipCm2: number; was: readonly number[] }) {
   const name = PRESSED_MUSCLES.find((m) => m.id === muscle)?.name ?? muscle;
   const newton = newtonFrom(value, tipCm2);
   const told = trials?.length === 3 ? pressureThreshold(trials, tipCm2) : null;
@@ -166,7 +168,7 @@ function Kept({ value, muscle, side, trials, tipCm2, was }: { value: number; mus
       <span className="num">
         {rounded(value, 1)} kPa, {rounded(newton, 1)} N, {rounded(newton / NEWTON_PER_KGF, 2)} kgf
       </span>{' '}
-      {was !== undefined && <span className="soft">was {rounded(was, 1)} kPa</span>}
+      <Past values={was.map((v) => Math.round(v))} />
       {(told?.unsteady || told?.rampOff) && (
         <span className="worse small d-block">
           {told.unsteady ? 'The second and third press differ by more than a fifth: less sure, take them anew. ' : ''}

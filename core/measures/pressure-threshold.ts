@@ -54,17 +54,3 @@ export function smallestChange(sd: number, reliability: number): { sem: number; 
   const sem = sd * Math.sqrt(1 - reliability);
   return { sem, mdc95: 1.96 * Math.SQRT2 * sem, mdc90: 1.645 * Math.SQRT2 * sem };
 }
-
-/**
- * Total tenderness: sum over 8 muscle pairs, 16 sites of 0–3, 0–48 (Langemark, Olesen. Cephalalgia 1987;7:249–255;
- * sure). A site that was not pressed makes no total but a mean of those that were.
- */
-export function totalTenderness(sites: readonly (number | null)[]): { total: number | null; mean: number | null; tested: number } {
-  if (sites.length !== 16) throw new InputError('sites', '16 sites are accepted, null for one that was not pressed');
-  sites.forEach((s, i) => {
-    if (s !== null && ![0, 1, 2, 3].includes(s)) throw new InputError(`sites[${i}]`, '0, 1, 2 or 3 is accepted');
-  });
-  const given = sites.filter((s): s is number => s !== null);
-  const sum = given.reduce((a, b) => a + b, 0);
-  return { total: given.length === 16 ? sum : null, mean: given.length ? sum / given.length : null, tested: given.length };
-}

@@ -2,13 +2,14 @@ import { describe, expect, test } from 'vitest';
 import { jStat } from 'jstat';
 import { mean as meanByLibrary, sum as sumByLibrary } from 'simple-statistics';
 import { InputError } from '../../core/errors.ts';
+import { tendernessTotal } from '../../core/measures/tenderness.ts';
 import { mean, sum } from '../../core/measures/answers.ts';
 import { eyeStrainTally, ocularSurface, screenBreaks, weeklyScreenHours } from '../../core/measures/eye-strain.ts';
 import { gradedPain } from '../../core/measures/graded-pain.ts';
 import { dayPattern, headacheDaysPer28, headacheDisabilityDays, headacheImpact, isHeadacheResponder, medicineLimits } from '../../core/measures/headache.ts';
 import { jawLimitation20, jawLimitation8, oralBehaviours } from '../../core/measures/jaw-function.ts';
 import { globalChange, goalAttainment, ownActivities, ownSymptomProfile } from '../../core/measures/own-goals.ts';
-import { KPA_PER_KGF_PER_CM2, KPA_PER_MMHG, KPA_PER_NEWTON_PER_CM2, kpaFrom, newtonFrom, NEWTON_PER_KGF, NEWTON_PER_LBF, pressureThreshold, smallestChange, totalTenderness } from '../../core/measures/pressure-threshold.ts';
+import { KPA_PER_KGF_PER_CM2, KPA_PER_MMHG, KPA_PER_NEWTON_PER_CM2, kpaFrom, newtonFrom, NEWTON_PER_KGF, NEWTON_PER_LBF, pressureThreshold, smallestChange } from '../../core/measures/pressure-threshold.ts';
 import { distress, perceivedStress10, perceivedStress4 } from '../../core/measures/stress.ts';
 
 /**
@@ -176,8 +177,8 @@ describe('pressure-pain threshold and its units', () => {
   });
   test('total tenderness of 16 sites; a site not pressed makes no total (Langemark, Olesen 1987)', () => {
     const sites = [1, 2, 0, 1, 3, 2, 1, 1, 0, 0, 1, 2, 2, 1, 1, 0];
-    expect(totalTenderness(sites)).toEqual({ total: 18, mean: 18 / 16, tested: 16 });
-    expect(totalTenderness([null, ...sites.slice(1)])).toMatchObject({ total: null, tested: 15 });
+    expect(tendernessTotal(sites)).toEqual({ total: 18, mean: 18 / 16, tested: 16 });
+    expect(tendernessTotal([null, ...sites.slice(1)])).toMatchObject({ total: null, tested: 15 });
   });
 });
 

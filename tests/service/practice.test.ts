@@ -4,9 +4,10 @@ import { FIRST_TEXTS } from '../../reference/practice-texts.ts';
 import { cleanPhoto } from '../../server/photo-file.server.ts';
 import { database } from '../../server/db/connection.ts';
 import { auditTrail } from '../../server/db/queries/audit.server.ts';
-import { consentsOf, giveConsent, notePatchTest, patchTestsOf, withdrawConsent } from '../../server/db/queries/consents.server.ts';
+import { besideVisit } from '../../server/db/queries/beside-visit.server.ts';
+import { consentsOf, giveConsent, notePatchTest, withdrawConsent } from '../../server/db/queries/consents.server.ts';
 import { isOwnPassword, overridesOf, signOverride } from '../../server/db/queries/overrides.server.ts';
-import { erasePhoto, keepPhoto, markPhoto, photoBytes, photosOfClient } from '../../server/db/queries/photos.server.ts';
+import { erasePhoto, keepPhoto, markPhoto, photoBytes } from '../../server/db/queries/photos.server.ts';
 import { addProduct, addRule, cautionsOf, changeProduct, changeRule, localRules, practiceTexts, productsOf, writeText } from '../../server/db/queries/practice.server.ts';
 import { saveVisit } from '../../server/db/queries/save-visit.server.ts';
 import { addClient, addVisit, closeDatabase, openTwoPractices, type Tenant } from './database.ts';
@@ -68,9 +69,12 @@ describe('products and patch tests', () => {
     const [product] = await productsOf(mine.practiceId);
     expect(await notePatchTest(mine, client.id, product!.id, { testedOn: '2026-11-02', reacted: true })).toBe(true);
     expect(await notePatchTest(mine, client.id, product!.id, { testedOn: '2026-11-01', reacted: false })).toBe(true);
-    expect(await patchTestsOf(mine.practiceId, client.id)).toEqual({ [product!.id]: { testedOn: '2026-11-02', reacted: true } });
+    const visit = { id: await addVisit(mine, client.id), clientId: client.id };
+    const beside = await besideVisit(mine.practiceId, visit);
+    expect(beside.patchTests).toEqual({ [product!.id]: { testedOn: '2026-11-02', reacted: true } });
+    expect(beside.products).toEqual(await productsOf(mine.practiceId));
     expect(await notePatchTest(theirs, client.id, product!.id, { testedOn: '2026-11-03', reacted: false })).toBe(false);
-    expect(await patchTestsOf(theirs.practiceId, client.id)).toEqual({});
+    expect((await besideVisit(theirs.practiceId, visit)).patchTests).toEqual({});
   });
 });
 
@@ -86,6 +90,7 @@ describe('consent', () => {
     const kept = await consentsOf(mine.practiceId, client.id);
     expect(kept.map((c) => [c.kind, c.textVersion, c.withdrawnAt !== null])).toEqual([['work', 1, true], ['photo', 0, false]]);
     expect(await consentsOf(theirs.practiceId, client.id)).toEqual([]);
+    expect((await besideVisit(mine.practiceId, { id: client.id, clientId: client.id })).consents).toEqual(kept);
   });
 });
 
@@ -100,6 +105,10 @@ describe('overrides', () => {
     expect(await signOverride(who, visit, 'pregnancy', 'Another reason, said later on.')).toBe('signed-before');
     expect((await overridesOf(mine.practiceId, visit)).map((o) => o.reason)).toEqual([reason]);
     expect(await overridesOf(theirs.practiceId, visit)).toEqual([]);
+    const beside = await besideVisit(mine.practiceId, { id: visit, clientId: client.id });
+    expect(beside.overrides).toEqual(await overridesOf(mine.practiceId, visit));
+    expect(beside.texts).toEqual(await practiceTexts(mine.practiceId));
+    expect(beside.rules.map((r) => r.key)).toEqual((await cautionsOf(mine.practiceId)).filter((c) => c.key.startsWith('local-')).map((c) => c.key));
     await saveVisit(mine, visit, { saveId: 'end-visit-01', expectedVersion: 1, patch: { kind: 'stage', stage: 'done' } });
     expect(await signOverride(who, visit, 'thyroid', reason)).toBe('ended');
   });
@@ -117,7 +126,9 @@ describe('photos', () => {
     const first = await keepPhoto(mine, visit, 'before', await picture());
     const second = await keepPhoto(mine, visit, 'before', await picture());
     if (typeof first === 'string' || typeof second === 'string') throw new Error('not kept');
-    expect((await photosOfClient(mine.practiceId, client.id)).map((p) => p.id)).toEqual([second.id]);
+    const photos = async (who = mine) => (await besideVisit(who.practiceId, { id: visit, clientId: client.id })).photos;
+    expect(await photos()).toEqual([second]);
+    expect(await photos(theirs)).toEqual([]);
     expect(await photoBytes(mine.practiceId, visit, first.id)).toBeNull();
     expect((await photoBytes(mine.practiceId, visit, second.id))!.subarray(0, 2).toString('hex')).toBe('ffd8');
     expect(await photoBytes(theirs.practiceId, visit, second.id)).toBeNull();
@@ -126,7 +137,7 @@ describe('photos', () => {
     expect(await markPhoto(theirs.practiceId, visit, second.id, 2, {})).toBe('missing');
     expect(await erasePhoto(theirs, visit, second.id)).toBe(false);
     expect(await erasePhoto(mine, visit, second.id)).toBe(true);
-    expect(await photosOfClient(mine.practiceId, client.id)).toEqual([]);
+    expect(await photos()).toEqual([]);
     expect(await keepPhoto(theirs, visit, 'before', await picture())).toBe('missing');
   });
 });

@@ -6,6 +6,7 @@ import { CATALOGUE } from '../../../reference/catalogue';
 import { PREPARATION } from '../../../reference/preparation';
 import { FaceChart } from '../../chart/face-chart';
 import { takenAwayBy } from '../../visit/caution-words';
+import { useKeys } from '../../ui/use-keys';
 import { keepOffMarks } from '../../visit/chart-marks';
 import { useVisit } from '../../visit/context';
 import { ConsentLine } from '../../visit/consent-line';
@@ -33,6 +34,27 @@ export default function ScreenStage() {
   };
   const tick = (key: string) => setScreen({ ...screen, preparation: screen.preparation.includes(key) ? screen.preparation.filter((k) => k !== key) : [...screen.preparation, key] });
   const open = screening.unanswered.length;
+  const groups = GROUPS.map((g) => {
+    const asked = cautions.filter((c) => c.group === g.group && c.question);
+    return { ...g, asked, unanswered: asked.filter((c) => !screen.answers[c.key]).map((c) => c.key), known: lastScreen ? asked.filter((c) => lastScreen.answers[c.key]).map((c) => c.key) : [] };
+  });
+  const none = (group: (typeof GROUPS)[number]['group']) => answer(groups.find((g) => g.group === group)!.unanswered, 'no');
+  const { goTo } = visit;
+  // When nothing changed, four keys are the whole of it.
+  useKeys(
+    ended
+      ? {}
+      : {
+          r: () => none('red-flag'), d: () => none('today'),
+          l: () => {
+            const standing = groups.find((g) => g.group === 'standing')!;
+            const before = lastScreen?.answers;
+            if (before && standing.known.some((k) => standing.unanswered.includes(k))) answer(standing.known, (key) => before[key]);
+            else none('standing');
+          },
+          g: () => open === 0 && !screening.mustStop && !screening.postpone && goTo('assess'),
+        },
+  );
 
   return (
     <div className="visit-body">
@@ -59,10 +81,7 @@ export default function ScreenStage() {
               ))}
             </div>
             <ConsentLine kind="work" />
-            {GROUPS.map(({ group, title, none }) => {
-              const asked = cautions.filter((c) => c.group === group && c.question);
-              const unanswered = asked.filter((c) => !screen.answers[c.key]).map((c) => c.key);
-              const known = lastScreen ? asked.filter((c) => lastScreen.answers[c.key]).map((c) => c.key) : [];
+            {groups.map(({ group, title, none: words, asked, unanswered, known }) => {
               return (
                 <fieldset key={group} className="question-group">
                   <legend>
@@ -74,7 +93,7 @@ export default function ScreenStage() {
                     )}
                     {unanswered.length > 0 ? (
                       <Button variant="link" onClick={() => answer(unanswered, 'no')}>
-                        {unanswered.length === asked.length ? none : `No to the other ${unanswered.length}`}
+                        {unanswered.length === asked.length ? words : `No to the other ${unanswered.length}`}
                       </Button>
                     ) : (
                       <span className="soft small">all answered</span>

@@ -1,14 +1,11 @@
 import { useMemo } from 'react';
 import { Outlet, useLocation, useRevalidator } from 'react-router';
 import { STAGES, type Stage } from '../../../core/visit/model';
+import { besideVisit } from '../../../server/db/queries/beside-visit.server';
 import { findClient } from '../../../server/db/queries/clients.server';
-import { consentsOf, patchTestsOf } from '../../../server/db/queries/consents.server';
 import { latestMeasures } from '../../../server/db/queries/measures.server';
-import { overridesOf } from '../../../server/db/queries/overrides.server';
-import { photosOfClient } from '../../../server/db/queries/photos.server';
-import { localCautions, practiceTexts, productsOf } from '../../../server/db/queries/practice.server';
 import { scoresOfClient } from '../../../server/db/queries/scores.server';
-import { readingsOfClient } from '../../../server/db/queries/readings.server';
+import { readingsBefore, readingsOfVisit } from '../../../server/db/queries/readings.server';
 import { findVisit, visitBefore, visitNumber } from '../../../server/db/queries/visits.server';
 import { hasGauge } from '../../../server/gauge.server';
 import { ClientChart } from '../../chart/client-chart';
@@ -23,9 +20,9 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const visit = await findVisit(practiceId, params.visitId);
   if (!visit) notFound('visit');
   const { clientId } = visit;
-  const [client, measures, scores, readings, number, before, rules, overrides, texts, consents, products, patchTests, photos] = await Promise.all([
-    findClient(practiceId, clientId), latestMeasures(practiceId, clientId), scoresOfClient(practiceId, clientId), readingsOfClient(practiceId, clientId), visitNumber(practiceId, visit), visitBefore(practiceId, visit),
-    localCautions(practiceId), overridesOf(practiceId, visit.id), practiceTexts(practiceId), consentsOf(practiceId, clientId), productsOf(practiceId), patchTestsOf(practiceId, clientId), photosOfClient(practiceId, clientId),
+  const [client, measures, scores, readings, earlier, number, before, { rules, texts, products, photos, ...beside }] = await Promise.all([
+    findClient(practiceId, clientId), latestMeasures(practiceId, clientId), scoresOfClient(practiceId, clientId), readingsOfVisit(practiceId, visit.id), readingsBefore(practiceId, visit),
+    visitNumber(practiceId, visit), visitBefore(practiceId, visit), besideVisit(practiceId, visit),
   ]);
   if (!client) notFound('client');
   return {
@@ -36,15 +33,15 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     scores: scores.filter((s) => s.visitId === visit.id || s.takenAt < visit.startsAt),
     practiceName,
     timeZone,
-    readings: readings.filter((r) => r.visitId === visit.id),
-    earlier: readings.filter((r) => r.visitId !== visit.id && r.takenAt < visit.startsAt),
+    readings,
+    earlier,
     lastScreen: before?.screen ?? null,
     lastFindings: before?.findings ?? null,
     rules,
     texts,
     products: products.filter((p) => !p.retired || p.id === visit.screen.product),
     hasGauge: hasGauge(),
-    alongside: { overrides, consents, patchTests, photos: photos.filter((p) => p.visitId === visit.id || p.takenAt < visit.startsAt) },
+    alongside: { ...beside, photos: photos.filter((p) => p.visitId === visit.id || p.takenAt < visit.startsAt) },
   };
 }
 /** A visit in work is the browser's; it is read again only when asked to, or for another visit. */

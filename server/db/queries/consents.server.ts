@@ -36,14 +36,6 @@ export async function withdrawConsent(who: Who, clientId: string, kind: ConsentK
   });
 }
 
-/** Latest patch test of each product on a client. */
-export async function patchTestsOf(practiceId: string, clientId: string): Promise<Record<string, PatchTest>> {
-  if (!isUuid(clientId)) return {};
-  database();
-  const rows = await PatchTestModel.findAll({ where: { practiceId, clientId }, order: [['testedOn', 'ASC'], ['notedAt', 'ASC']] });
-  return Object.fromEntries(rows.map((r) => [r.productId, { testedOn: r.testedOn, reacted: r.reacted }]));
-}
-
 export async function notePatchTest(who: Who, clientId: string, productId: string, test: PatchTest): Promise<boolean> {
   if (!isUuid(clientId) || !isUuid(productId)) return false;
   database();

@@ -24,12 +24,6 @@ export interface Photo {
 const FIELDS = ['id', 'visitId', 'phase', 'widthPx', 'heightPx', 'landmarks', 'version', 'takenAt'];
 const plain = (p: PhotoModel): Photo => ({ id: p.id, visitId: p.visitId, phase: p.phase, widthPx: p.widthPx, heightPx: p.heightPx, landmarks: p.landmarks, version: p.version, takenAt: p.takenAt.toISOString() });
 
-export async function photosOfClient(practiceId: string, clientId: string): Promise<Photo[]> {
-  if (!isUuid(clientId)) return [];
-  database();
-  return (await PhotoModel.findAll({ where: { practiceId, clientId }, attributes: FIELDS, order: [['takenAt', 'ASC']] })).map(plain);
-}
-
 export async function photoBytes(practiceId: string, visitId: string, id: string): Promise<Buffer | null> {
   if (!isUuid(visitId) || !isUuid(id)) return null;
   database();

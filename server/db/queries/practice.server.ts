@@ -16,15 +16,19 @@ interface Who {
 }
 export type Kept = 'saved' | 'stale' | 'missing';
 
-/** The wording of today of every text. */
-export async function practiceTexts(practiceId: string): Promise<Record<TextKind, PracticeText>> {
-  database();
-  const rows = await PracticeTextModel.findAll({ where: { practiceId }, order: [['version', 'ASC']] });
+/** The latest of all versions, in order; a kind nobody worded has the wording that comes with the application. */
+export function latestTexts(rows: readonly PracticeText[]): Record<TextKind, PracticeText> {
   const latest = (kind: TextKind): PracticeText => {
     const row = rows.findLast((r) => r.kind === kind);
     return { kind, version: row?.version ?? 0, body: row?.body ?? FIRST_TEXTS[kind] };
   };
   return Object.fromEntries(TEXT_KINDS.map((k) => [k, latest(k)])) as Record<TextKind, PracticeText>;
+}
+
+/** The wording of today of every text. */
+export async function practiceTexts(practiceId: string): Promise<Record<TextKind, PracticeText>> {
+  database();
+  return latestTexts(await PracticeTextModel.findAll({ where: { practiceId }, order: [['version', 'ASC']] }));
 }
 
 /** A new wording is a new version; the same wording is none. Refused when another window made one meanwhile. */
@@ -51,12 +55,8 @@ export async function localRules(practiceId: string): Promise<StoredRule[]> {
   return (await LocalRuleModel.findAll({ where: { practiceId }, order: [['active', 'DESC'], ['updatedAt', 'ASC']] })).map((r) => ({ ...r.body, id: r.id, active: r.active, version: r.version }));
 }
 
-/** Cautions of the practice's own that are in use. */
-export async function localCautions(practiceId: string): Promise<Caution[]> {
-  return (await localRules(practiceId)).filter((r) => r.active).map((rule) => cautionOf(rule.id, rule));
-}
 /** Everything this practice screens for: our cautions, then its own. */
-export const cautionsOf = async (practiceId: string): Promise<Caution[]> => [...CAUTIONS, ...(await localCautions(practiceId))];
+export const cautionsOf = async (practiceId: string): Promise<Caution[]> => [...CAUTIONS, ...(await localRules(practiceId)).filter((r) => r.active).map((rule) => cautionOf(rule.id, rule))];
 
 /** Rules and products are kept alike: a body, and a switch that takes it out of use without losing it. */
 export async function addRule(who: Who, rule: LocalRule): Promise<string> {

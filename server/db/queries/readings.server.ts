@@ -13,6 +13,21 @@ export async function readingsOfVisit(practiceId: string, visitId: string): Prom
   return (await ReadingModel.findAll({ where: { practiceId, visitId }, order: [['takenAt', 'ASC']] })).map(plainReading);
 }
 
+/** How many earlier readings of one thing are shown beside it. */
+export const SHOWN_BEFORE = 6;
+
+/** Before a visit: the latest few of each thing that was read, oldest first. Re-tests right after work are left out. */
+export async function readingsBefore(practiceId: string, visit: { id: string; clientId: string; startsAt: string }): Promise<Reading[]> {
+  const [rows] = (await database().query(
+    `select measure, complaint_id as "complaintId", place, side, phase, value::float8 as value, source, taken_at as "takenAt", visit_id as "visitId" from (
+       select *, row_number() over (partition by measure, complaint_id, place, side order by taken_at desc) as back from readings
+       where practice_id = :practiceId and client_id = :clientId and phase <> 'after' and taken_at < :before and visit_id is distinct from :visitId) latest
+     where back <= :shown order by taken_at`,
+    { replacements: { practiceId, clientId: visit.clientId, visitId: visit.id, before: new Date(visit.startsAt), shown: SHOWN_BEFORE } },
+  )) as [(Omit<Reading, 'takenAt'> & { takenAt: Date })[], unknown];
+  return rows.map((r) => ({ ...r, takenAt: r.takenAt.toISOString() }));
+}
+
 /** All readings of a client, oldest first. */
 export async function readingsOfClient(practiceId: string, clientId: string): Promise<Reading[]> {
   if (!isUuid(clientId)) return [];

@@ -1,0 +1,21 @@
+import type { Reading } from '../../core/measures/reading';
+import { useVisit } from './context';
+
+type What = Partial<Pick<Reading, 'measure' | 'complaintId' | 'place' | 'side'>>;
+
+/** Values of one thing at earlier visits and between them, oldest first. */
+export function usePast(): (what: What) => number[] {
+  const { earlier } = useVisit();
+  return (what) => earlier.filter((r) => (Object.keys(what) as (keyof What)[]).every((key) => r[key] === what[key])).map((r) => r.value);
+}
+
+/** "was 7 → 6 → 4": the course so far beside an entry, never filled in as today's. */
+export function Past({ values, most = 6 }: { values: readonly number[]; most?: number }) {
+  if (!values.length) return null;
+  const shown = values.slice(-most);
+  return (
+    <span className="past soft small num" title={`At earlier visits, oldest first: ${shown.join(', ')}`}>
+      was {shown.join(' → ')}
+    </span>
+  );
+}
