@@ -1,5 +1,5 @@
 import isEqual from 'fast-deep-equal';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { checkRoutine } from '../../core/routine/check';
 import type { Cue } from '../../core/routine/cues';
@@ -92,7 +92,8 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
   const toggle = () => (state.status === 'ready' ? begin() : press(running ? 'pause' : 'resume'));
 
   const keys = useRef<(event: KeyboardEvent) => void>(() => {});
-  useEffect(() => {
+  // Before the screen shows a state, its keys are in place.
+  useLayoutEffect(() => {
     keys.current = (event) => {
       if (isTyping(event) || asking) return;
       const live = running || state.status === 'paused';

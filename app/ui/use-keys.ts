@@ -1,10 +1,10 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import { isTyping } from './keys';
 
 /** Keys of a page, by `event.key`. Fields keep their own keys; arrows stay with whatever uses them itself. */
 export function useKeys(keys: Readonly<Record<string, () => void>>): void {
   const latest = useRef(keys);
-  useEffect(() => {
+  useLayoutEffect(() => {
     latest.current = keys;
   });
   useEffect(() => {

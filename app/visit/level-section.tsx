@@ -6,9 +6,9 @@ import type { Photo, PhotoPhase } from '../../server/db/queries/photos.server';
 import { PhotoMarker } from '../level/photo-marker';
 import { SameScale } from '../level/same-scale';
 import { dayOf, dayWords } from '../ui/time';
-import { ConsentLine } from './consent-line';
 import { useVisit } from './context';
 import { send } from './send';
+import { VisitConsent } from './visit-consent';
 
 const srcOf = (p: Photo): string => `/visits/${p.visitId}/photo/${p.id}`;
 const levelOf = (marks: PhotoMarks): Levelness | null => {
@@ -61,7 +61,7 @@ export function LevelSection({ phase }: { phase: PhotoPhase }) {
       {!open && mine && levelOf(mine.landmarks) && <Differences level={levelOf(mine.landmarks)!} />}
       {open && (
         <div className="measure-sheet">
-          <ConsentLine kind="photo" />
+          <VisitConsent kind="photo" />
           {may && !ended && (
             <div className="my-2">
               <label htmlFor={fileId} className="btn btn-sm btn-outline-primary">
@@ -85,7 +85,7 @@ export function LevelSection({ phase }: { phase: PhotoPhase }) {
 }
 
 function Marked({ photo, other, otherTitle, onErase }: { photo: Photo; other: Photo | undefined; otherTitle: string; onErase: () => void }) {
-  const { noteAlongside, ended } = useVisit();
+  const { noteAlongside } = useVisit();
   const [marks, setMarks] = useState(photo.landmarks);
   const [told, setTold] = useState('');
   // Marks are written one after the other, the latest state last.
@@ -128,11 +128,9 @@ function Marked({ photo, other, otherTitle, onErase }: { photo: Photo; other: Ph
           ]}
         />
       )}
-      {!ended && (
-        <Button variant="link" className="caution" onClick={onErase}>
-          Erase this photo
-        </Button>
-      )}
+      <Button variant="link" className="caution" onClick={onErase}>
+        Erase this photo
+      </Button>
     </>
   );
 }

@@ -108,8 +108,9 @@ test('three presses with the gauge give a threshold in three units; what is type
   const [kpa, newton, kgf] = /([\d.]+) kPa, ([\d.]+) N, ([\d.]+) kgf/.exec(line)!.slice(1).map(Number) as [number, number, number];
   const trials = (await threshold.locator('.trials li').allInnerTexts()).map((t) => Number(/([\d.]+) kPa/.exec(t)![1]));
   expect(kpa).toBeCloseTo((trials[1]! + trials[2]!) / 2, 0);
-  expect(newton).toBeCloseTo(kpa / 10, 1);
-  expect(kgf).toBeCloseTo(kpa / 98.0665, 1);
+  // Each is shown rounded: N to a tenth, kgf to a hundredth.
+  expect(Math.abs(newton - kpa / 10)).toBeLessThan(0.06);
+  expect(Math.abs(kgf - kpa / 98.0665)).toBeLessThan(0.006);
   // The second press was stopped early, so the two that count differ: that is told.
   await expect(threshold).toContainText('differ by more than a fifth');
   await saved(page);

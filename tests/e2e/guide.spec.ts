@@ -55,6 +55,26 @@ test('the other side is announced, the ring is drawn at the place, the ribbon ha
   await expect(page.getByRole('button', { name: 'Right', exact: true })).toHaveAttribute('aria-pressed', 'true');
 });
 
+test('between the sides they are compared, by itself when asked for, and it is kept with the run', async ({ page }) => {
+  await ready(page, 'masseter press open 2x 20/min each');
+  await page.getByLabel('Stop between the sides to compare them').check();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  const panel = page.getByRole('form', { name: 'Compare the sides' });
+  await expect(panel).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText('paused')).toBeVisible();
+  await expect(panel.getByRole('button', { name: 'client’s left is done' })).toHaveAttribute('aria-pressed', 'true');
+  await panel.getByLabel('Head held as before').check();
+  await panel.getByRole('button', { name: 'Jaw easier' }).click();
+  await panel.getByRole('button', { name: 'No difference' }).click();
+  await panel.getByRole('button', { name: 'Jaw easier' }).click();
+  await panel.getByRole('button', { name: 'Keep the comparison' }).click();
+  await expect(panel).toBeHidden();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 20_000 });
+  await page.getByRole('button', { name: 'Record' }).click();
+  await expect(page.getByText('Sides compared: After the client’s left: jaw easier (light differed, so it counts little).')).toBeVisible();
+});
+
 test('keys of a run: next, back, repeat, lighten, firmer, and stop asks why', async ({ page }) => {
   await ready(page, 'warm palms jaw 60s', 'temple circles', 'jiache');
   await page.keyboard.press('Space');

@@ -157,4 +157,8 @@ test('consent is kept with its wording; a new wording asks anew', async ({ page 
   await expect(line).toContainText('version 1');
   await line.getByRole('button', { name: 'Client takes it back' }).click();
   await expect(line).toContainText('taken back by the client');
+  // The client's own page tells the same, and asks without a visit.
+  await page.getByRole('link', { name: 'Jun Castellan' }).click();
+  await page.getByRole('link', { name: 'Details' }).click();
+  await expect(page.getByRole('region', { name: 'Consent' })).toContainText('taken back by the client');
 });

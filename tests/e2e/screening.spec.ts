@@ -1,4 +1,4 @@
-import { addClient, addStep, answerAllNo, expect, openPractice, saved, startVisit, test } from './base.ts';
+import { addClient, addStep, answerAllNo, awake, expect, openPractice, saved, startVisit, test } from './base.ts';
 import type { Page } from '@playwright/test';
 
 const question = (page: Page, text: RegExp) => page.locator('.question').filter({ hasText: text });
@@ -131,6 +131,25 @@ test('y and n answer the question that has the focus', async ({ page }) => {
   await expect(first.getByRole('radio', { name: 'Yes' })).toBeChecked();
   await page.keyboard.press('n');
   await expect(first.getByRole('radio', { name: 'No' })).toBeChecked();
+});
+
+test('when nothing changed, four keys are the whole of it', async ({ page }) => {
+  await awake(page);
+  await yes(page, /Pregnant, possibly pregnant/);
+  for (const key of ['r', 'd', 'l']) await page.keyboard.press(key);
+  await saved(page);
+  await expect(page.getByRole('button', { name: 'Assess' })).toBeEnabled();
+  // A second visit of the same client: standing answers come back only when they are asked for.
+  await page.request.post(`/visits/${/visits\/([^/]+)/.exec(page.url())![1]}/save`, { headers: { origin: new URL(page.url()).origin }, data: { saveId: 'finish-0001', expectedVersion: 5, patch: { kind: 'stage', stage: 'done' } } });
+  await startVisit(page);
+  await awake(page);
+  await expect(page.getByText('yes last time, still so?')).toBeVisible();
+  await page.keyboard.press('g');
+  await expect(page.getByRole('heading', { name: 'Screen' })).toBeVisible();
+  for (const key of ['r', 'd', 'l', 'g']) await page.keyboard.press(key);
+  await page.waitForURL('**/assess');
+  await page.getByRole('link', { name: 'Screen' }).click();
+  await expect(question(page, /Pregnant, possibly pregnant/).getByRole('radio', { name: 'Yes' })).toBeChecked();
 });
 
 /** No to everything that is still open. */

@@ -9,6 +9,9 @@ import { consentsOf, giveConsent, notePatchTest, withdrawConsent } from '../../s
 import { isOwnPassword, overridesOf, signOverride } from '../../server/db/queries/overrides.server.ts';
 import { erasePhoto, keepPhoto, markPhoto, photoBytes } from '../../server/db/queries/photos.server.ts';
 import { addProduct, addRule, cautionsOf, changeProduct, changeRule, localRules, practiceTexts, productsOf, writeText } from '../../server/db/queries/practice.server.ts';
+import { readingsBefore } from '../../server/db/queries/readings.server.ts';
+import { findVisit } from '../../server/db/queries/visits.server.ts';
+import { ReadingModel } from '../../server/db/models/index.ts';
 import { saveVisit } from '../../server/db/queries/save-visit.server.ts';
 import { addClient, addVisit, closeDatabase, openTwoPractices, type Tenant } from './database.ts';
 
@@ -139,6 +142,20 @@ describe('photos', () => {
     expect(await erasePhoto(mine, visit, second.id)).toBe(true);
     expect(await photos()).toEqual([]);
     expect(await keepPhoto(theirs, visit, 'before', await picture())).toBe('missing');
+  });
+});
+
+describe('readings before a visit', () => {
+  test('are the latest few of each thing, oldest first, without re-tests and without the visit’s own', async () => {
+    const client = await addClient(mine, 'Caspian Holt');
+    const visit = (await findVisit(mine.practiceId, await addVisit(mine, client.id)))!;
+    const at = (daysAgo: number) => new Date(Date.parse(visit.startsAt) - daysAgo * 86_400_000);
+    const one = (value: number, daysAgo: number, more: object = {}) => ({ practiceId: mine.practiceId, clientId: client.id, visitId: null, complaintId: null, measure: 'opening-mm' as const, place: '', side: 'midline' as const, phase: 'between' as const, value, source: 'home' as const, takenBy: null, takenAt: at(daysAgo), ...more });
+    await ReadingModel.bulkCreate([...Array.from({ length: 9 }, (_, i) => one(30 + i, 20 - i)), one(99, 2, { phase: 'after' }), one(98, -1), one(97, 1, { visitId: visit.id, phase: 'before' }), one(2, 3, { measure: 'tenderness', place: 'masseter-superficial', side: 'left' })]);
+    const before = await readingsBefore(mine.practiceId, visit);
+    expect(before.filter((r) => r.measure === 'opening-mm').map((r) => r.value)).toEqual([33, 34, 35, 36, 37, 38]);
+    expect(before.filter((r) => r.measure === 'tenderness')).toMatchObject([{ value: 2, place: 'masseter-superficial', side: 'left' }]);
+    expect(await readingsBefore(theirs.practiceId, visit)).toEqual([]);
   });
 });
 

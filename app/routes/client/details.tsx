@@ -1,11 +1,21 @@
+import { useState } from 'react';
 import { data, redirect, useActionData, useRouteLoaderData } from 'react-router';
+import { consentsOf } from '../../../server/db/queries/consents.server';
+import { practiceTexts } from '../../../server/db/queries/practice.server';
 import { updateClient } from '../../../server/db/queries/clients.server';
+import { ConsentLine } from '../../client/consent-line';
 import { ClientForm } from '../../client/client-form';
 import { clientInput, clientSchema } from '../../schemas/client';
 import { check, formObject, type FieldErrors } from '../../schemas/read';
 import { notFound, requirePractitioner } from '../../session.server';
 import type { Route } from './+types/details';
-import type { loader } from './client';
+import type { loader as frame } from './client';
+
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const { practiceId, timeZone } = await requirePractitioner(request);
+  const [consents, texts] = await Promise.all([consentsOf(practiceId, params.clientId), practiceTexts(practiceId)]);
+  return { consents, texts, timeZone };
+}
 
 export async function action({ request, params }: Route.ActionArgs) {
   const { practiceId } = await requirePractitioner(request);
@@ -17,14 +27,20 @@ export async function action({ request, params }: Route.ActionArgs) {
   return redirect(`/clients/${params.clientId}`);
 }
 
-export default function Details() {
-  const { client } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof loader>>;
+export default function Details({ loaderData: { texts, timeZone, consents: kept } }: Route.ComponentProps) {
+  const { client } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof frame>>;
+  const [consents, setConsents] = useState(kept);
   return (
     <div className="page">
       <main>
         <div className="page-head">
           <h1>Details</h1>
         </div>
+        <section aria-label="Consent" className="narrow">
+          {(['work', 'photo'] as const).map((kind) => (
+            <ConsentLine key={kind} clientId={client.id} kind={kind} text={texts[`consent-${kind}`]} consents={consents} timeZone={timeZone} onConsents={setConsents} />
+          ))}
+        </section>
         <ClientForm client={client} answered={useActionData<typeof action>()} verb="Save" />
       </main>
     </div>

@@ -52,7 +52,7 @@ function TextForm({ text, isOwner, answered }: { text: PracticeText; isOwner: bo
       <h2 className="mb-1">{TEXT_NAMES[text.kind]}</h2>
       <input type="hidden" {...form.register('kind')} />
       <input type="hidden" {...form.register('version')} />
-      <Field form={form} name="body" as="textarea" rows={4} readOnly={!isOwner} label={text.version ? `Version ${text.version}` : 'As it comes with the application'} />
+      <Field form={form} name="body" as="textarea" rows={4} defaultValue={text.body} readOnly={!isOwner} label={text.version ? `Version ${text.version}` : 'As it comes with the application'} />
       {isOwner && (
         <Button type="submit" size="sm" variant="outline-primary" className="mt-2" aria-label={`Keep as version ${text.version + 1}: ${TEXT_NAMES[text.kind]}`}>
           Keep as version {text.version + 1}

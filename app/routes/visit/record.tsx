@@ -13,6 +13,7 @@ import { placesOn } from '../../chart/places';
 import { requirePractitioner } from '../../session.server';
 import { RunTable } from '../../visit/run-table';
 import { useVisit } from '../../visit/context';
+import { useProductToday } from '../../visit/product-choice';
 import { DayField } from '../../visit/day-field';
 import { LevelSection } from '../../visit/level-section';
 import { OpeningFields } from '../../visit/opening-fields';
@@ -35,6 +36,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 export default function Record({ loaderData }: Route.ComponentProps) {
   const { readings, record, setRecord, ended, end, stage, client } = useVisit();
   const tender = useTenderness('after');
+  const planned = useProductToday().chosen?.name;
   const changes = readings
     .filter((r) => r.measure === 'tenderness' && r.phase === 'after' && r.side !== 'both' && r.side !== 'midline')
     .flatMap((r) => {
@@ -83,7 +85,6 @@ export default function Record({ loaderData }: Route.ComponentProps) {
             <h2>Open again</h2>
             <OpeningFields phase="after" />
           </section>
-          <LevelSection phase="after" />
           <section className="section">
             <h2>What was done</h2>
             {last ? <RunTable run={last} /> : <p className="soft">No run of this visit is on record.</p>}
@@ -105,6 +106,11 @@ export default function Record({ loaderData }: Route.ComponentProps) {
               <Form.Group controlId="product">
                 <Form.Label>Product used</Form.Label>
                 <Form.Control maxLength={200} value={record.product} onChange={(e) => setRecord({ ...record, product: e.target.value })} />
+                {planned && !record.product && (
+                  <Button variant="link" onClick={() => setRecord({ ...record, product: planned })}>
+                    As planned: {planned}
+                  </Button>
+                )}
               </Form.Group>
               <div className="d-flex gap-3">
                 <DayField label="Next visit" value={record.nextOn} onCommit={(nextOn) => setRecord({ ...record, nextOn })} />
@@ -114,6 +120,8 @@ export default function Record({ loaderData }: Route.ComponentProps) {
           </section>
           <p className="soft small">A fall within one visit is relief during the visit; whether it lasts is told by the course over weeks. {last && last.steps.length > 0 && `Hands on: ${clock(last.steps.reduce((s, r) => s + r.doneSeconds, 0))}.`}</p>
         </fieldset>
+        {/* Outside of what an ended visit closes: a photo can be erased at any time. */}
+        <LevelSection phase="after" />
       </main>
     </div>
   );

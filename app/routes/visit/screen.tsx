@@ -9,11 +9,11 @@ import { takenAwayBy } from '../../visit/caution-words';
 import { useKeys } from '../../ui/use-keys';
 import { keepOffMarks } from '../../visit/chart-marks';
 import { useVisit } from '../../visit/context';
-import { ConsentLine } from '../../visit/consent-line';
 import { ProductChoice } from '../../visit/product-choice';
 import { ReferNote } from '../../visit/refer-note';
 import { SaveConflict, SaveState } from '../../visit/save-note';
 import { ScreenResult } from '../../visit/screen-result';
+import { VisitConsent } from '../../visit/visit-consent';
 
 const GROUPS = [
   { group: 'red-flag', title: 'Red flags', none: 'None of these' },
@@ -80,7 +80,7 @@ export default function ScreenStage() {
                 <BsForm.Check key={p.key} id={`prep-${p.key}`} label={p.label} checked={screen.preparation.includes(p.key)} onChange={() => tick(p.key)} />
               ))}
             </div>
-            <ConsentLine kind="work" />
+            <VisitConsent kind="work" />
             {groups.map(({ group, title, none: words, asked, unanswered, known }) => {
               return (
                 <fieldset key={group} className="question-group">

@@ -1,19 +1,24 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { consentState, type Consent, type ConsentKind } from '../../core/visit/consent';
+import { consentState, TEXT_NAMES, type Consent, type ConsentKind, type PracticeText } from '../../core/visit/consent';
 import { dayOf, dayWords } from '../ui/time';
-import { useVisit } from './context';
-import { send } from './send';
+import { send } from '../visit/send';
 
-const LABELS: Record<ConsentKind, string> = { work: 'Consent to the work and its record', photo: 'Consent to face photos' };
+interface Props {
+  clientId: string;
+  kind: ConsentKind;
+  /** The wording of today. */
+  text: PracticeText;
+  consents: readonly Consent[];
+  timeZone: string;
+  onConsents: (consents: Consent[]) => void;
+}
 
-/** Whether the client consents to today's wording, the wording itself, and one button to note it. */
-export function ConsentLine({ kind }: { kind: ConsentKind }) {
-  const { client, texts, alongside, noteAlongside, timeZone } = useVisit();
+/** Whether the client consents to today's wording, the wording itself, and one button to note it or take it back. */
+export function ConsentLine({ clientId, kind, text, consents, timeZone, onConsents }: Props) {
   const [shown, setShown] = useState(false);
   const [failed, setFailed] = useState('');
-  const text = texts[kind === 'work' ? 'consent-work' : 'consent-photo'];
-  const now = consentState(alongside.consents, kind, text.version);
+  const now = consentState(consents, kind, text.version);
   const versionWords = text.version ? `version ${text.version}` : 'the first wording';
   const told =
     now.state === 'given'
@@ -24,24 +29,25 @@ export function ConsentLine({ kind }: { kind: ConsentKind }) {
           ? 'taken back by the client'
           : 'not on file yet';
   const write = async (what: 'give' | 'withdraw') => {
-    const answer = await send<{ consent?: Consent }>(`/clients/${client.id}/consent`, { kind, do: what, textVersion: text.version });
+    const answer = await send<{ consent?: Consent }>(`/clients/${clientId}/consent`, { kind, do: what, textVersion: text.version });
     setFailed(answer.ok ? '' : answer.message);
     if (!answer.ok) return;
     const given = answer.value.consent;
-    noteAlongside((b) => ({ consents: given ? [...b.consents, given] : b.consents.map((c) => (c.kind === kind && !c.withdrawnAt ? { ...c, withdrawnAt: new Date().toISOString() } : c)) }));
+    onConsents(given ? [...consents, given] : consents.map((c) => (c.kind === kind && !c.withdrawnAt ? { ...c, withdrawnAt: new Date().toISOString() } : c)));
   };
   return (
     <div className="consent-line">
       <div>
-        <strong>{LABELS[kind]}</strong> <span className={now.state === 'given' ? 'soft' : 'worse'}>{told}</span>
+        <strong>{TEXT_NAMES[text.kind]}</strong> <span className={now.state === 'given' ? 'soft' : 'worse'}>{told}</span>
         <Button variant="link" aria-expanded={shown} onClick={() => setShown(!shown)}>
           {shown ? 'Hide the wording' : 'Read the wording'}
         </Button>
-        {now.state === 'given' ? (
+        {now.state === 'given' || now.state === 'outdated' ? (
           <Button variant="link" onClick={() => void write('withdraw')}>
             Client takes it back
           </Button>
-        ) : (
+        ) : null}
+        {now.state !== 'given' && (
           <Button size="sm" variant="outline-primary" onClick={() => void write('give')}>
             Client agrees
           </Button>
