@@ -2,11 +2,13 @@ import { Link } from 'react-router';
 import type { Stage } from '../../core/visit/model';
 import { useVisit } from './context';
 import { complaintName } from './names';
+import { usePast } from './past';
 import { StageTape } from './stage-tape';
 
 /** Who is here, how bad it is, what to mind. */
 export function ClientStrip({ showing }: { showing: Stage }) {
-  const { visit, client, number, readings, earlier, screening, stage } = useVisit();
+  const { visit, client, number, readings, screening, stage } = useVisit();
+  const past = usePast();
   const warned = [...screening.hits['refer-out'], ...screening.hits.avoid, ...screening.hits.adapt].filter((c) => c.group !== 'everyone');
   const word = screening.mustStop ? 'Refer out' : screening.hits.avoid.some((c) => c.group !== 'everyone') ? 'Avoid' : 'Adapt';
   return (
@@ -22,9 +24,8 @@ export function ClientStrip({ showing }: { showing: Stage }) {
         {client.complaints
           .filter((c) => !c.closed)
           .map((c) => {
-            const of = (list: typeof readings) => list.findLast((r) => r.measure === 'nrs-now' && r.complaintId === c.id)?.value;
-            const now = of(readings);
-            const was = of(earlier);
+            const now = readings.findLast((r) => r.measure === 'nrs-now' && r.complaintId === c.id)?.value;
+            const was = past({ measure: 'nrs-now', complaintId: c.id }).at(-1);
             return (
               <span key={c.id}>
                 {complaintName(c)} {now !== undefined && <strong>{now}</strong>} {was !== undefined && <span className="soft">was {was}</span>}

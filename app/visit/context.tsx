@@ -1,6 +1,6 @@
 import { createContext, use, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { Reading } from '../../core/measures/reading';
+import type { EarlierReadings, Reading } from '../../core/measures/reading';
 import type { TakenScore } from '../../server/db/queries/scores.server';
 import type { Routine } from '../../core/routine/model';
 import type { Override } from '../../core/screening/override';
@@ -23,7 +23,7 @@ export interface VisitData {
   number: number;
   client: Client;
   readings: Reading[];
-  earlier: Reading[];
+  earlier: EarlierReadings[];
   lastScreen: Screen | null;
   /** Scored measures of this visit and of those before it, oldest first. */
   scores: TakenScore[];

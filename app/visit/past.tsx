@@ -1,12 +1,12 @@
-import type { Reading } from '../../core/measures/reading';
+import type { EarlierReadings } from '../../core/measures/reading';
 import { useVisit } from './context';
 
-type What = Partial<Pick<Reading, 'measure' | 'complaintId' | 'place' | 'side'>>;
+type What = Partial<Omit<EarlierReadings, 'values'>>;
 
 /** Values of one thing at earlier visits and between them, oldest first. */
 export function usePast(): (what: What) => number[] {
   const { earlier } = useVisit();
-  return (what) => earlier.filter((r) => (Object.keys(what) as (keyof What)[]).every((key) => r[key] === what[key])).map((r) => r.value);
+  return (what) => earlier.find((r) => (Object.keys(what) as (keyof What)[]).every((key) => r[key] === what[key]))?.values ?? [];
 }
 
 /** "was 7 → 6 → 4": the course so far beside an entry, never filled in as today's. */

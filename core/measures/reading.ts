@@ -68,6 +68,11 @@ export interface Reading {
   visitId: string | null;
 }
 
+/** One thing as it was read before, oldest first. */
+export interface EarlierReadings extends Pick<Reading, 'measure' | 'complaintId' | 'place' | 'side'> {
+  values: number[];
+}
+
 /** @throws InputError naming `field` and what is accepted. */
 export function checkedReading(key: MeasureKey, value: unknown, field = 'value'): number {
   const { unit, least, most } = MEASURES[key];

@@ -5,8 +5,8 @@ import { InputError } from '../errors.ts';
  * must hold); a term is `kind:value|value` (any of). `technique:any` is the whole visit.
  * Example: `region:forehead|brow+technique:gua-sha;point:GB14`.
  */
-const KINDS = ['technique', 'pressure', 'tool', 'position', 'region', 'point', 'muscle'] as const;
-export type TermKind = (typeof KINDS)[number];
+export const TERM_KINDS = ['technique', 'pressure', 'tool', 'position', 'region', 'point', 'muscle'] as const;
+export type TermKind = (typeof TERM_KINDS)[number];
 export interface Term {
   kind: TermKind;
   values: readonly string[];
@@ -20,7 +20,7 @@ export function parseAppliesTo(text: string): Clause[] {
   return text.split(';').map((clause) =>
     clause.split('+').map((term) => {
       const [kind, list, ...rest] = term.split(':');
-      if (!KINDS.includes(kind as TermKind) || !list || rest.length) throw new InputError('appliesTo', `cannot read "${term}" in "${clause}"`);
+      if (!TERM_KINDS.includes(kind as TermKind) || !list || rest.length) throw new InputError('appliesTo', `cannot read "${term}" in "${clause}"`);
       const values = list.split('|');
       return { kind: kind as TermKind, values, set: new Set(values) };
     }),

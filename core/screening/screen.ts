@@ -2,7 +2,7 @@ import { hardestOf, type Step } from '../routine/model.ts';
 import type { Catalogue } from '../routine/technique.ts';
 import { lighterOf, PRESSURES, pressureRank, type Pressure } from '../units.ts';
 import { factsOf } from './facts.ts';
-import { clauseHolds, isWholeVisit, parseAppliesTo, type Clause, type StepFacts } from './grammar.ts';
+import { clauseHolds, isWholeVisit, parseAppliesTo, TERM_KINDS, type Clause, type StepFacts } from './grammar.ts';
 import { mayBeOverridden } from './override.ts';
 
 export const SEVERITIES = ['refer-out', 'avoid', 'adapt', 'note'] as const;
@@ -34,6 +34,8 @@ export interface Limit {
   caution: Caution;
   clause: Clause;
   effect: 'ban' | 'warn' | 'note';
+  /** Why, in words; the same for every step that runs into it. */
+  reason: string;
   /** A ban that was lifted in writing, and warns instead. */
   overridden?: true;
 }
@@ -72,7 +74,8 @@ export function screen(cautions: readonly Caution[], answers: Answers, pressureC
     const lifted = overridden.has(caution.key) && mayBeOverridden(caution);
     for (const clause of clauses) {
       const effect = wholeVisit && !isWholeVisit(clause) ? 'note' : effectOf(caution.severity, clause);
-      limits.push(lifted && effect === 'ban' ? { caution, clause, effect: 'warn', overridden: true } : { caution, clause, effect });
+      const reason = `${caution.title}: ${caution.advice}`;
+      limits.push(lifted && effect === 'ban' ? { caution, clause, effect: 'warn', overridden: true, reason: `Overridden in writing. ${reason}` } : { caution, clause, effect, reason });
     }
   }
   return {
@@ -113,13 +116,45 @@ export interface Breach {
   lowerTo: Pressure | null;
 }
 
+/**
+ * Limits by the words of their first term, made once for each screening: a step has few facts, and most limits name none
+ * of them.
+ */
+const byWord = new WeakMap<Screening, { always: number[]; near: Map<string, number[]> }>();
+function indexOf(screening: Screening): { always: number[]; near: Map<string, number[]> } {
+  let index = byWord.get(screening);
+  if (index) return index;
+  index = { always: [], near: new Map() };
+  for (const [i, { clause }] of screening.limits.entries()) {
+    const { kind, values } = clause[0]!;
+    if (kind === 'technique' && values.includes('any')) index.always.push(i);
+    else
+      for (const value of values) {
+        const key = `${kind}:${value}`;
+        const list = index.near.get(key);
+        if (list) list.push(i);
+        else index.near.set(key, [i]);
+      }
+  }
+  byWord.set(screening, index);
+  return index;
+}
+
+/** Limits whose first term holds for a step, in their order. */
+function limitsNear(screening: Screening, facts: StepFacts): Limit[] {
+  const { always, near } = indexOf(screening);
+  const found = new Set(always);
+  for (const kind of TERM_KINDS) for (const value of facts[kind]) for (const i of near.get(`${kind}:${value}`) ?? []) found.add(i);
+  return [...found].sort((a, b) => a - b).map((i) => screening.limits[i]!);
+}
+
 /** Every limit that a step runs into. */
 export function breachesOf(step: Step, screening: Screening, catalogue: Catalogue): Breach[] {
   const facts = factsOf(step, catalogue);
   const out: Breach[] = [];
-  for (const limit of screening.limits) {
+  for (const limit of limitsNear(screening, facts)) {
     if (!clauseHolds(limit.clause, facts)) continue;
-    out.push({ limit, effect: limit.effect, reason: `${limit.overridden ? 'Overridden in writing. ' : ''}${limit.caution.title}: ${limit.caution.advice}`, lowerTo: freeingPressure(limit.clause, facts, step) });
+    out.push({ limit, effect: limit.effect, reason: limit.reason, lowerTo: freeingPressure(limit.clause, facts, step) });
   }
   const hardest = hardestOf(step);
   if (screening.pressureCap && hardest && pressureRank(hardest) > pressureRank(screening.pressureCap))
@@ -132,15 +167,20 @@ export const isBannedOutright = (step: Step, screening: Screening, catalogue: Ca
   breachesOf(step, screening, catalogue).some((b) => b.effect === 'ban' && b.lowerTo === null);
 
 function freeingPressure(clause: Clause, facts: StepFacts, step: Step): Pressure | null {
+  if (!step.pressure) return null;
   const named = clause.find((t) => t.kind === 'pressure');
-  if (!named || !step.pressure) {
-    // Firm and deep work counts as strong stimulation: lighter work of the same kind is free of that word.
-    const strong = clause.find((t) => t.kind === 'technique' && t.values.includes('strong-stimulation') && t.values.filter((v) => facts.technique.has(v)).length === 1 && facts.technique.has('strong-stimulation'));
-    return strong && step.pressure ? lighterOf('medium', step.pressure) : null;
-  }
-  const free = PRESSURES.filter((p) => !named.values.includes(p) && pressureRank(p) < pressureRank(hardestOf(step)!));
-  const most = free[free.length - 1];
-  return most ? lighterOf(most, step.pressure) : null;
+  // Firm and deep work counts as strong stimulation: lighter work of the same kind is free of that word.
+  if (!named) return clause.some((t) => isOnlyStrong(t, facts)) ? lighterOf('medium', step.pressure) : null;
+  for (let i = pressureRank(hardestOf(step)!) - 2; i >= 0; i--) if (!named.set.has(PRESSURES[i]!)) return lighterOf(PRESSURES[i]!, step.pressure);
+  return null;
+}
+
+/** True when strong stimulation is the one word by which a step runs into a term. */
+function isOnlyStrong(term: Clause[number], facts: StepFacts): boolean {
+  if (term.kind !== 'technique' || !term.set.has('strong-stimulation') || !facts.technique.has('strong-stimulation')) return false;
+  let words = 0;
+  for (const fact of facts.technique) if (term.set.has(fact)) words++;
+  return words === 1;
 }
 
 /** In short words what a caution takes away, for the list beside each answer. Few points are named, many are counted. */

@@ -137,6 +137,17 @@ describe('whatever is answered', () => {
     );
   });
 
+  test('looking limits up by their first word misses none and keeps their order', () => {
+    fc.assert(
+      fc.property(answers, step, (a, s) => {
+        const screening = screen(CAUTIONS, a);
+        const facts = factsOf(s, CATALOGUE);
+        expect(breachesOf(s, screening, CATALOGUE).map((b) => b.limit)).toEqual(screening.limits.filter((l) => clauseHolds(l.clause, facts)));
+      }),
+      { numRuns: 200 },
+    );
+  });
+
   test('the pressure it proposes really frees the step of that ban', () => {
     fc.assert(
       fc.property(answers, step, (a, s) => {

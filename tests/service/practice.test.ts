@@ -153,8 +153,10 @@ describe('readings before a visit', () => {
     const one = (value: number, daysAgo: number, more: object = {}) => ({ practiceId: mine.practiceId, clientId: client.id, visitId: null, complaintId: null, measure: 'opening-mm' as const, place: '', side: 'midline' as const, phase: 'between' as const, value, source: 'home' as const, takenBy: null, takenAt: at(daysAgo), ...more });
     await ReadingModel.bulkCreate([...Array.from({ length: 9 }, (_, i) => one(30 + i, 20 - i)), one(99, 2, { phase: 'after' }), one(98, -1), one(97, 1, { visitId: visit.id, phase: 'before' }), one(2, 3, { measure: 'tenderness', place: 'masseter-superficial', side: 'left' })]);
     const before = await readingsBefore(mine.practiceId, visit);
-    expect(before.filter((r) => r.measure === 'opening-mm').map((r) => r.value)).toEqual([33, 34, 35, 36, 37, 38]);
-    expect(before.filter((r) => r.measure === 'tenderness')).toMatchObject([{ value: 2, place: 'masseter-superficial', side: 'left' }]);
+    const key = { complaintId: null, place: '', side: 'midline' };
+    expect(before).toHaveLength(2);
+    expect(before).toContainEqual({ ...key, measure: 'opening-mm', values: [33, 34, 35, 36, 37, 38] });
+    expect(before).toContainEqual({ ...key, measure: 'tenderness', place: 'masseter-superficial', side: 'left', values: [2] });
     expect(await readingsBefore(theirs.practiceId, visit)).toEqual([]);
   });
 });

@@ -1,4 +1,4 @@
-import type { MeasureKey, Reading } from '../../../core/measures/reading.ts';
+import type { EarlierReadings, MeasureKey, Reading } from '../../../core/measures/reading.ts';
 import { database } from '../connection.ts';
 import { ReadingModel } from '../models/index.ts';
 import { isUuid } from './shared.server.ts';
@@ -16,16 +16,18 @@ export async function readingsOfVisit(practiceId: string, visitId: string): Prom
 /** How many earlier readings of one thing are shown beside it. */
 export const SHOWN_BEFORE = 6;
 
-/** Before a visit: the latest few of each thing that was read, oldest first. Re-tests right after work are left out. */
-export async function readingsBefore(practiceId: string, visit: { id: string; clientId: string; startsAt: string }): Promise<Reading[]> {
+/**
+ * The latest few of each thing that was read before a visit. Re-tests right after work are left out; a complaint is one
+ * thing, whichever side it is said to be on.
+ */
+export async function readingsBefore(practiceId: string, visit: { id: string; clientId: string; startsAt: string }): Promise<EarlierReadings[]> {
   const [rows] = (await database().query(
-    `select measure, complaint_id as "complaintId", place, side, phase, value::float8 as value, source, taken_at as "takenAt", visit_id as "visitId" from (
-       select *, row_number() over (partition by measure, complaint_id, place, side order by taken_at desc) as back from readings
-       where practice_id = :practiceId and client_id = :clientId and phase <> 'after' and taken_at < :before and visit_id is distinct from :visitId) latest
-     where back <= :shown order by taken_at`,
-    { replacements: { practiceId, clientId: visit.clientId, visitId: visit.id, before: new Date(visit.startsAt), shown: SHOWN_BEFORE } },
-  )) as [(Omit<Reading, 'takenAt'> & { takenAt: Date })[], unknown];
-  return rows.map((r) => ({ ...r, takenAt: r.takenAt.toISOString() }));
+    `select measure, complaint_id as "complaintId", place, case when complaint_id is null then side else 'both' end as side, (array_agg(value::float8 order by taken_at desc))[1:${SHOWN_BEFORE}] as latest from readings
+     where practice_id = :practiceId and client_id = :clientId and phase <> 'after' and taken_at < :before and visit_id is distinct from :visitId
+     group by 1, 2, 3, 4`,
+    { replacements: { practiceId, clientId: visit.clientId, visitId: visit.id, before: new Date(visit.startsAt) } },
+  )) as [(Omit<EarlierReadings, 'values'> & { latest: number[] })[], unknown];
+  return rows.map(({ latest, ...thing }) => ({ ...thing, values: latest.toReversed() }));
 }
 
 /** All readings of a client, oldest first. */
