@@ -31,8 +31,10 @@ export function ComparePanel({ doneSide, onDone, onCancel }: { doneSide: OneSide
             </button>
           ))}
         </div>
-        <Form.Check id="same-head" label="Head held as before" checked={same.sameHead} onChange={(e) => setSame({ ...same, sameHead: e.target.checked })} />
-        <Form.Check id="same-light" label="Same light on both sides" checked={same.sameLight} onChange={(e) => setSame({ ...same, sameLight: e.target.checked })} />
+        <div className="d-flex gap-4">
+          <Form.Check id="same-head" label="Head held as before" checked={same.sameHead} onChange={(e) => setSame({ ...same, sameHead: e.target.checked })} />
+          <Form.Check id="same-light" label="Same light" checked={same.sameLight} onChange={(e) => setSame({ ...same, sameLight: e.target.checked })} />
+        </div>
       </div>
       <div className="chips mb-2" role="group" aria-label="On the done side">
         {SIDE_DIFFERENCES.map((d) => (

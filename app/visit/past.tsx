@@ -14,7 +14,7 @@ export function Past({ values, most = 6 }: { values: readonly number[]; most?: n
   if (!values.length) return null;
   const shown = values.slice(-most);
   return (
-    <span className="past soft small num" title={`At earlier visits, oldest first: ${shown.join(', ')}`}>
+    <span className="past soft small" title={`At earlier visits, oldest first: ${shown.join(', ')}`}>
       was {shown.join(' → ')}
     </span>
   );

@@ -20,7 +20,7 @@ export function Ratings({ phase, measures }: { phase: ReadingPhase; measures: re
           <div key={measure} className="scale-row">
             <span className="soft small">{MEASURES[measure].name}</span>
             <Scale label={`${complaintName(c)}, ${MEASURES[measure].name.toLowerCase()}, 0 to 10`} most={10} value={value} onChange={(v) => setReading({ measure, complaintId: c.id, place: '', side: c.side, phase, value: v })} />
-            <Past values={phase === 'after' ? (before ? [before.value] : []) : past({ measure, complaintId: c.id })} />
+            <Past values={phase === 'after' ? (before ? [before.value] : []) : past({ measure, complaintId: c.id })} most={4} />
           </div>
         );
       })}

@@ -83,11 +83,9 @@ export function TendernessTable({ phase, elsewhere }: { phase: ReadingPhase; els
                         your pain?
                       </button>
                     ) : null}
-                    <span className="soft small">
-                      {value !== undefined ? `${TENDERNESS_WORDS[value]} ` : ''}
-                      <Past values={was(m.id, side)} most={3} />
-                    </span>
+                    <span className="soft small">{value !== undefined ? TENDERNESS_WORDS[value] : ''}</span>
                   </div>
+                  <Past values={was(m.id, side)} most={4} />
                   {elsewhere && value ? <FeltElsewhereRow at={{ muscle: m.id, side }} name={m.name} asking={elsewhere.from?.muscle === m.id && elsewhere.from.side === side} onAsk={elsewhere.onAsk} /> : null}
                 </td>
               );

@@ -33,11 +33,22 @@ export function readingPairs(readings: readonly Reading[]): ReadingPair[] {
       const change = now - first;
       const up = MEASURES[measure].better === 'up';
       const direction = change === 0 ? 'same' : change > 0 === up ? 'better' : 'worse';
-      return { measure, place, side, first, now, change, direction, meaning: meaningOf(measure, first, now) } as const;
+      return { measure, place, side, first, now, change, direction, meaning: meaningOf(measure, place, first, now) } as const;
     });
 }
 
-function meaningOf(measure: MeasureKey, first: number, now: number): string {
+/** Smallest detectable change of a pressure threshold in kPa (Walton et al. JOSPT 2011;41:644–650; from memory). */
+export const THRESHOLD_ERROR_KPA: Readonly<Record<string, number>> = { 'trapezius-upper': 47 };
+
+function thresholdMeaning(place: string, first: number, now: number): string {
+  const percent = `${Math.abs(Math.round(((now - first) / first) * 100))} % ${now < first ? 'less' : 'more'} than at first`;
+  const error = THRESHOLD_ERROR_KPA[place];
+  if (error === undefined) return `${percent}; no error figure is known here`;
+  return `${percent}; ${Math.abs(now - first) < error ? 'within' : 'more than'} the measure’s own error (${error} kPa)`;
+}
+
+function meaningOf(measure: MeasureKey, place: string, first: number, now: number): string {
+  if (measure === 'pressure-threshold') return thresholdMeaning(place, first, now);
   if (measure.startsWith('opening-') && MEASURES[measure].unit === 'mm') return OPENING_MEANING[openingChange(first, now)];
   if (measure === 'opening-fingers') return 'by count, coarse; the ruler tells more';
   if (MEASURES[measure].unit === 'mm') return 'no error figure is known for this';

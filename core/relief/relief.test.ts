@@ -87,6 +87,12 @@ describe('who needs a look', () => {
 
 describe('pairs of first and now', () => {
   const reading = (measure: Reading['measure'], value: number, over: Partial<Reading> = {}): Reading => ({ measure, complaintId: null, place: '', side: 'midline', phase: 'before', value, source: 'studio', takenAt: '', visitId: null, ...over });
+  test('a pressure threshold is told in percent, against its own error only where one is known', () => {
+    const at = (place: string, ...values: number[]) => readingPairs(values.map((v) => ({ ...reading('pressure-threshold', v), place, side: 'left' as const })))[0]!;
+    expect(at('masseter-superficial', 151, 205)).toMatchObject({ direction: 'better', meaning: '36 % more than at first; no error figure is known here' });
+    expect(at('trapezius-upper', 300, 260)).toMatchObject({ direction: 'worse', meaning: '13 % less than at first; within the measure’s own error (47 kPa)' });
+    expect(at('trapezius-upper', 180, 230).meaning).toBe('28 % more than at first; more than the measure’s own error (47 kPa)');
+  });
   test('opening 31 → 41 mm is better and beyond the error of the test', () => expect(readingPairs([reading('opening-mm', 31), reading('opening-mm', 36), reading('opening-mm', 41)])).toEqual([{ measure: 'opening-mm', place: '', side: 'midline', first: 31, now: 41, change: 10, direction: 'better', meaning: 'more than the test’s own error (9 mm)' }]));
   test('less tenderness is better; each muscle and side for itself', () => {
     const t = (side: 'left' | 'right', value: number) => reading('tenderness', value, { place: 'masseter-superficial', side });

@@ -1,4 +1,5 @@
 import { Link, useRouteLoaderData } from 'react-router';
+import { roundHalfAway } from '../../../core/units';
 import { MEASURES } from '../../../core/measures/reading';
 import { coursePoints } from '../../../core/relief/attention';
 import { courseReason, courseTitle, judgeCourse, type Verdict } from '../../../core/relief/judgement';
@@ -100,8 +101,8 @@ export default function Relief() {
 function PairRow({ pair }: { pair: ReadingPair }) {
   const muscle = MUSCLES.find((m) => m.id === pair.place);
   const measure = MEASURES[pair.measure];
-  const name = muscle ? `${muscle.name}, ${pair.side}` : measure.belongs === 'side' ? `${measure.name}, ${pair.side}` : measure.name;
-  const unit = measure.unit === 'mm' ? ' mm' : '';
+  const name = muscle ? `${muscle.name}, ${pair.side}${pair.measure === 'tenderness' ? '' : `, ${measure.name.toLowerCase()}`}` : measure.belongs === 'side' ? `${measure.name}, ${pair.side}` : measure.name;
+  const unit = measure.unit === 'mm' || measure.unit === 'kPa' ? ` ${measure.unit}` : '';
   const arrow = pair.direction === 'same' ? '' : pair.change > 0 ? '▲' : '▼';
   return (
     <tr>
@@ -115,7 +116,7 @@ function PairRow({ pair }: { pair: ReadingPair }) {
         {unit}
       </td>
       <td className={`num ${pair.direction === 'better' ? 'better' : pair.direction === 'worse' ? 'worse' : ''}`}>
-        {arrow} {Math.abs(pair.change) || '–'}
+        {arrow} {roundHalfAway(Math.abs(pair.change), 1) || '–'}
         {pair.change ? unit : ''} <span className="visually-hidden">{pair.direction}</span>
       </td>
       <td>{pair.meaning}</td>
