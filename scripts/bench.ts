@@ -23,7 +23,7 @@ import { BODY_INCHES } from '../reference/body-inches.ts';
 import { CATALOGUE, TECHNIQUES } from '../reference/catalogue.ts';
 import { CAUTIONS } from '../reference/cautions/index.ts';
 import { LANDMARKS } from '../reference/landmarks.ts';
-import { PRESSED_MUSCLES } from '../reference/muscles/index.ts';
+import { USUAL_SITES } from '../reference/palpation.ts';
 import { POINTS } from '../reference/points/index.ts';
 import { closeDatabase, database } from '../server/db/connection.ts';
 import { ComplaintModel, ReadingModel, VisitModel } from '../server/db/models/index.ts';
@@ -195,7 +195,7 @@ async function fortyEarlierReadings(visitId: string): Promise<{ earlier: number;
   const things = MEASURE_KEYS.flatMap((measure): { measure: MeasureKey; complaintId: string | null; place: string; side: Side }[] => {
     const { belongs } = MEASURES[measure];
     if (belongs === 'complaint') return complaints.map((c) => ({ measure, complaintId: c.id, place: '', side: c.side }));
-    const places = belongs === 'muscle' ? PRESSED_MUSCLES.map((m) => m.id) : belongs === 'region' ? ['forehead', 'jaw', 'temple'] : [''];
+    const places = belongs === 'muscle' ? USUAL_SITES : belongs === 'region' ? ['forehead', 'jaw', 'temple'] : [''];
     const sides: Side[] = belongs === 'client' ? ['midline'] : ['left', 'right'];
     return places.flatMap((place) => sides.map((side) => ({ measure, complaintId: null, place, side })));
   });

@@ -5,6 +5,7 @@ import { FELT_WORDS } from '../../core/measures/reading';
 import type { OneSide } from '../../core/units';
 import { MOST_SPOTS } from '../../core/visit/findings';
 import { REGION_PATCHES } from '../../reference/other-places';
+import { USUAL_SITES } from '../../reference/palpation';
 import { ClientChart } from '../chart/client-chart';
 import { Cross, useCross } from '../chart/cross';
 import { FaceChart } from '../chart/face-chart';
@@ -16,7 +17,7 @@ import { useVisit } from './context';
 import { regionPlace, useFeltElsewhere, type PressedAt } from './felt-elsewhere';
 import { useScan } from './scan-section';
 import { pinOn, pinsIn } from './spot-places';
-import { USUAL_SITES, useTenderness } from './tenderness-table';
+import { useTenderness } from './tenderness-table';
 
 /** What a tap on the chart means: one thing at a time, tenderness unless something else was asked for. */
 export type ChartMode = { kind: 'press' } | { kind: 'elsewhere'; from: PressedAt } | { kind: 'spots' } | { kind: 'scan' };

@@ -1,7 +1,7 @@
 import type { ReadingPhase } from '../../core/measures/reading';
 import { TENDERNESS_WORDS, tendernessTotal } from '../../core/measures/tenderness';
 import { MUSCLES } from '../../reference/muscles';
-import { palpationOf } from '../../reference/palpation';
+import { palpationOf, USUAL_SITES } from '../../reference/palpation';
 import { NEWTON_PER_KGF } from '../../core/measures/pressure-threshold';
 import { roundHalfAway } from '../../core/units';
 import type { Place } from '../chart/places';
@@ -10,9 +10,6 @@ import { Past, usePast } from './past';
 import { useVisit } from './context';
 import { FeltElsewhereRow, type PressedAt } from './felt-elsewhere';
 import { Scale } from './scale';
-
-/** Muscles that are pressed at every visit; others are entered on the chart and then listed too. */
-export const USUAL_SITES = ['masseter-superficial', 'temporalis-anterior', 'temporalis-middle', 'temporalis-posterior'] as const;
 
 export function useTenderness(phase: ReadingPhase) {
   const { readings, setReading } = useVisit();

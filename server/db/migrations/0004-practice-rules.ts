@@ -44,6 +44,8 @@ create table photos (
 );
 create index on photos (practice_id, client_id, taken_at);
 create unique index photos_once on photos (visit_id, phase);
+-- What is shown beside an entry: the latest few of one thing.
+create index readings_course on readings (client_id, measure, place, taken_at desc);
 alter table audit add column seq bigint, add column hash text;
 create unique index audit_seq on audit (practice_id, seq) where seq is not null;
 -- What is in the trail stays as it is; only a practice that goes as a whole takes its trail along.

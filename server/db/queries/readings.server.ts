@@ -21,13 +21,19 @@ export const SHOWN_BEFORE = 6;
  * thing, whichever side it is said to be on.
  */
 export async function readingsBefore(practiceId: string, visit: { id: string; clientId: string; startsAt: string }): Promise<EarlierReadings[]> {
+  // Which things there are, then a few steps down an index for each: what it costs grows with the things, hardly with their readings.
   const [rows] = (await database().query(
-    `select measure, complaint_id as "complaintId", place, case when complaint_id is null then side else 'both' end as side, (array_agg(value::float8 order by taken_at desc))[1:${SHOWN_BEFORE}] as latest from readings
-     where practice_id = :practiceId and client_id = :clientId and phase <> 'after' and taken_at < :before and visit_id is distinct from :visitId
-     group by 1, 2, 3, 4`,
+    `select thing.measure, thing.complaint_id as "complaintId", thing.place, thing.side, latest.values from
+       (select distinct measure, complaint_id, place, case when complaint_id is null then side else 'both' end as side from readings where practice_id = :practiceId and client_id = :clientId) thing,
+       lateral (select array_agg(value::float8 order by taken_at) as values from
+         (select value, taken_at from readings r
+          where r.practice_id = :practiceId and r.client_id = :clientId and r.measure = thing.measure and r.place = thing.place and (thing.complaint_id is not null or r.side = thing.side) and r.complaint_id is not distinct from thing.complaint_id
+            and r.phase <> 'after' and r.taken_at < :before and r.visit_id is distinct from :visitId
+          order by r.taken_at desc limit ${SHOWN_BEFORE}) few) latest
+     where latest.values is not null`,
     { replacements: { practiceId, clientId: visit.clientId, visitId: visit.id, before: new Date(visit.startsAt) } },
-  )) as [(Omit<EarlierReadings, 'values'> & { latest: number[] })[], unknown];
-  return rows.map(({ latest, ...thing }) => ({ ...thing, values: latest.toReversed() }));
+  )) as [EarlierReadings[], unknown];
+  return rows;
 }
 
 /** All readings of a client, oldest first. */
