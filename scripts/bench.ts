@@ -163,11 +163,11 @@ try {
   await row('bare', `${url}/clients/new`, '');
   await row('Today', `${url}/today`, '');
   for (const stage of ['screen', 'assess', 'compose', 'guide', 'record']) await row(`visit, ${stage}`, `${visit}/${stage}`, 'under 3');
-  const full = await fortyEarlierReadings(visit.split('/').pop()!);
-  await row(`visit, assess, with ${full.earlier} earlier readings (40 of each of ${full.things} things)`, `${visit}/assess`, 'under 3');
   await row('Atlas', `${url}/atlas/point/GB14`, '');
   await row('Find it', `${url}/atlas/find-it`, '');
   await row('Relief', `${url}/clients/${await clientId(page)}`, '');
+  const full = await fortyEarlierReadings(visit.split('/').pop()!);
+  await row(`visit, assess, with ${full.earlier} earlier readings (40 of each of ${full.things} things)`, `${visit}/assess`, 'under 3');
 
   const terrain = readdirSync(join(ROOT, 'app', 'chart', 'terrain'));
   say(`\nChart drawings, loaded when a view is first shown: ${terrain.map((f) => `${f.replace('.svg', '')} ${(statSync(join(ROOT, 'app', 'chart', 'terrain', f)).size / 1000).toFixed(0)} kB`).join(', ')}.`);
