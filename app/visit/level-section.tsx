@@ -71,6 +71,7 @@ export function LevelSection({ phase }: { phase: PhotoPhase }) {
               <span className="soft small">Straight from the front at eye height, lips closed and loose, the same light as last time. JPEG, PNG or WebP up to 8 MB; place and time in the file are left behind.</span>
             </div>
           )}
+          {!may && mine && <p className="caution fw-bold">There is no consent to this photo any more: erase it.</p>}
           {told && (
             <p className="caution" role="alert">
               {told}

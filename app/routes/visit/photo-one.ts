@@ -7,12 +7,12 @@ import { check } from '../../schemas/read';
 import { notFound, requirePractitioner } from '../../session.server';
 import type { Route } from './+types/photo-one';
 
-/** The picture itself, for this practice only and never kept by a cache that is shared. */
+/** The picture itself, for this practice only; once erased, no cache shows it any more. */
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
   const bytes = await photoBytes(practiceId, params.visitId, params.photoId);
   if (!bytes) notFound('photo');
-  return new Response(new Uint8Array(bytes), { headers: { 'Content-Type': 'image/jpeg', 'Cache-Control': 'private, max-age=600', 'X-Content-Type-Options': 'nosniff' } });
+  return new Response(new Uint8Array(bytes), { headers: { 'Content-Type': 'image/jpeg', 'Cache-Control': 'no-store', 'X-Content-Type-Options': 'nosniff' } });
 }
 
 const bodySchema = object({ do: string().oneOf(['mark', 'erase'] as const, 'Mark or erase is accepted.').required(), version: number().integer().min(1).optional() });
