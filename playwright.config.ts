@@ -11,7 +11,7 @@ export default defineConfig({
   retries: 0,
   // A slow machine is no failure: what hangs is told by the expectations, each with its own limit.
   timeout: 120_000,
-  expect: { timeout: 12_000 },
+  expect: { timeout: 20_000 },
   outputDir: '.data/test-results',
   reporter: [['list'], ['json']],
   use: {

@@ -4,7 +4,7 @@ import { gaugeCommandLine, type GaugeCommand } from '../core/measures/algometer-
 /** Where a gauge listens, "127.0.0.1:4390"; null when none is named. Loopback only: nothing leaves the machine. */
 function address(): { host: string; port: number } | null {
   const given = /^(127\.0\.0\.1|localhost):(\d{1,5})$/.exec(process.env.VELVET_GAUGE ?? '');
-  return given && { host: '127.0.0.1', port: Number(given[2]) };
+  return given && Number(given[2]) <= 65535 ? { host: '127.0.0.1', port: Number(given[2]) } : null;
 }
 export const hasGauge = (): boolean => address() !== null;
 

@@ -20,7 +20,7 @@ describe.each<[string, AnyObjectSchema, Record<string, unknown>, [field: string,
     ['essentialPercent', 'much', '0 to 100'], ['essentialPercent', '-1', '0 to 100'], ['essentialPercent', '101', '0 to 100'],
   ]],
   ['a text', textSchema, text, [['kind', 'law', 'must be one of'], ['body', 'too short', 'At least 20'], ['body', 'x'.repeat(4001), 'At most 4000'], ['version', '-1', 'greater than or equal'], ['version', 'new', 'required']]],
-  ['an override', overrideSchema, override, [['reason', 'because', 'At least 15'], ['reason', 'x'.repeat(501), 'At most 500'], ['password', '', 'Type your own password']]],
+  ['an override', overrideSchema, override, [['reason', '   ', 'Type why the work'], ['reason', 'because', 'At least 15'], ['reason', 'x'.repeat(501), 'At most 500'], ['password', '', 'Type your own password']]],
   ['a consent', consentSchema, consent, [['kind', 'all', 'must be one of'], ['do', 'assume', 'must be one of'], ['textVersion', 0.5, 'integer']]],
   ['a patch test', patchTestSchema, patch, [['testedOn', '2026-02-31', 'A day such as'], ['testedOn', 'yesterday', 'A day such as'], ['reacted', 'perhaps', 'boolean'], ['productId', '', 'required']]],
 ])('%s', (_what, schema, good, bad) => {

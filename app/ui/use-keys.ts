@@ -10,7 +10,8 @@ export function useKeys(keys: Readonly<Record<string, () => void>>): void {
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
       const act = latest.current[event.key];
-      if (!act || isTyping(event) || event.defaultPrevented) return;
+      const choosing = event.key.startsWith('Arrow') && (event.target as HTMLElement | null)?.closest('input[type=radio]');
+      if (!act || isTyping(event) || choosing || event.defaultPrevented) return;
       event.preventDefault();
       act();
     };

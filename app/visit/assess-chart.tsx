@@ -29,7 +29,7 @@ export function AssessChart({ mode, chosenSpot, onChooseSpot }: { mode: ChartMod
   const table = useContext(ClientChart).head?.places;
   const tender = useTenderness('before');
   const felt = useFeltElsewhere();
-  const scan = useScan('before');
+  const scan = useScan();
   const [view, setView] = useState<View>('front');
   const pinning = mode.kind === 'spots' && !ended;
 

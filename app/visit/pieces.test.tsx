@@ -82,11 +82,11 @@ describe('scan, spots and threshold', () => {
   });
   test('a threshold is told in three units, with what makes it less sure', () => {
     const kept = (second: number, ramp: number | null) => visit((d) => ((d.readings = [taken('pressure-threshold', (second + 203) / 2, masseter('left'))]), (d.visit.findings = { feltElsewhere: [], spots: [], thresholds: [{ muscle: 'masseter-superficial', side: 'left', tipCm2: 1, device: 'x', trials: [{ kpa: 150, rampKpaPerSecond: 40 }, { kpa: second, rampKpaPerSecond: ramp }, { kpa: 203, rampKpaPerSecond: null }] }] })));
-    const steady = words(kept(207, 40), <ThresholdSection phase="before" />);
+    const steady = words(kept(207, 40), <ThresholdSection />);
     expect(steady).toContain('205.0 kPa, 20.5 N, 2.09 kgf');
     expect(steady).not.toMatch(/less sure|faster or slower/);
-    expect(words(kept(130, 40), <ThresholdSection phase="before" />)).toContain('differ by more than a fifth');
-    expect(words(kept(207, 61), <ThresholdSection phase="before" />)).toContain('faster or slower than 30 to 50 kPa/s');
+    expect(words(kept(130, 40), <ThresholdSection />)).toContain('differ by more than a fifth');
+    expect(words(kept(207, 61), <ThresholdSection />)).toContain('faster or slower than 30 to 50 kPa/s');
   });
 });
 

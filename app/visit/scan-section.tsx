@@ -1,6 +1,6 @@
 import { Button } from 'react-bootstrap';
 import { REGION_NAMES, type Region } from '../../core/atlas/regions';
-import { FELT_WORDS, type ReadingPhase } from '../../core/measures/reading';
+import { FELT_WORDS } from '../../core/measures/reading';
 import type { Side } from '../../core/units';
 import { REGION_PATCHES } from '../../reference/other-places';
 import type { Place } from '../chart/places';
@@ -12,11 +12,11 @@ const SCANNED: readonly Region[] = ['scalp', 'forehead', 'brow', 'upper-lid', 't
 const PAIRED = new Map(REGION_PATCHES.map((r) => [r.id, r.paired]));
 
 /** What is felt from inside, by region and side. */
-export function useScan(phase: ReadingPhase) {
+export function useScan() {
   const { readings, setReading } = useVisit();
   const past = usePast();
-  const find = (id: string, side: Side) => readings.find((r) => r.measure === 'region-felt' && r.place === id && r.side === side && r.phase === phase)?.value;
-  const set = (id: string, side: Side, value: number | null) => setReading({ measure: 'region-felt', complaintId: null, place: id, side, phase, value });
+  const find = (id: string, side: Side) => readings.find((r) => r.measure === 'region-felt' && r.place === id && r.side === side && r.phase === 'before')?.value;
+  const set = (id: string, side: Side, value: number | null) => setReading({ measure: 'region-felt', complaintId: null, place: id, side, phase: 'before', value });
   return {
     places: SCANNED.flatMap((id): Place[] => (PAIRED.get(id) ? [{ kind: 'region', id, side: 'right' }, { kind: 'region', id, side: 'left' }] : [{ kind: 'region', id, side: 'midline' }])),
     valueAt: (id: string, side: Side) => find(id, side),
@@ -38,7 +38,7 @@ export function useScan(phase: ReadingPhase) {
 }
 
 export function ScanSection({ on, onScan }: { on: boolean; onScan: (on: boolean) => void }) {
-  const scan = useScan('before');
+  const scan = useScan();
   const { ended } = useVisit();
   const done = scan.places.filter((p) => scan.valueAt(p.id, p.side) !== undefined);
   const tense = done.filter((p) => scan.valueAt(p.id, p.side) === 2);

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { kpaFrom, NEWTON_PER_KGF, newtonFrom, pressureThreshold, type ThresholdTrial } from '../../core/measures/pressure-threshold';
-import { checkedReading, type ReadingPhase } from '../../core/measures/reading';
+import { GAUGE_UNITS, kpaFromGauge, NEWTON_PER_KGF, newtonFrom, pressureThreshold, type GaugeUnit, type ThresholdTrial } from '../../core/measures/pressure-threshold';
+import { checkedReading } from '../../core/measures/reading';
 import type { OneSide } from '../../core/units';
 import { PRESSED_MUSCLES } from '../../reference/muscles';
 import { useKeys } from '../ui/use-keys';
@@ -13,29 +13,26 @@ import { RestCount } from './rest-count';
 import { useGauge } from './use-gauge';
 
 const TRIALS = [1, 2, 3] as const;
-const UNITS = ['kPa', 'N', 'kgf'] as const;
-type Unit = (typeof UNITS)[number];
-/** A force typed from a dial, on the usual tip, as kPa. */
-const inKpa = (value: number, unit: Unit): number => (unit === 'kPa' ? value : kpaFrom(unit === 'N' ? value : value * NEWTON_PER_KGF, 1));
+/** Tip of a gauge whose dial is read, in cm²: the usual one. */
+const TYPED_TIP_CM2 = 1;
 const rounded = (v: number, digits: number): string => (Math.round(v * 10 ** digits) / 10 ** digits).toFixed(digits);
 
 /** Pressure-pain threshold: three presses at one place, the mean of the second and third, by gauge or typed. */
-export function ThresholdSection({ phase }: { phase: ReadingPhase }) {
+export function ThresholdSection() {
   const { findings, setFindings, setReading, readings, hasGauge, ended } = useVisit();
   const past = usePast();
   const [open, setOpen] = useState(false);
   const [at, setAt] = useState<{ muscle: string; side: OneSide }>({ muscle: 'masseter-superficial', side: 'right' });
-  const [trials, setTrials] = useState<(ThresholdTrial & { slipped?: boolean })[]>([]);
-  const [unit, setUnit] = useState<Unit>('kPa');
+  const [trials, setTrials] = useState<ThresholdTrial[]>([]);
+  const [unit, setUnit] = useState<GaugeUnit>('kPa');
   const [restFromMs, setRestFromMs] = useState<number | null>(null);
 
-  const take = (next: (ThresholdTrial & { slipped?: boolean })[], device: string, tipCm2: number) => {
+  const take = (next: ThresholdTrial[], device: string, tipCm2: number) => {
     setTrials(next);
     if (next.length < TRIALS.length) return;
-    const bare = next.map(({ kpa, rampKpaPerSecond }) => ({ kpa, rampKpaPerSecond }));
-    const result = pressureThreshold(bare, tipCm2);
-    setReading({ measure: 'pressure-threshold', complaintId: null, place: at.muscle, side: at.side, phase, value: Math.round(result.kpa * 10) / 10 });
-    setFindings({ ...findings, thresholds: [...findings.thresholds.filter((t) => !(t.muscle === at.muscle && t.side === at.side)), { ...at, tipCm2, trials: bare, device }] });
+    const result = pressureThreshold(next, tipCm2);
+    setReading({ measure: 'pressure-threshold', complaintId: null, place: at.muscle, side: at.side, phase: 'before', value: Math.round(result.kpa * 10) / 10 });
+    setFindings({ ...findings, thresholds: [...findings.thresholds.filter((t) => !(t.muscle === at.muscle && t.side === at.side)), { ...at, tipCm2, trials: next, device }] });
   };
   const { gauge, press, mark, cancel } = useGauge((measured, { device, tipCm2 }) => {
     setRestFromMs(performance.now());
@@ -48,7 +45,7 @@ export function ThresholdSection({ phase }: { phase: ReadingPhase }) {
     setTrials([]);
     setRestFromMs(null);
   };
-  const kept = readings.filter((r) => r.measure === 'pressure-threshold' && r.phase === phase);
+  const kept = readings.filter((r) => r.measure === 'pressure-threshold' && r.phase === 'before');
 
   return (
     <section className="section">
@@ -97,7 +94,7 @@ export function ThresholdSection({ phase }: { phase: ReadingPhase }) {
                       <span className="num">{rounded(trial.kpa, 1)} kPa</span>
                       <span className="soft small">
                         {trial.rampKpaPerSecond === null ? ' typed' : ` at ${rounded(trial.rampKpaPerSecond, 0)} kPa/s`}
-                        {trial.slipped ? ', the tip slipped: take the three anew' : ''}
+                        {trial.slipped ? ', the tip slipped' : ''}
                       </span>
                     </>
                   ) : (
@@ -138,11 +135,11 @@ export function ThresholdSection({ phase }: { phase: ReadingPhase }) {
             <details className="jaw-more" open={!hasGauge}>
               <summary>Type it from a dial instead</summary>
               <div className="d-flex gap-3 align-items-start mt-2">
-                <MmField key={`${at.muscle}.${at.side}.${trials.length}.${unit}`} label={`Press ${trials.length + 1}, ${unit}`} value={undefined} check={(typed) => checkedReading('pressure-threshold', Math.round(inKpa(typed, unit) * 100) / 100)} onValue={(kpa) => kpa !== null && take([...trials, { kpa, rampKpaPerSecond: null }], 'typed', 1)} note="Enter takes it; on a tip of 1 cm²." />
+                <MmField key={`${at.muscle}.${at.side}.${trials.length}.${unit}`} label={`Press ${trials.length + 1}, ${unit}`} value={undefined} check={(typed) => checkedReading('pressure-threshold', Math.round(kpaFromGauge(typed, unit, TYPED_TIP_CM2) * 100) / 100)} onValue={(kpa) => kpa !== null && take([...trials, { kpa, rampKpaPerSecond: null }], 'typed', TYPED_TIP_CM2)} note="Enter takes it; on a tip of 1 cm²." />
                 <Form.Group controlId="threshold-unit">
                   <Form.Label>Unit</Form.Label>
-                  <Form.Select size="sm" value={unit} onChange={(e) => setUnit(e.target.value as Unit)}>
-                    {UNITS.map((u) => (
+                  <Form.Select size="sm" value={unit} onChange={(e) => setUnit(e.target.value as GaugeUnit)}>
+                    {GAUGE_UNITS.map((u) => (
                       <option key={u}>{u}</option>
                     ))}
                   </Form.Select>
@@ -169,10 +166,11 @@ function Kept({ value, muscle, side, trials, tipCm2, was }: { value: number; mus
         {rounded(value, 1)} kPa, {rounded(newton, 1)} N, {rounded(newton / NEWTON_PER_KGF, 2)} kgf
       </span>{' '}
       <Past values={was.map((v) => Math.round(v))} />
-      {(told?.unsteady || told?.rampOff) && (
+      {(told?.unsteady || told?.rampOff || told?.slipped) && (
         <span className="worse small d-block">
           {told.unsteady ? 'The second and third press differ by more than a fifth: less sure, take them anew. ' : ''}
-          {told.rampOff ? 'A press rose faster or slower than 30 to 50 kPa/s, which moves the threshold.' : ''}
+          {told.rampOff ? 'A press rose faster or slower than 30 to 50 kPa/s, which moves the threshold. ' : ''}
+          {told.slipped ? 'The tip slipped in a press: take the three anew.' : ''}
         </span>
       )}
     </p>

@@ -1,7 +1,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { InputError } from '../../core/errors';
 import { readGaugeLine } from '../../core/measures/algometer-lines';
-import { pressUntil, type MeasuredPress, type PressSample } from '../../core/measures/threshold-trial';
+import type { ThresholdTrial } from '../../core/measures/pressure-threshold';
+import { pressUntil, type PressSample } from '../../core/measures/threshold-trial';
 
 export interface Gauge {
   status: 'idle' | 'pressing' | 'failed';
@@ -13,7 +14,7 @@ export interface Gauge {
 const IDLE: Gauge = { status: 'idle', samples: [], device: '', tipCm2: 1, failed: '' };
 
 /** One press of the gauge, watched line by line. It is measured when the client's button or the space bar says so. */
-export function useGauge(onMeasured: (press: MeasuredPress, gauge: Pick<Gauge, 'device' | 'tipCm2'>) => void) {
+export function useGauge(onMeasured: (press: ThresholdTrial, gauge: Pick<Gauge, 'device' | 'tipCm2'>) => void) {
   const [gauge, setGauge] = useState<Gauge>(IDLE);
   const source = useRef<EventSource>(null);
   const now = useRef<Gauge>(IDLE);

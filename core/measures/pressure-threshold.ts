@@ -5,11 +5,8 @@ import { InputError } from '../errors.ts';
  * trials 30–60 s apart, mean of the second and third of three (customary, sure). Constants are exact.
  */
 export const NEWTON_PER_KGF = 9.80665;
-export const KPA_PER_KGF_PER_CM2 = 98.0665;
 export const KPA_PER_NEWTON_PER_CM2 = 10;
 export const NEWTON_PER_LBF = 4.4482216152605;
-/** Conventional millimetre of mercury. */
-export const KPA_PER_MMHG = 0.133322387415;
 export const RAMP_KPA_PER_SECOND = { least: 30, most: 50 } as const;
 
 export const newtonFrom = (kpa: number, areaCm2: number): number => (kpa * areaCm2) / KPA_PER_NEWTON_PER_CM2;
@@ -19,6 +16,8 @@ export interface ThresholdTrial {
   kpa: number;
   /** Mean rise over the press, in kPa/s; null when it was not watched. */
   rampKpaPerSecond: number | null;
+  /** The tip slipped or was lifted on the way. */
+  slipped?: boolean;
 }
 export interface Threshold {
   kpa: number;
@@ -28,7 +27,15 @@ export interface Threshold {
   unsteady: boolean;
   /** A trial whose ramp left 30–50 kPa/s. */
   rampOff: boolean;
+  /** A trial in which the tip slipped. */
+  slipped: boolean;
 }
+
+/** Units in which a dial may be read; forces are those on the tip. */
+export const GAUGE_UNITS = ['kPa', 'N', 'kgf', 'lbf'] as const;
+export type GaugeUnit = (typeof GAUGE_UNITS)[number];
+const NEWTON_PER: Record<Exclude<GaugeUnit, 'kPa'>, number> = { N: 1, kgf: NEWTON_PER_KGF, lbf: NEWTON_PER_LBF };
+export const kpaFromGauge = (value: number, unit: GaugeUnit, areaCm2: number): number => (unit === 'kPa' ? value : kpaFrom(value * NEWTON_PER[unit], areaCm2));
 
 /** @throws InputError when there are not three trials, or one lies outside 1–2000 kPa. */
 export function pressureThreshold(trials: readonly ThresholdTrial[], areaCm2 = 1): Threshold {
@@ -44,6 +51,7 @@ export function pressureThreshold(trials: readonly ThresholdTrial[], areaCm2 = 1
     kpa, newton, kgf: newton / NEWTON_PER_KGF,
     unsteady: Math.abs(second.kpa - third.kpa) > kpa / 5,
     rampOff: trials.some((t) => t.rampKpaPerSecond !== null && (t.rampKpaPerSecond < RAMP_KPA_PER_SECOND.least || t.rampKpaPerSecond > RAMP_KPA_PER_SECOND.most)),
+    slipped: trials.some((t) => t.slipped),
   };
 }
 

@@ -26,7 +26,7 @@ describe('the rise of a press', () => {
 });
 
 describe('what a press came to', () => {
-  test('the highest pressure up to the mark, and the rise on the way', () => expect(pressUntil(ramp(40, 5000), 4000)).toEqual({ kpa: 160, rampKpaPerSecond: expect.closeTo(40, 6) as number, slipped: false }));
+  test('the highest pressure up to the mark, and the rise on the way', () => expect(pressUntil(ramp(40, 5000), 4000)).toEqual({ kpa: 160, rampKpaPerSecond: expect.closeTo(40, 6) as number }));
   test('nothing pressed is no press', () => {
     expect(pressUntil(ramp(1, 2000), 2000)).toBeNull();
     expect(pressUntil(ramp(40, 2000), 10)).toBeNull();
@@ -68,7 +68,7 @@ describe('the stand-in', () => {
       const { thresholdKpa, rampKpaPerSecond, slips } = inventedPress('masseter-superficial.right', trial);
       const { measured } = press('masseter-superficial.right', trial);
       expect(Math.abs(measured.kpa - thresholdKpa)).toBeLessThan(4);
-      expect(measured.slipped).toBe(slips);
+      expect(measured.slipped ?? false).toBe(slips);
       if (!slips) expect(Math.abs(measured.rampKpaPerSecond! - rampKpaPerSecond)).toBeLessThan(rampKpaPerSecond / 6);
     }
   });

@@ -1,4 +1,4 @@
-import { RAMP_KPA_PER_SECOND } from './pressure-threshold.ts';
+import { RAMP_KPA_PER_SECOND, type ThresholdTrial } from './pressure-threshold.ts';
 
 /** One press with a device, sample by sample, until the client says that pressure became pain. */
 export interface PressSample {
@@ -34,16 +34,8 @@ export function meterOf(samples: readonly PressSample[]): { kpa: number; rise: n
   return { kpa: last.kpa, rise, hint: rise === null ? null : rise > RAMP_KPA_PER_SECOND.most ? 'slower' : rise < RAMP_KPA_PER_SECOND.least ? 'faster' : 'steady' };
 }
 
-export interface MeasuredPress {
-  /** Highest pressure up to the moment the client spoke. */
-  kpa: number;
-  /** Rise over the whole press. */
-  rampKpaPerSecond: number | null;
-  slipped: boolean;
-}
-
-/** What a press came to when the client spoke at `markMs`; null when nothing pressed by then. */
-export function pressUntil(samples: readonly PressSample[], markMs: number): MeasuredPress | null {
+/** What a press came to when the client spoke at `markMs`: the highest pressure until then; null when nothing pressed. */
+export function pressUntil(samples: readonly PressSample[], markMs: number): ThresholdTrial | null {
   const first = samples.findIndex((s) => s.kpa >= PRESS_FROM_KPA);
   const pressed = first < 0 ? [] : samples.slice(first).filter((s) => s.atMs <= markMs);
   if (!pressed.length) return null;
@@ -53,5 +45,5 @@ export function pressUntil(samples: readonly PressSample[], markMs: number): Mea
     highest = Math.max(highest, kpa);
     if (highest > SLIP_FROM_KPA && kpa < highest * (1 - SLIP_SHARE)) slipped = true;
   }
-  return { kpa: Math.round(highest * 10) / 10, rampKpaPerSecond: risePerSecond(pressed), slipped };
+  return { kpa: Math.round(highest * 10) / 10, rampKpaPerSecond: risePerSecond(pressed), ...(slipped ? { slipped } : {}) };
 }

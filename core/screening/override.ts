@@ -1,4 +1,3 @@
-import { InputError } from '../errors.ts';
 import { isWholeVisit, parseAppliesTo } from './grammar.ts';
 import type { Caution } from './screen.ts';
 
@@ -11,6 +10,7 @@ export interface Override {
   signedAt: string;
 }
 
+/** Letters of a reason that is one. Our choice. */
 export const REASON_LETTERS = { least: 15, most: 500 } as const;
 
 /**
@@ -19,10 +19,3 @@ export const REASON_LETTERS = { least: 15, most: 500 } as const;
  */
 export const mayBeOverridden = (caution: Caution): boolean =>
   caution.severity !== 'refer-out' && caution.group !== 'red-flag' && caution.group !== 'everyone' && !parseAppliesTo(caution.appliesTo).some(isWholeVisit);
-
-/** @throws InputError when the reason is too short to be one, or too long. */
-export function checkedReason(value: unknown): string {
-  const reason = typeof value === 'string' ? value.trim() : '';
-  if (reason.length < REASON_LETTERS.least || reason.length > REASON_LETTERS.most) throw new InputError('reason', `a reason of ${REASON_LETTERS.least} to ${REASON_LETTERS.most} letters is accepted`);
-  return reason;
-}

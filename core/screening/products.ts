@@ -16,7 +16,6 @@ export interface Product {
 /** Names under which one thing to react to appears on labels. */
 export interface AllergenFamily {
   key: string;
-  name: string;
   /** What people call it. */
   called: readonly string[];
   /** Parts of label names. */
@@ -29,7 +28,7 @@ export interface PatchTest {
 }
 
 export interface ProductFinding {
-  severity: 'avoid' | 'adapt' | 'note';
+  severity: 'avoid' | 'note';
   words: string;
 }
 
@@ -79,6 +78,5 @@ export function checkProduct(product: Product, client: { allergies: readonly str
   const sensitive = answers['oil-allergy'] === 'yes' || allergies.length > 0;
   if (!product.ingredients.length) said(sensitive ? 'avoid' : 'note', 'No ingredients on file: read the label, and type them in.');
   if (!patchTest) said(sensitive ? 'avoid' : 'note', sensitive ? 'No patch test on file: test on the forearm first and wait a day (common practice).' : 'No patch test on file.');
-  const rank = { avoid: 0, adapt: 1, note: 2 };
-  return out.sort((a, b) => rank[a.severity] - rank[b.severity]);
+  return out.sort((a, b) => Number(a.severity === 'note') - Number(b.severity === 'note'));
 }

@@ -74,14 +74,10 @@ const deg = (rad: number): number => (rad * 180) / Math.PI;
 const tilt = (right: Px, left: Px): number => Math.atan2(left.y - right.y, left.x - right.x);
 const length = (a: Px, b: Px): number => Math.hypot(a.x - b.x, a.y - b.y);
 
-/** Tilt of a pair against the line through the pupils, in degrees; positive = the client's left is lower. */
-export const cantDeg = (pupils: [Px, Px], pair: [Px, Px]): number => deg(tilt(...pair) - tilt(...pupils));
 /** Distance of a point from the line a → b in px; positive = towards the client's left. */
 export const offLine = (a: Px, b: Px, p: Px): number => ((p.x - a.x) * (b.y - a.y) - (p.y - a.y) * (b.x - a.x)) / length(a, b);
-/** Index of unevenness in percent of the mean; null when both are 0. */
-export const unevenness = (right: number, left: number): number | null => (right + left === 0 ? null : ((right - left) / ((right + left) / 2)) * 100);
-/** Relative error, one SD, of a length measured against the iris. */
-export const scaledError = (irisPx: number, lengthPx: number, irisSdPx: number, lengthSdPx: number, irisSdMm = IRIS_SD_MM): number => Math.sqrt((irisSdMm / IRIS_MM) ** 2 + (irisSdPx / irisPx) ** 2 + (lengthSdPx / lengthPx) ** 2);
+/** Relative error of the scale, one SD: the spread of irises among people, and the marks at its edges. */
+export const scaleErrorOf = (irisPx: number, irisSdPx: number, irisSdMm = IRIS_SD_MM): number => Math.hypot(irisSdMm / IRIS_MM, irisSdPx / irisPx);
 
 /** What still has to be marked before anything can be told. */
 export const NEEDED: readonly PhotoLandmark[] = ['pupil-right', 'pupil-left', 'iris-outer', 'iris-inner'];
@@ -98,8 +94,7 @@ export function levelness(marks: PhotoMarks, markSdPx = MARK_SD_PX): Levelness {
   const pupilsPx = length(right, left);
   const mmPerPx = IRIS_MM / irisPx;
   const roll = tilt(right, left);
-  const irisSdPx = markSdPx * Math.SQRT2;
-  const scaleError = Math.sqrt((IRIS_SD_MM / IRIS_MM) ** 2 + (irisSdPx / irisPx) ** 2);
+  const scaleError = scaleErrorOf(irisPx, markSdPx * Math.SQRT2);
   /** Height above the line of the pupils, in px; up is positive. */
   const above = (p: Px): number => (p.x - right.x) * Math.sin(roll) - (p.y - right.y) * Math.cos(roll);
 

@@ -111,7 +111,7 @@ export function checkedFindings(value: unknown, known: { muscle: (id: string) =>
     }),
     thresholds: list<ThresholdTrials>('thresholds', 60).map((t, i) => {
       const at = `thresholds[${i}]`;
-      const trials = Array.isArray(t?.trials) ? t.trials.map(({ kpa, rampKpaPerSecond }) => ({ kpa, rampKpaPerSecond: rampKpaPerSecond ?? null })) : [];
+      const trials = Array.isArray(t?.trials) ? t.trials.map(({ kpa, rampKpaPerSecond, slipped }) => ({ kpa, rampKpaPerSecond: rampKpaPerSecond ?? null, ...(slipped === true ? { slipped } : {}) })) : [];
       pressureThreshold(trials, t?.tipCm2);
       if (typeof t.device !== 'string' || t.device.length > 80) throw new InputError(`${at}.device`, 'at most 80 letters are accepted');
       return { muscle: muscle(t.muscle, `${at}.muscle`), side: side(t.side, `${at}.side`), tipCm2: t.tipCm2, trials, device: t.device };

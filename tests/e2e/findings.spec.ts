@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { addClient, answerAllNo, expect, openPractice, saved, startVisit, test } from './base.ts';
+import { addClient, answerAllNo, awake, expect, openPractice, saved, startVisit, test } from './base.ts';
 
 const section = (page: Page, heading: string) => page.locator('section.section').filter({ has: page.getByRole('heading', { name: heading, exact: true }) });
 
@@ -25,6 +25,7 @@ test('where a press is felt is chosen from the list or on the chart, drawn, kept
   await expect(page.getByRole('button', { name: /^Masseter, client’s right/ })).toBeVisible();
   await saved(page);
   await page.reload();
+  await awake(page);
   await expect(page.locator('.chart-felt > g')).toHaveCount(2);
   await page.getByRole('button', { name: /Take away: Masseter, client’s left, felt in forehead/ }).click();
   await expect(page.locator('.chart-felt > g')).toHaveCount(1);

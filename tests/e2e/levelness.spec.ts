@@ -81,3 +81,28 @@ test('landmarks by clicks and keys give the unevenness that was drawn; the photo
   await expect(level(page).locator('.photo-frame')).toHaveCount(0);
   expect((await page.request.get(src)).status()).toBe(404);
 });
+
+test('a photo after the work is compared with the one before, and stays erasable when the visit has ended', async ({ page }) => {
+  await consent(page);
+  const origin = new URL(page.url()).origin;
+  const visit = new URL(page.url()).pathname.replace('/assess', '');
+  const post = async (path: string, data: unknown, type = 'application/json') => {
+    const answer = await page.request.post(path, { headers: { origin, 'content-type': type }, data: data as Buffer });
+    expect(answer.status(), path).toBe(200);
+    return (await answer.json()) as { photo: { id: string } };
+  };
+  for (const [phase, drawn] of [['before', UNEVEN], ['after', { ...UNEVEN, leftMouthUpMm: 0.5, tiltDeg: -2 }]] as const) {
+    const { svg, marks } = drawnFace(drawn);
+    const { photo } = await post(`${visit}/photo?phase=${phase}`, await sharp(Buffer.from(svg)).png().toBuffer(), 'image/png');
+    await post(`${visit}/photo/${photo.id}`, { do: 'mark', version: 1, landmarks: marks });
+  }
+  await page.goto(`${visit}/record`);
+  await level(page).getByRole('button', { name: 'Open the photo' }).click();
+  await expect(level(page).getByRole('row').filter({ hasText: 'Mouth corners' })).toContainText(/more even by 3\.\d mm/);
+  await expect(level(page).getByRole('row').filter({ hasText: 'Brows' })).toContainText('client’s right higher by 3.0 mm');
+  await expect(level(page).locator('.same-scale figure')).toHaveCount(2);
+  await page.getByRole('button', { name: 'Finish the visit' }).click();
+  await expect(page.getByText('Finished.', { exact: false })).toBeVisible();
+  await level(page).getByRole('button', { name: 'Erase this photo' }).click();
+  await expect(level(page).locator('.photo-frame')).toHaveCount(0);
+});

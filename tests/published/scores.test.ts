@@ -9,7 +9,7 @@ import { gradedPain } from '../../core/measures/graded-pain.ts';
 import { dayPattern, headacheDaysPer28, headacheDisabilityDays, headacheImpact, isHeadacheResponder, medicineLimits } from '../../core/measures/headache.ts';
 import { jawLimitation20, jawLimitation8, oralBehaviours } from '../../core/measures/jaw-function.ts';
 import { globalChange, goalAttainment, ownActivities, ownSymptomProfile } from '../../core/measures/own-goals.ts';
-import { KPA_PER_KGF_PER_CM2, KPA_PER_MMHG, KPA_PER_NEWTON_PER_CM2, kpaFrom, newtonFrom, NEWTON_PER_KGF, NEWTON_PER_LBF, pressureThreshold, smallestChange } from '../../core/measures/pressure-threshold.ts';
+import { KPA_PER_NEWTON_PER_CM2, kpaFrom, kpaFromGauge, newtonFrom, NEWTON_PER_KGF, NEWTON_PER_LBF, pressureThreshold, smallestChange } from '../../core/measures/pressure-threshold.ts';
 import { distress, perceivedStress10, perceivedStress4 } from '../../core/measures/stress.ts';
 
 /**
@@ -146,12 +146,11 @@ describe('one’s own goals', () => {
 describe('pressure-pain threshold and its units', () => {
   test('exact constants (SI; 1 kgf = 9.80665 N)', () => {
     expect(NEWTON_PER_KGF).toBe(9.80665);
-    expect(KPA_PER_KGF_PER_CM2).toBe(98.0665);
+    expect(kpaFromGauge(1, 'kgf', 1)).toBeCloseTo(98.0665, 10);
     expect(KPA_PER_NEWTON_PER_CM2).toBe(10);
     expect(NEWTON_PER_LBF).toBe(4.4482216152605);
-    expect(2 * KPA_PER_KGF_PER_CM2).toBeCloseTo(196.133, 9);
-    expect(30 * KPA_PER_MMHG).toBeCloseTo(3.99967, 5);
-    expect(45 * KPA_PER_MMHG).toBeCloseTo(5.99951, 5);
+    expect(kpaFromGauge(2, 'kgf', 1)).toBeCloseTo(196.133, 9);
+    expect(kpaFromGauge(3, 'lbf', 2)).toBeCloseTo((3 * 4.4482216152605 * 10) / 2, 9);
     expect([1, 1.5, 2].map((cm2) => kpaFrom(0.5 * NEWTON_PER_KGF, cm2).toFixed(2))).toEqual(['49.03', '32.69', '24.52']);
     expect(newtonFrom(kpaFrom(7.3, 1.4), 1.4)).toBeCloseTo(7.3, 12);
   });

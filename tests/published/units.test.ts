@@ -7,7 +7,8 @@ const MMHG_KPA = 0.133322387415;
 
 describe('the five pressure words', () => {
   test('light covers 30–45 mmHg, the taught pressure of manual drainage', () => {
-    expect(30 * MMHG_KPA).toBeCloseTo(4.0, 2);
+    expect(30 * MMHG_KPA).toBeCloseTo(3.99967, 5);
+    expect(45 * MMHG_KPA).toBeCloseTo(5.99951, 5);
     expect(PRESSURE_KPA.light.least).toBeLessThanOrEqual(30 * MMHG_KPA + 0.001);
     expect(PRESSURE_KPA.light.most).toBeGreaterThan(45 * MMHG_KPA);
   });

@@ -1,7 +1,8 @@
 import { Button } from 'react-bootstrap';
-import { data, Form, Link, redirect, useActionData, useSearchParams } from 'react-router';
+import { data, Form, redirect, useActionData, useSearchParams } from 'react-router';
 import { ESSENTIAL_ON_FACE_PERCENT, PRODUCT_KINDS } from '../../../core/screening/products';
 import { addProduct, changeProduct, productsOf, type StoredProduct } from '../../../server/db/queries/practice.server';
+import { KeptRow } from '../../practice/kept-row';
 import { productSchema, readIngredients, type ProductForm as Values } from '../../schemas/practice';
 import { check, formObject, type FieldErrors } from '../../schemas/read';
 import { notFound, requirePractitioner } from '../../session.server';
@@ -47,27 +48,9 @@ export default function Products({ loaderData: { products } }: Route.ComponentPr
         {products.length === 0 && <p className="soft">None yet. Type in what stands on your shelf, ingredients as on the label.</p>}
         <ul className="plain-list narrow">
           {products.map((p) => (
-            <li key={p.id} className={`rule-row${p.retired ? ' is-off' : ''}`}>
-              <div>
-                <strong>{p.name}</strong>{' '}
-                <span className="soft small">
-                  {p.kind.replace('-', ' ')}
-                  {p.essentialPercent ? `, ${p.essentialPercent} % essential oil` : ''}
-                  {p.retired ? ', no longer used' : ''}
-                </span>
-                <div className="soft small">{p.ingredients.join(', ') || 'no ingredients on file'}</div>
-              </div>
-              <Form method="post" className="d-flex gap-2 align-items-start">
-                <input type="hidden" name="id" value={p.id} />
-                <input type="hidden" name="version" value={p.version} />
-                <Link to={`?product=${p.id}`} className="btn btn-sm btn-outline-primary" aria-label={`Change: ${p.name}`}>
-                  Change
-                </Link>
-                <Button size="sm" variant="outline-primary" type="submit" name="do" value={p.retired ? 'return' : 'retire'} aria-label={`${p.retired ? 'Use again' : 'Use no longer'}: ${p.name}`}>
-                  {p.retired ? 'Use again' : 'Use no longer'}
-                </Button>
-              </Form>
-            </li>
+            <KeptRow key={p.id} kept={p} name={p.name} aside={`${p.kind.replace('-', ' ')}${p.essentialPercent ? `, ${p.essentialPercent} % essential oil` : ''}${p.retired ? ', no longer used' : ''}`} inUse={!p.retired} param="product" off={['retire', 'Use no longer']} on={['return', 'Use again']}>
+              <div className="soft small">{p.ingredients.join(', ') || 'no ingredients on file'}</div>
+            </KeptRow>
           ))}
         </ul>
         <h2 className="mt-4 mb-2">{edited ? `Change “${edited.name}”` : 'Add a product'}</h2>

@@ -1,7 +1,7 @@
-import { Button } from 'react-bootstrap';
-import { data, Form, Link, redirect, useActionData, useRouteLoaderData, useSearchParams } from 'react-router';
-import { addRule, changeRule, localRules, type StoredRule } from '../../../server/db/queries/practice.server';
+import { data, redirect, useActionData, useRouteLoaderData, useSearchParams } from 'react-router';
+import { addRule, changeRule, localRules } from '../../../server/db/queries/practice.server';
 import { cautionOf } from '../../../core/screening/local-rules';
+import { KeptRow } from '../../practice/kept-row';
 import { RuleForm } from '../../practice/rule-form';
 import { ruleSchema } from '../../schemas/practice';
 import { check, formObject, type FieldErrors } from '../../schemas/read';
@@ -55,7 +55,12 @@ export default function Rules({ loaderData: { rules } }: Route.ComponentProps) {
         {rules.length === 0 && <p className="soft">None yet. Add what your insurer, your local code or your own experience asks for beyond the built-in cautions.</p>}
         <ul className="plain-list narrow">
           {rules.map((r) => (
-            <Rule key={r.id} rule={r} isOwner={isOwner} />
+            <KeptRow key={r.id} kept={r} name={r.title} aside={`${SEVERITY[r.severity]}${r.active ? '' : ', switched off'}`} inUse={r.active} param="rule" off={['off', 'Switch off']} on={['on', 'Switch on']} mayChange={isOwner}>
+              {r.question && <div className="small">“{r.question}”</div>}
+              <div className="soft small">
+                Takes away {takenAwayBy(cautionOf(r.id, r))}. {r.advice} {r.seeWho && `See: ${r.seeWho}`}
+              </div>
+            </KeptRow>
           ))}
         </ul>
         {isOwner ? (
@@ -68,35 +73,5 @@ export default function Rules({ loaderData: { rules } }: Route.ComponentProps) {
         )}
       </main>
     </div>
-  );
-}
-
-function Rule({ rule, isOwner }: { rule: StoredRule; isOwner: boolean }) {
-  return (
-    <li className={`rule-row${rule.active ? '' : ' is-off'}`}>
-      <div>
-        <strong>{rule.title}</strong>{' '}
-        <span className="soft small">
-          {SEVERITY[rule.severity]}
-          {rule.active ? '' : ', switched off'}
-        </span>
-        {rule.question && <div className="small">“{rule.question}”</div>}
-        <div className="soft small">
-          Takes away {takenAwayBy(cautionOf(rule.id, rule))}. {rule.advice} {rule.seeWho && `See: ${rule.seeWho}`}
-        </div>
-      </div>
-      {isOwner && (
-        <Form method="post" className="d-flex gap-2 align-items-start">
-          <input type="hidden" name="id" value={rule.id} />
-          <input type="hidden" name="version" value={rule.version} />
-          <Link to={`?rule=${rule.id}`} className="btn btn-sm btn-outline-primary" aria-label={`Change: ${rule.title}`}>
-            Change
-          </Link>
-          <Button size="sm" variant="outline-primary" type="submit" name="do" value={rule.active ? 'off' : 'on'} aria-label={`Switch ${rule.active ? 'off' : 'on'}: ${rule.title}`}>
-            {rule.active ? 'Switch off' : 'Switch on'}
-          </Button>
-        </Form>
-      )}
-    </li>
   );
 }

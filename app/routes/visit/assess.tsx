@@ -52,7 +52,7 @@ export default function Assess() {
             <h2>Mouth opening</h2>
             <OpeningFields phase="before" />
           </section>
-          <ThresholdSection phase="before" />
+          <ThresholdSection />
         </fieldset>
         <LevelSection phase="before" />
         <MeasuresSection />
