@@ -42,7 +42,7 @@ const KEYS: Record<string, GuideEventKind> = { ArrowRight: 'next', ArrowLeft: 'b
 
 /** Runs a routine: the ring on the chart, the cue large beside it, the ribbon below. */
 export function Player({ routine, open, again }: { routine: Routine; open: OpenRun | null; again: boolean }) {
-  const { visit, screen, screening, goTo, routine: composed } = useVisit();
+  const { visit, screen, setScreen, screening, goTo, routine: composed } = useVisit();
   const run = useRun(visit.id, routine, open);
   const { cues, state } = run;
   const [settings, setSettings] = useState({ sound: true, voice: true, between: false });
@@ -139,7 +139,7 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
         </div>
         <main className="guide-cue">
           {state.status === 'ready' ? (
-            <ReadyPanel routine={run.routine} seconds={ribbon.totalSeconds} again={again} toReady={preparationFor(PREPARATION, run.routine, CATALOGUE).filter((p) => !screen.preparation.includes(p.key))} avoid={product.findings.filter((f) => f.severity === 'avoid').map((f) => `${product.chosen!.name}: ${f.words}`)} settings={settings} onSettings={setSettings} onStart={begin} blocked={stopFinding?.title} failed={run.failed} />
+            <ReadyPanel routine={run.routine} seconds={ribbon.totalSeconds} again={again} toReady={preparationFor(PREPARATION, run.routine, CATALOGUE).filter((p) => !screen.preparation.includes(p.key))} onReady={(key) => setScreen({ ...screen, preparation: [...screen.preparation, key] })} avoid={product.findings.filter((f) => f.severity === 'avoid').map((f) => `${product.chosen!.name}: ${f.words}`)} settings={settings} onSettings={setSettings} onStart={begin} blocked={stopFinding?.title} failed={run.failed} />
           ) : ended ? (
             <div role="status">
               <h1>{state.status === 'done' ? 'Done' : 'Stopped'}</h1>

@@ -1,6 +1,7 @@
 import { Button, Form } from 'react-bootstrap';
 import type { Routine } from '../../core/routine/model';
 import type { PreparationItem } from '../../core/screening/preparation';
+import { SaveConflict, SaveState } from '../visit/save-note';
 import { clock } from '../../core/units';
 
 interface Settings {
@@ -11,7 +12,7 @@ interface Settings {
 }
 
 /** Before the run: what is going to happen, and how it is announced. */
-export function ReadyPanel({ routine, seconds, again, toReady, avoid, settings, onSettings, onStart, blocked, failed }: { routine: Routine; seconds: number; again: boolean; /** Preparation that this routine needs and nobody ticked. */ toReady: readonly PreparationItem[]; /** What speaks against the product of today. */ avoid: readonly string[]; settings: Settings; onSettings: (s: Settings) => void; onStart: () => void; blocked?: string; failed: boolean }) {
+export function ReadyPanel({ routine, seconds, again, toReady, onReady, avoid, settings, onSettings, onStart, blocked, failed }: { routine: Routine; seconds: number; again: boolean; /** Preparation that this routine needs and nobody ticked. */ toReady: readonly PreparationItem[]; onReady: (key: string) => void; /** What speaks against the product of today. */ avoid: readonly string[]; settings: Settings; onSettings: (s: Settings) => void; onStart: () => void; blocked?: string; failed: boolean }) {
   return (
     <div>
       <div className="soft">{again ? 'A run of this visit is on record; this starts another.' : 'Ready'}</div>
@@ -24,12 +25,14 @@ export function ReadyPanel({ routine, seconds, again, toReady, avoid, settings, 
       <Form.Check type="switch" id="guide-between" label="Stop between the sides to compare them" checked={settings.between} onChange={(e) => onSettings({ ...settings, between: e.target.checked })} />
       {toReady.length > 0 && (
         <div className="mt-3">
-          <strong>Still to make ready for this routine</strong>
-          <ul className="mb-0">
-            {toReady.map((p) => (
-              <li key={p.key}>{p.label}</li>
-            ))}
-          </ul>
+          <div className="d-flex gap-3 align-items-baseline">
+            <strong>Still to make ready for this routine</strong>
+            <SaveState />
+          </div>
+          <SaveConflict />
+          {toReady.map((p) => (
+            <Form.Check key={p.key} id={`ready-${p.key}`} label={p.label} checked={false} onChange={() => onReady(p.key)} />
+          ))}
         </div>
       )}
       {avoid.map((words) => (

@@ -57,6 +57,9 @@ test('the other side is announced, the ring is drawn at the place, the ribbon ha
 
 test('between the sides they are compared, by itself when asked for, and it is kept with the run', async ({ page }) => {
   await ready(page, 'masseter press open 2x 20/min each');
+  await page.getByLabel('Hands washed').click();
+  await expect(page.getByLabel('Hands washed')).toHaveCount(0);
+  await saved(page);
   await page.getByLabel('Stop between the sides to compare them').check();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   const panel = page.getByRole('form', { name: 'Compare the sides' });
