@@ -2,7 +2,8 @@ import { createReadableStreamFromReadable } from '@react-router/node';
 import { isbot } from 'isbot';
 import { PassThrough } from 'node:stream';
 import { renderToPipeableStream } from 'react-dom/server';
-import { ServerRouter, type AppLoadContext, type EntryContext } from 'react-router';
+import { log, told } from '../server/log';
+import { isRouteErrorResponse, ServerRouter, type AppLoadContext, type EntryContext } from 'react-router';
 import { NonceContext } from './nonce';
 
 const ABORT_AFTER_MS = 10_000;
@@ -28,7 +29,7 @@ export default function handleRequest(request: Request, status: number, headers:
         },
         onShellError: reject,
         onError(error: unknown) {
-          if (begun) console.error(error);
+          if (begun) log.error(told(error), 'page failed');
         },
       },
     );
@@ -36,7 +37,8 @@ export default function handleRequest(request: Request, status: number, headers:
   });
 }
 
-/** Errors that pages answer themselves (not found, database away) are no news for the log. */
+/** Errors that pages answer themselves (not found, wrong form, database away) are no news for the log. */
 export function handleError(error: unknown, { request }: { request: Request }): void {
-  if (!request.signal.aborted && !(error instanceof Response)) console.error(error);
+  const answered = error instanceof Response || isRouteErrorResponse(error);
+  if (!request.signal.aborted && !answered) log.error({ ...told(error), method: request.method, path: new URL(request.url).pathname }, 'request failed');
 }

@@ -3,6 +3,7 @@ import { index, layout, route, type RouteConfig } from '@react-router/dev/routes
 export default [
   index('routes/home.tsx'),
   route('sign-in', 'routes/sign-in.tsx'),
+  route('sign-in/here', 'routes/sign-in-here.ts'),
   route('sign-out', 'routes/sign-out.ts'),
   route('new-practice', 'routes/new-practice.tsx'),
   route('room', 'routes/room.ts'),
@@ -39,13 +40,13 @@ export default [
   ]),
   route('visits/:visitId/save', 'routes/visit/save.ts'),
   route('visits/:visitId/run', 'routes/visit/run.ts'),
-  route('visits/:visitId/score', 'routes/visit/score.ts'),
   route('visits/:visitId/outcome', 'routes/visit/outcome.ts'),
   route('visits/:visitId/override', 'routes/visit/override.ts'),
   route('visits/:visitId/photo', 'routes/visit/photo.ts'),
   route('visits/:visitId/photo/:photoId', 'routes/visit/photo-one.ts'),
   route('clients/:clientId/consent', 'routes/client/consent.ts'),
   route('clients/:clientId/patch-test', 'routes/client/patch-test.ts'),
+  route('practice/trail/check', 'routes/practice/trail-check.ts'),
   route('devices/gauge', 'routes/devices/gauge.ts'),
   route('routines/:templateId/file', 'routes/routine-file.ts'),
 ] satisfies RouteConfig;

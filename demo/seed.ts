@@ -11,7 +11,10 @@ import { EMPTY_RECORD, EMPTY_SCREEN } from '../core/visit/model.ts';
 import { CAUTIONS } from '../reference/cautions/index.ts';
 import { PREPARATION } from '../reference/preparation.ts';
 import { hash } from '@node-rs/argon2';
+import { randomUUID } from 'node:crypto';
 import { database } from '../server/db/connection.ts';
+import { refreshOutdatedCourses } from '../server/db/queries/courses.server.ts';
+import { inPractice } from '../server/db/scope.ts';
 import { ClientModel, ComplaintModel, PracticeModel, PractitionerModel, ReadingModel, RunEventModel, RunModel, TemplateModel, VisitModel } from '../server/db/models/index.ts';
 import { pressureThreshold } from '../core/measures/pressure-threshold.ts';
 import type { Findings } from '../core/visit/findings.ts';
@@ -36,18 +39,21 @@ const dayWord = (today: Date, daysAhead: number): string => format(addDays(new T
 /** The demo practice, relative to a day. The same day gives the same data. */
 export async function seedDemo(today: Date): Promise<{ practiceId: string }> {
   const passwordHash = await hash(DEMO_SIGN_IN.password);
-  return database().transaction(async (transaction) => {
-    const practice = await PracticeModel.create({ name: 'Harbour Row Face Studio', timeZone: ZONE }, { transaction });
-    const practiceId = practice.id;
-    const imke = await PractitionerModel.create({ practiceId, name: 'Imke Dahl', email: DEMO_SIGN_IN.email, passwordHash, role: 'owner' }, { transaction });
-    const rafe = await PractitionerModel.create({ practiceId, name: 'Rafe Oyelaran', email: DEMO_SECOND.email, passwordHash, role: 'practitioner' }, { transaction });
-    for (const [key, body] of Object.entries(ROUTINES)) await TemplateModel.create({ practiceId, name: body.name, body, createdBy: key === 'calm' || key === 'drain' ? rafe.id : imke.id, updatedAt: moment(today, 30, '18:00') }, { transaction });
-    const made = await seedPractice(practiceId, imke.id, moment(today, 60, '12:00'), transaction);
-    const random = seeded(20_260_309);
-    for (const person of PEOPLE) await seedClient({ practiceId, today, transaction, random, made, practitionerId: person.by === 'imke' ? imke.id : rafe.id }, person);
-    await seedTrainer(practiceId, imke.id, (daysAgo) => moment(today, daysAgo, '08:10'), random, transaction);
-    return { practiceId };
-  });
+  const practiceId = randomUUID();
+  await inPractice(practiceId, () => database().transaction((transaction) => seedPracticeOf(practiceId, passwordHash, today, transaction)));
+  await refreshOutdatedCourses(practiceId);
+  return { practiceId };
+}
+
+async function seedPracticeOf(practiceId: string, passwordHash: string, today: Date, transaction: Transaction): Promise<void> {
+  await PracticeModel.create({ id: practiceId, name: 'Harbour Row Face Studio', timeZone: ZONE }, { transaction });
+  const imke = await PractitionerModel.create({ practiceId, name: 'Imke Dahl', email: DEMO_SIGN_IN.email, passwordHash, role: 'owner' }, { transaction });
+  const rafe = await PractitionerModel.create({ practiceId, name: 'Rafe Oyelaran', email: DEMO_SECOND.email, passwordHash, role: 'practitioner' }, { transaction });
+  for (const [key, body] of Object.entries(ROUTINES)) await TemplateModel.create({ practiceId, name: body.name, body, createdBy: key === 'calm' || key === 'drain' ? rafe.id : imke.id, updatedAt: moment(today, 30, '18:00') }, { transaction });
+  const made = await seedPractice(practiceId, imke.id, moment(today, 60, '12:00'), transaction);
+  const random = seeded(20_260_309);
+  for (const person of PEOPLE) await seedClient({ practiceId, today, transaction, random, made, practitionerId: person.by === 'imke' ? imke.id : rafe.id }, person);
+  await seedTrainer(practiceId, imke.id, (daysAgo) => moment(today, daysAgo, '08:10'), random, transaction);
 }
 
 interface Making {
@@ -114,6 +120,7 @@ async function seedVisit(making: Making, clientId: string, person: DemoClient, v
     },
     { transaction },
   );
+  if (isLast) await ClientModel.update({ reviewOn: row.record?.reviewOn || null, reviewVisitId: row.id }, { where: { practiceId, id: clientId }, transaction });
   await seedReadings(making, row, visit, findingsOf(person.name, visit.daysAgo));
   if (routine && stage === 'done') await seedRun(making, row, routine, visit.stopReason);
   return row;

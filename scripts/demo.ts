@@ -1,77 +1,88 @@
-/** Starts the application with the demo practice: `npm run demo -- [--reset] [--empty] [--port N]`. */
+/** Starts the application with the demo practice. */
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { parseArgs } from 'node:util';
-import { DEMO_SIGN_IN, seedDemo } from '../demo/seed.ts';
+import { DEMO_SIGN_IN } from '../demo/seed.ts';
 import { startAlgometer } from '../devices/algometer.ts';
-import { closeDatabase, database } from '../server/db/connection.ts';
-import { migrate } from '../server/db/migrate.ts';
-import { PracticeModel } from '../server/db/models/index.ts';
+import { closeDatabase } from '../server/db/connection.ts';
 import { listen } from '../server/http/listen.ts';
+import { readPort, readSettings } from '../server/settings.ts';
 import { ensureBuild } from './lib/build.ts';
+import { command, databaseUrl, onEnd, options, Wrong } from './lib/command.ts';
+import { postgresBin } from './lib/debian.ts';
+import { holderOf } from './lib/folder-lock.ts';
+import { openDatabase } from './lib/open-database.ts';
 import { DATA } from './lib/paths.ts';
-import { privateCluster, type Cluster } from './lib/postgres.ts';
+import type { PrivateCluster } from './lib/postgres.ts';
 import { freePort, isFree } from './lib/run.ts';
+import { ensureTrailKey } from './lib/trail-key.ts';
 
-const { values } = parseArgs({ options: { reset: { type: 'boolean' }, empty: { type: 'boolean' }, port: { type: 'string' } } });
-const wanted = values.port === undefined ? 4310 : Number(values.port);
-if (!Number.isInteger(wanted) || wanted < 1 || wanted > 65535) {
-  console.error('--port: a whole number from 1 to 65535 is accepted');
-  process.exit(2);
-}
-const given = process.env.DATABASE_URL;
-let cluster: Cluster | null = null;
-let gauge: Awaited<ReturnType<typeof startAlgometer>> | null = null;
+const HELP = `
+npm run demo -- [--reset] [--empty] [--port N]
 
-async function close(code: number): Promise<never> {
-  await closeDatabase().catch(() => {});
-  await gauge?.close();
-  await cluster?.stop();
-  process.exit(code);
-}
+Starts PostgreSQL on loopback, builds the application and serves it with a made-up practice.
+  --reset    makes the demo anew
+  --empty    starts without any data
+  --port N   serves on this port (4310 when it is free)
+With DATABASE_URL set it uses that database and starts none. Ctrl-C stops everything; the data stays.`;
 
-try {
-  ensureBuild();
-  if (!given) {
-    // An empty practice and the demo are two clusters, so that neither can be mistaken for the other.
-    const folder = join(DATA, values.empty ? 'empty' : 'demo');
-    if (values.reset) rmSync(folder, { recursive: true, force: true });
-    console.log('Starting PostgreSQL …');
-    cluster = await privateCluster(folder);
-    process.env.DATABASE_URL = cluster.url;
-  } else if (values.reset) {
-    throw new Error('--reset works on the private cluster only; DATABASE_URL is set');
-  }
-  const done = await migrate(database());
-  if (done.length) console.log(`Tables made: ${done.join(', ')}`);
-  if (!values.empty && !(await PracticeModel.count())) {
-    console.log('Making the demo practice …');
-    await seedDemo(new Date());
-  }
-  let port = wanted;
-  if (!(await isFree(port))) {
-    if (values.port !== undefined) throw new Error(`port ${port} is taken; choose another with --port`);
-    port = await freePort();
-  }
-  // A gauge of one's own is named in the environment; without one the stand-in is there to be tried.
-  if (!process.env.VELVET_GAUGE) {
-    gauge = await startAlgometer();
-    process.env.VELVET_GAUGE = gauge.address;
-  }
-  const server = await listen(port);
-  const signIn = values.empty ? 'no one yet: create a practice' : `${DEMO_SIGN_IN.email}, password ${DEMO_SIGN_IN.password}`;
-  console.log(`Velvet Compass runs at http://127.0.0.1:${port}  (sign in: ${signIn})`);
-  let closing = false;
-  const stop = (): void => {
-    if (closing) return;
-    closing = true;
-    console.log('\nStopping …');
-    server.closeAllConnections();
-    server.close(() => void close(0));
+await command(async () => {
+  const values = options(HELP, { reset: { type: 'boolean' }, empty: { type: 'boolean' }, port: { type: 'string' } });
+  const wanted = readPort('--port', values.port, 4310);
+  readSettings(process.env);
+  const given = databaseUrl(process.env.DATABASE_URL);
+  if (given && values.reset) throw new Wrong('--reset works on the private cluster only; DATABASE_URL is set');
+  if (values.port !== undefined && !(await isFree(wanted))) throw new Wrong(`--port: port ${wanted} is taken; choose another`);
+  // An empty practice and the demo are two clusters, so that neither can be mistaken for the other.
+  const folder = join(DATA, values.empty ? 'empty' : 'demo');
+  const running = given ? null : holderOf(folder);
+  if (running) throw new Wrong(`Velvet Compass runs in this folder already${running.at ? `, at ${running.at}` : ''} (process ${running.pid}); stop that one first`);
+
+  let cluster: PrivateCluster | null = null;
+  let gauge: Awaited<ReturnType<typeof startAlgometer>> | null = null;
+  let server: Awaited<ReturnType<typeof listen>> | null = null;
+  let ending = false;
+  const close = async (code: number): Promise<never> => {
+    server?.closeAllConnections();
+    await new Promise<void>((done) => (server ? server.close(() => done()) : done()));
+    await closeDatabase().catch(() => {});
+    await gauge?.close();
+    await cluster?.stop();
+    process.exit(code);
   };
-  process.on('SIGINT', stop);
-  process.on('SIGTERM', stop);
-} catch (error) {
-  console.error((error as Error).message);
-  await close(1);
-}
+  // From the first moment: whatever runs by then is stopped, in the order in which nothing is lost.
+  onEnd(() => {
+    ending = true;
+    console.log('\nStopping …');
+    void close(0);
+  });
+  /** A step that was under way when the end came is not followed by another one. */
+  const unlessEnding = async (): Promise<void> => (ending ? new Promise<never>(() => {}) : undefined);
+
+  try {
+    if (!given) postgresBin();
+    ensureBuild();
+    await unlessEnding();
+    if (values.reset) rmSync(folder, { recursive: true, force: true });
+    ensureTrailKey(given ? DATA : folder);
+    cluster = await openDatabase({ given, folder, withDemo: !values.empty, started: (c) => (cluster = c) });
+    await unlessEnding();
+    const port = (await isFree(wanted)) ? wanted : await freePort();
+    // A gauge of one's own is named in the environment; without one the stand-in is there to be tried.
+    if (!process.env.VELVET_GAUGE) {
+      gauge = await startAlgometer();
+      process.env.VELVET_GAUGE = gauge.address;
+    }
+    server = await listen(port);
+    await unlessEnding();
+    const at = `http://127.0.0.1:${port}`;
+    cluster?.lock.note({ at });
+    const signIn = values.empty ? 'no one yet: create a practice' : `${DEMO_SIGN_IN.email}, password ${DEMO_SIGN_IN.password}`;
+    console.log(`Velvet Compass runs at ${at}  (sign in: ${signIn})`);
+  } catch (error) {
+    if (ending) return;
+    await closeDatabase().catch(() => {});
+    await (gauge as Awaited<ReturnType<typeof startAlgometer>> | null)?.close();
+    await (cluster as PrivateCluster | null)?.stop();
+    throw error;
+  }
+});

@@ -1,21 +1,31 @@
 /** Development: private cluster with the demo practice, React Router's own server with reloading. */
 import { join } from 'node:path';
-import { seedDemo } from '../demo/seed.ts';
-import { closeDatabase, database } from '../server/db/connection.ts';
-import { migrate } from '../server/db/migrate.ts';
-import { PracticeModel } from '../server/db/models/index.ts';
+import { DEMO_SIGN_IN } from '../demo/seed.ts';
+import { closeDatabase } from '../server/db/connection.ts';
+import { readPort } from '../server/settings.ts';
+import { command, onEnd, options } from './lib/command.ts';
+import { openDatabase } from './lib/open-database.ts';
 import { DATA, ROOT } from './lib/paths.ts';
-import { privateCluster } from './lib/postgres.ts';
+import type { PrivateCluster } from './lib/postgres.ts';
 import { show } from './lib/run.ts';
+import { ensureTrailKey } from './lib/trail-key.ts';
 
-const cluster = await privateCluster(join(DATA, 'demo'));
-process.env.DATABASE_URL = cluster.url;
-process.on('SIGINT', () => {});
-try {
-  await migrate(database());
-  if (!(await PracticeModel.count())) await seedDemo(new Date());
-  await closeDatabase();
-  await show(process.execPath, [join(ROOT, 'node_modules', '@react-router', 'dev', 'bin.js'), 'dev', '--host', '127.0.0.1']);
-} finally {
-  await cluster.stop();
-}
+await command(async () => {
+  const values = options('npm run dev -- [--port N]\n\nServes the demo practice and reloads what is changed.', { port: { type: 'string' } });
+  const port = readPort('--port', values.port, 5173);
+  let cluster: PrivateCluster | null = null;
+  // The server below ends with the same signal; what comes after it stops the cluster.
+  onEnd(() => {});
+  const folder = join(DATA, 'demo');
+  ensureTrailKey(folder);
+  try {
+    cluster = await openDatabase({ given: null, folder, withDemo: true, started: (c) => (cluster = c) });
+    await closeDatabase();
+    const at = `http://127.0.0.1:${port}`;
+    cluster!.lock.note({ at });
+    console.log(`Velvet Compass, reloading, at ${at}  (sign in: ${DEMO_SIGN_IN.email}, password ${DEMO_SIGN_IN.password})`);
+    await show(process.execPath, [join(ROOT, 'node_modules', '@react-router', 'dev', 'bin.js'), 'dev', '--host', '127.0.0.1', '--port', String(port), '--strictPort']);
+  } finally {
+    await (cluster as PrivateCluster | null)?.stop();
+  }
+});

@@ -22,7 +22,8 @@ if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== lock) {
 // React decides between its two builds when it is first imported, so the environment has to say so from the start.
 const env = ['dev', 'test'].includes(command) ? process.env : { ...process.env, NODE_ENV: 'production' };
 const child = spawn(process.execPath, ['--import', 'tsx', join(root, 'scripts', `${command}.ts`), ...rest], { cwd: root, stdio: 'inherit', env });
-// Ctrl-C reaches the child by itself; the door stays open until the child has closed everything behind it.
-process.on('SIGINT', () => {});
-process.on('SIGTERM', () => child.kill('SIGTERM'));
+// The door stays open until the child has closed everything behind it. Ctrl-C reaches the child by itself as well; it
+// minds the first signal only.
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => child.kill(signal));
+for (const stream of [process.stdout, process.stderr]) stream.on('error', () => {});
 child.on('exit', (code, signal) => process.exit(signal ? 130 : (code ?? 1)));

@@ -6,14 +6,15 @@ import { PRESSURES } from '../../core/units';
 import { HABIT_LABELS, HABITS } from '../../core/visit/habit-sides';
 import type { Client } from '../../server/db/queries/clients.server';
 import { clientSchema, type ClientForm as Values } from '../schemas/client';
-import type { FieldErrors } from '../schemas/read';
-import { Field, useCheckedForm } from '../ui/field';
+import type { Answered } from '../ui/field';
+import { Field, HiddenField, useCheckedForm } from '../ui/field';
+import { OnceKey } from '../ui/once-key';
 import { COMPLAINT_NAMES } from '../visit/names';
 
 const EMPTY_COMPLAINT = { id: '', kind: 'jaw' as const, side: 'both' as const, label: '', onset: '', triggers: '', goal: '', closed: false };
 
 /** One form for a new client and for a known one. A complaint taken off the list is closed; its ratings stay. */
-export function ClientForm({ client, answered, verb }: { client?: Client; answered: { errors?: FieldErrors } | undefined; verb: string }) {
+export function ClientForm({ client, answered, verb }: { client?: Client; answered: Answered; verb: string }) {
   const { form, bind } = useCheckedForm<Values>(clientSchema, answered, {
     name: client?.name ?? '',
     about: client?.about ?? '',
@@ -27,7 +28,7 @@ export function ClientForm({ client, answered, verb }: { client?: Client; answer
   const list = useFieldArray({ control: form.control, name: 'complaints', keyName: 'row' });
   return (
     <Form {...bind} className="narrow">
-      {client && <input type="hidden" name="version" value={client.version} />}
+      {client ? <input type="hidden" name="version" value={client.version} /> : <OnceKey />}
       <div className="form-grid">
         <Field form={form} name="name" label="Name" autoComplete="off" />
         <Field form={form} name="about" label="Known by" hint="Seat, trade, how they came." />
@@ -52,7 +53,7 @@ export function ClientForm({ client, answered, verb }: { client?: Client; answer
       <h2 className="mt-4 mb-2">Complaints</h2>
       {list.fields.map((row, i) => (
         <div key={row.row} className="complaint-box form-grid">
-          <input type="hidden" {...form.register(`complaints.${i}.id`)} />
+          <HiddenField form={form} name={`complaints.${i}.id`} />
           <Field form={form} name={`complaints.${i}.kind`} label="What">
             {COMPLAINT_KINDS.map((k) => (
               <option key={k} value={k}>

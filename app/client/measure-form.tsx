@@ -4,8 +4,8 @@ import { clientInches } from '../../core/atlas/client-inch';
 import { CLIENT_MEASURE_IDS, CLIENT_MEASURES, type ClientMeasureId, type ClientMeasures } from '../../core/atlas/client-measure';
 import { BODY_INCHES } from '../../reference/body-inches';
 import { measuresSchema, measuresOf } from '../schemas/measures';
-import type { FieldErrors } from '../schemas/read';
-import { Field, useCheckedForm } from '../ui/field';
+import { Field, useCheckedForm, type Answered } from '../ui/field';
+import { OnceKey } from '../ui/once-key';
 
 type Typed = Record<ClientMeasureId, string> & { takenOn: string };
 
@@ -15,7 +15,7 @@ const number = (text: string | undefined): number | undefined => {
 };
 
 /** Measures in the order in which they are taken; the chart beside it shows where each one is. */
-export function MeasureForm({ today, before, answered, onFocus }: { today: string; before: ClientMeasures | null; answered: { errors?: FieldErrors } | undefined; onFocus: (id: ClientMeasureId) => void }) {
+export function MeasureForm({ today, before, answered, onFocus }: { today: string; before: ClientMeasures | null; answered: Answered; onFocus: (id: ClientMeasureId) => void }) {
   const { form, bind } = useCheckedForm<Typed>(measuresSchema, answered, { takenOn: today } as Typed);
   const typed = form.watch();
   const live: ClientMeasures = { ...before, ...measuresOf(Object.fromEntries(CLIENT_MEASURE_IDS.map((id) => [id, number(typed[id])]))) };
@@ -23,6 +23,7 @@ export function MeasureForm({ today, before, answered, onFocus }: { today: strin
   return (
     <Form {...bind} className="measure-form">
       <div>
+        <OnceKey />
         <Field form={form} name="takenOn" label="Taken on" type="date" max={today} className="mb-2" />
         {CLIENT_MEASURE_IDS.map((id) => {
           const m = CLIENT_MEASURES[id];

@@ -4,6 +4,7 @@ import { useFetcher } from 'react-router';
 import type { Routine } from '../../core/routine/model';
 import type { FieldErrors } from '../schemas/read';
 import { FieldFrame } from '../ui/field';
+import { OnceKey } from '../ui/once-key';
 
 /** Start from a template of the practice, or keep what is here as one. */
 export function TemplatesMenu({ templates, routine, disabled, onStart }: { templates: readonly { id: string; name: string }[]; routine: Routine; disabled: boolean; onStart: (body: Routine) => void }) {
@@ -56,6 +57,7 @@ export function TemplatesMenu({ templates, routine, disabled, onStart }: { templ
             <h2 id="keep-title" className="mb-3">
               Keep as a template
             </h2>
+            <OnceKey key={kept ?? ''} />
             <input type="hidden" name="routine" value={JSON.stringify(routine)} />
             <FieldFrame name="name" label="Name" defaultValue={routine.name} autoFocus maxLength={160} message={keep.data?.errors?.name} />
           </Modal.Body>

@@ -15,6 +15,9 @@ function read(runId: string): Kept {
   }
 }
 
+/** The ids the server has now; refused when it never will have any of them; null when it was not reached. */
+export type SendEvents = (events: GuideEvent[]) => Promise<string[] | 'refused' | null>;
+
 /**
  * Events of a run, kept on the device until the server has them. They survive a reload and a lost network; the server
  * takes each id once, so that sending twice does no harm.
@@ -24,10 +27,12 @@ export class EventQueue {
   private sending: Promise<void> | null = null;
   private timer: ReturnType<typeof setTimeout> | null = null;
   private readonly runId: string;
-  private readonly send: (events: GuideEvent[]) => Promise<string[] | null>;
+  private readonly send: SendEvents;
   private readonly tell: (unsent: number) => void;
+  /** Events that the server will never take; they are told and hold up nothing. */
+  refused = 0;
 
-  constructor(runId: string, send: (events: GuideEvent[]) => Promise<string[] | null>, tell: (unsent: number) => void) {
+  constructor(runId: string, send: SendEvents, tell: (unsent: number) => void) {
     this.runId = runId;
     this.send = send;
     this.tell = tell;
@@ -62,7 +67,21 @@ export class EventQueue {
 
   private async sendAll(): Promise<void> {
     this.tell(this.kept.events.length);
-    const taken = await this.send(this.kept.events);
+    const batch = this.kept.events;
+    let taken = await this.send(batch);
+    // One that cannot be taken must not hold up the others.
+    if (taken === 'refused' && batch.length > 1) {
+      taken = [];
+      for (const event of batch) {
+        const one = await this.send([event]);
+        if (one === null) break;
+        if (one === 'refused') this.refused++;
+        taken = [...taken, event.id];
+      }
+    } else if (taken === 'refused') {
+      this.refused++;
+      taken = [batch[0]!.id];
+    }
     if (taken) {
       const done = new Set(taken);
       this.kept.events = this.kept.events.filter((e) => !done.has(e.id));

@@ -17,7 +17,7 @@ import { PREPARATION } from '../../reference/preparation';
 import { FaceChart } from '../chart/face-chart';
 import { placesOn, type Place } from '../chart/places';
 import { Ribbon } from '../ribbon/ribbon';
-import { isTyping } from '../ui/keys';
+import { isQuiet } from '../ui/keys';
 import { PressureDot, SideMark, sideName } from '../ui/marks';
 import { standingMarks } from '../visit/chart-marks';
 import { useVisit } from '../visit/context';
@@ -95,7 +95,7 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
   // Before the screen shows a state, its keys are in place.
   useLayoutEffect(() => {
     keys.current = (event) => {
-      if (isTyping(event) || asking) return;
+      if (isQuiet(event) || asking) return;
       const live = running || state.status === 'paused';
       const onButton = (event.target as HTMLElement).closest('button, a, [role=button]');
       const kind = KEYS[event.key];
@@ -210,6 +210,11 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
               <div className="guide-next">
                 <span className="soft">Next</span> {nextWords(cues, state, nameOf)}
                 <PlayerKeys paused={!running} onToggle={toggle} onPress={press} onNote={() => setAsking('note')} onStop={() => ask('stop')} onCompare={() => ask('compare')} unsent={run.unsent} />
+                {run.refused > 0 && (
+                  <p className="worse mb-0" role="alert">
+                    {run.refused === 1 ? 'One entry' : `${run.refused} entries`} of this run could not be kept: it ended in another window, or the text holds a character that cannot be kept.
+                  </p>
+                )}
               </div>
             </>
           )}

@@ -2,6 +2,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { advance, initialState, stateAt, type GuideEvent, type GuideEventKind, type GuideState } from '../../core/guide/machine';
 import { expandRoutine } from '../../core/routine/cues';
 import type { Routine } from '../../core/routine/model';
+import { tellSignedOut, useSignedInAgain } from '../ui/signed-out';
 import { nowMs } from './clock';
 import { EventQueue } from './event-queue';
 
@@ -17,6 +18,9 @@ const INTERRUPTED_AFTER_MS = 20_000;
 async function post(visitId: string, body: unknown): Promise<unknown> {
   try {
     const response = await fetch(`/visits/${visitId}/run`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+    if (response.status === 401) tellSignedOut();
+    // The run has ended elsewhere, or the event is none that is taken: sending it again changes nothing.
+    if (response.status === 409 || response.status === 422) return { refused: true };
     return response.ok && response.headers.get('Content-Type')?.includes('json') ? await response.json() : null;
   } catch {
     return null;
@@ -27,6 +31,8 @@ async function post(visitId: string, body: unknown): Promise<unknown> {
 export function useRun(visitId: string, routine: Routine, open: OpenRun | null) {
   const [run, setRun] = useState<OpenRun | null>(open);
   const [unsent, setUnsent] = useState(0);
+  /** Events that the server will never take. */
+  const [refused, setRefused] = useState(0);
   const [failed, setFailed] = useState(false);
   /** Whether the end of the run stands on the server, still goes there, or could not be brought there so far. */
   const [ending, setEnding] = useState<'going' | 'kept' | 'waiting'>('going');
@@ -60,7 +66,17 @@ export function useRun(visitId: string, routine: Routine, open: OpenRun | null) 
   // Pick up a run: what the server has, what this device has not sent yet, in order.
   useEffect(() => {
     if (!run) return;
-    const mine = new EventQueue(run.id, async (batch) => ((await post(visitId, { kind: 'events', runId: run.id, events: batch })) as { taken?: string[] } | null)?.taken ?? null, setUnsent);
+    const mine = new EventQueue(
+      run.id,
+      async (batch) => {
+        const answer = (await post(visitId, { kind: 'events', runId: run.id, events: batch, nowMs: nowMs() })) as { taken?: string[]; refused?: true } | null;
+        return answer?.refused ? 'refused' : (answer?.taken ?? null);
+      },
+      (left) => {
+        setUnsent(left);
+        setRefused(queue.current?.refused ?? 0);
+      },
+    );
     queue.current = mine;
     const known = new Set(run.events.map((e) => e.id));
     events.current = [...run.events, ...mine.unsent.filter((e) => !known.has(e.id))].sort((a, b) => a.atMs - b.atMs);
@@ -76,6 +92,8 @@ export function useRun(visitId: string, routine: Routine, open: OpenRun | null) 
     // Once per run: the log is what is read here, and everything else follows from it.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [run?.id]);
+
+  useSignedInAgain(() => void queue.current?.flush());
 
   // Nothing counts frames: each one only asks the clock.
   const running = state.status === 'running';
@@ -122,6 +140,7 @@ export function useRun(visitId: string, routine: Routine, open: OpenRun | null) 
     base,
     turn,
     unsent,
+    refused,
     failed,
     ending,
     start: async () => {

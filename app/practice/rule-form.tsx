@@ -4,11 +4,11 @@ import { REGION_NAMES, REGIONS } from '../../core/atlas/regions';
 import { PRESSURES } from '../../core/units';
 import type { StoredRule } from '../../server/db/queries/practice.server';
 import { RULE_WORKS, ruleSchema, type RuleForm as Values } from '../schemas/practice';
-import type { FieldErrors } from '../schemas/read';
-import { Field, useCheckedForm } from '../ui/field';
+import { OnceKey } from '../ui/once-key';
+import { Field, useCheckedForm, type Answered } from '../ui/field';
 
 /** A caution of the practice's own: what is asked, and what a yes takes away. */
-export function RuleForm({ rule, answered }: { rule?: StoredRule; answered: { errors?: FieldErrors } | undefined }) {
+export function RuleForm({ rule, answered }: { rule?: StoredRule; answered: Answered }) {
   const { form, bind } = useCheckedForm<Values>(ruleSchema, answered, {
     title: rule?.title ?? '', question: rule?.question ?? '', group: rule?.group ?? 'standing', severity: rule?.severity ?? 'avoid', regions: rule?.regions ?? [], pressures: rule?.pressures ?? [],
     works: (rule?.works as Values['works']) ?? [], advice: rule?.advice ?? '', seeWho: rule?.seeWho ?? '',
@@ -33,6 +33,7 @@ export function RuleForm({ rule, answered }: { rule?: StoredRule; answered: { er
   };
   return (
     <Form {...bind} className="narrow">
+      {!rule && <OnceKey />}
       {rule && <input type="hidden" name="id" value={rule.id} />}
       {rule && <input type="hidden" name="version" value={rule.version} />}
       <div className="form-grid">

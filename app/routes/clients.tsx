@@ -1,6 +1,7 @@
 import { Form as BsForm, Pagination } from 'react-bootstrap';
 import { Form, Link, useSearchParams, useSubmit } from 'react-router';
 import { CLIENT_SORTS, listClients, type ClientSort } from '../../server/db/queries/clients.server';
+import { queryText } from '../schemas/read';
 import { requirePractitioner } from '../session.server';
 import { shortDay } from '../ui/time';
 import { complaintName } from '../visit/names';
@@ -15,7 +16,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   const sort = CLIENT_SORTS.find((s) => s === query.get('sort')) ?? 'name';
   const descending = query.get('down') === '1';
   const page = Math.min(10_000, Math.max(1, Math.trunc(Number(query.get('page'))) || 1));
-  const find = (query.get('find') ?? '').slice(0, 80);
+  const find = queryText(query, 'find', 80);
   return { ...(await listClients(practiceId, { find, sort, descending, page, pageSize: PAGE_SIZE })), sort, descending, page, find, timeZone };
 }
 

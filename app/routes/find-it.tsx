@@ -8,7 +8,7 @@ import { FaceChart } from '../chart/face-chart';
 import { Cross, useCross } from '../chart/cross';
 import { flipX, spotOf, type View } from '../chart/places';
 import { markSchema } from '../schemas/trainer';
-import { check, formObject } from '../schemas/read';
+import { checkForm, readForm } from '../schemas/read';
 import { requirePractitioner } from '../session.server';
 import { judgeOnView, nameOfKey, questionPlace, QUESTIONS, SETS, type Answered } from '../trainer/questions';
 import { ProgressChart } from '../trainer/progress-chart';
@@ -25,7 +25,7 @@ export async function loader({ request }: Route.LoaderArgs) {
 /** The server judges the mark itself: an answer is a place on a sheet, not a grade. */
 export async function action({ request }: Route.ActionArgs) {
   const { practiceId, practitionerId } = await requirePractitioner(request);
-  const input = await check(markSchema, formObject(await request.formData()));
+  const input = await checkForm(markSchema, await readForm(request));
   const question = input.ok ? QUESTIONS.find((q) => q.key === input.value.question) : undefined;
   if (!input.ok || !question) return data({ kept: false }, { status: 422 });
   const judged = judgeOnView(question, input.value.side, input.value.view, input.value.x, input.value.y);

@@ -1,12 +1,13 @@
 import { findClientsByName } from '../../server/db/queries/clients.server';
 import { findTemplatesByName } from '../../server/db/queries/templates.server';
+import { queryText } from '../schemas/read';
 import { requirePractitioner } from '../session.server';
 import type { Route } from './+types/find';
 
 /** Names for the find box in the top bar. */
 export async function loader({ request }: Route.LoaderArgs) {
   const who = await requirePractitioner(request);
-  const text = (new URL(request.url).searchParams.get('q') ?? '').slice(0, 80).trim();
+  const text = queryText(new URL(request.url).searchParams, 'q', 80).trim();
   if (!text) return { found: [] };
   const [clients, templates] = await Promise.all([findClientsByName(who.practiceId, text, 6), findTemplatesByName(who.practiceId, text, 4)]);
   return {

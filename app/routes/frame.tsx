@@ -3,12 +3,14 @@ import { Form, NavLink, Outlet, useLocation, useRouteLoaderData } from 'react-ro
 import { requirePractitioner } from '../session.server';
 import { FindBox } from '../ui/find-box';
 import { KeyHelp } from '../ui/key-help';
+import { SignInHere } from '../ui/sign-in-here';
 import { Wordmark } from '../ui/wordmark';
+import { UnsentNote } from '../visit/session/unsent-note';
 import type { Route } from './+types/frame';
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { name, practiceName, timeZone } = await requirePractitioner(request);
-  return { name, practiceName, timeZone };
+  const { practitionerId, name, email, practiceName, timeZone } = await requirePractitioner(request);
+  return { practitionerId, name, email, practiceName, timeZone };
 }
 
 /** The top bar around every page of a signed-in practitioner. */
@@ -42,6 +44,7 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
           <NavLink to="/practice" title={`${loaderData.practiceName}: rules, texts, products, trail`}>
             Practice
           </NavLink>
+          <KeyHelp />
           <span>{loaderData.name}</span>
           <Form method="post" action="/sign-out">
             <Button variant="link" type="submit">
@@ -50,7 +53,8 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
           </Form>
         </div>
       </header>
-      <KeyHelp />
+      <SignInHere practitionerId={loaderData.practitionerId} name={loaderData.name} email={loaderData.email} />
+      <UnsentNote practitionerId={loaderData.practitionerId} />
       <div id="work" tabIndex={-1}>
         <Outlet />
       </div>

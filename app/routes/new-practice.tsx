@@ -2,21 +2,29 @@ import { useEffect } from 'react';
 import { Button } from 'react-bootstrap';
 import { data, Form, Link, useActionData } from 'react-router';
 import { createPractice } from '../../server/db/queries/accounts.server';
+import { takeTry } from '../../server/db/queries/attempts.server';
+import { isCommonPassword } from '../../server/passwords';
 import { newPracticeSchema, type NewPractice as NewPracticeInput } from '../schemas/account';
-import { check, formObject, type FieldErrors } from '../schemas/read';
+import { checkForm, readForm, type FieldErrors } from '../schemas/read';
 import { signIn } from '../session.server';
+import { addressOf } from '../sign-in.server';
 import { Field, useCheckedForm } from '../ui/field';
 import { Wordmark } from '../ui/wordmark';
 import type { Route } from './+types/new-practice';
 
 export const meta = () => [{ title: 'Open a practice · Velvet Compass' }];
 
-export async function action({ request }: Route.ActionArgs) {
-  const input = await check(newPracticeSchema, formObject(await request.formData()));
-  if (!input.ok) return data({ errors: input.errors }, { status: 422 });
+export async function action({ request, context }: Route.ActionArgs) {
+  const input = await checkForm(newPracticeSchema, await readForm(request));
+  if (!input.ok) return data({ errors: input.errors, typed: input.typed }, { status: 422 });
+  const { practice, name, email, password } = input.value;
+  const refuse = (errors: FieldErrors, status: number) => data({ errors, typed: { ...input.value, password: undefined } as object }, { status });
+  if (isCommonPassword(password, [practice, name, email])) return refuse({ password: 'This is one of the passwords tried first, or close to one. A few words that do not belong together are accepted.' }, 422);
+  const wait = await takeTry('practices', addressOf(context));
+  if (wait) return refuse({ practice: `Many practices were opened from here just now. Try again in ${wait} minutes.` }, 429);
   const made = await createPractice(input.value);
-  if (made === 'email-taken') return data({ errors: { email: 'This address is in use already. Sign in, or take another.' } as FieldErrors }, { status: 422 });
-  return signIn(made, '/today');
+  if (made === 'email-taken') return refuse({ email: 'This address is in use already. Sign in, or take another.' }, 422);
+  return signIn(request, made, '/today');
 }
 
 export default function NewPractice() {
@@ -31,7 +39,7 @@ export default function NewPractice() {
         <Field form={form} name="timeZone" label="Time zone" hint="Days begin and end by it." className="mb-3" />
         <Field form={form} name="name" label="Your name" autoComplete="name" className="mb-3" />
         <Field form={form} name="email" label="E-mail address" type="email" autoComplete="username" className="mb-3" />
-        <Field form={form} name="password" label="Password" type="password" autoComplete="new-password" hint="At least 10 characters." className="mb-3" />
+        <Field form={form} name="password" label="Password" type="password" autoComplete="new-password" hint="At least 10 characters; none of the common ones." className="mb-3" />
         <Button type="submit">Open the practice</Button>
       </Form>
       <p className="mt-4 mb-0 soft">

@@ -1,12 +1,14 @@
+import { noteInTrail } from '../../server/db/queries/audit.server';
 import { findTemplate } from '../../server/db/queries/templates.server';
 import { notFound, requirePractitioner } from '../session.server';
 import type { Route } from './+types/routine-file';
 
 /** The routine as a document of docs/formats/routine.schema.json. */
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
-  const template = await findTemplate(practiceId, params.templateId);
+  const who = await requirePractitioner(request);
+  const template = await findTemplate(who.practiceId, params.templateId);
   if (!template) notFound('routine');
+  await noteInTrail(who, 'template-taken-out', { template: template.id });
   const name = template.name.replace(/[^\p{L}\p{N} -]/gu, '').trim().replaceAll(' ', '-') || 'routine';
   return new Response(`${JSON.stringify(template.body, null, 2)}\n`, {
     headers: { 'Content-Type': 'application/json; charset=utf-8', 'Content-Disposition': `attachment; filename="routine.json"; filename*=UTF-8''${encodeURIComponent(name)}.json` },

@@ -11,7 +11,7 @@ import { deleteTemplate, findTemplate, renameTemplate } from '../../server/db/qu
 import { FaceChart } from '../chart/face-chart';
 import { Findings } from '../compose/findings';
 import { Ribbon } from '../ribbon/ribbon';
-import { check, formObject, type FieldErrors } from '../schemas/read';
+import { checkForm, readForm, type FieldErrors } from '../schemas/read';
 import { renameTemplateSchema } from '../schemas/template';
 import { notFound, requirePractitioner } from '../session.server';
 import { FieldFrame } from '../ui/field';
@@ -28,18 +28,20 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
-  const { practiceId } = await requirePractitioner(request);
-  const form = await request.formData();
+  const who = await requirePractitioner(request);
+  const form = await readForm(request);
+  const notYours = 'Only who made it, or the owner of the practice, may change or delete it.';
   if (form.get('do') === 'delete') {
-    if (!(await deleteTemplate(practiceId, params.templateId))) notFound('routine');
-    return redirect('/routines');
+    const deleted = await deleteTemplate(who, params.templateId);
+    if (deleted === 'missing') notFound('routine');
+    return deleted === 'deleted' ? redirect('/routines') : data({ errors: { name: notYours } as FieldErrors }, { status: 403 });
   }
-  const input = await check(renameTemplateSchema, formObject(form));
+  const input = await checkForm(renameTemplateSchema, form);
   if (!input.ok) return data({ errors: input.errors }, { status: 422 });
-  const result = await renameTemplate(practiceId, params.templateId, input.value.version, input.value.name);
+  const result = await renameTemplate(who, params.templateId, input.value.version, input.value.name);
   if (result === 'missing') notFound('routine');
-  const told: Partial<Record<typeof result, string>> = { 'name-taken': 'There is a template of this name already. Take another.', stale: 'It was changed in another window meanwhile. Reload the page first; what you typed is still here.' };
-  return told[result] ? data({ errors: { name: told[result] } as FieldErrors }, { status: 409 }) : { errors: undefined };
+  const told: Partial<Record<typeof result, string>> = { 'name-taken': 'There is a template of this name already. Take another.', stale: 'It was changed in another window meanwhile. Reload the page first; what you typed is still here.', 'not-yours': notYours };
+  return told[result] ? data({ errors: { name: told[result] } as FieldErrors }, { status: result === 'not-yours' ? 403 : 409 }) : { errors: undefined };
 }
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${loaderData?.template.name ?? 'Routine'} · Velvet Compass` }];

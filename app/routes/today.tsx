@@ -1,10 +1,7 @@
 import { Link } from 'react-router';
-import { coursePoints, needsAttention, type CourseOf } from '../../core/relief/attention';
-import { judgeCourse } from '../../core/relief/judgement';
-import type { ComplaintKind } from '../../core/routine/technique';
-import type { Side } from '../../core/units';
+import { needsAttention } from '../../core/relief/attention';
 import { STAGE_NAMES, hasEnded } from '../../core/visit/model';
-import { ratingsNow, type CourseRow } from '../../server/db/queries/readings.server';
+import { coursesOf, coursesToLookAt } from '../../server/db/queries/courses.server';
 import { openReferrals, reviewsDue, visitsBetween } from '../../server/db/queries/visits.server';
 import { requirePractitioner } from '../session.server';
 import { dayIn } from '../time.server';
@@ -16,38 +13,25 @@ import type { Route } from './+types/today';
 
 export const meta = () => [{ title: 'Today · Velvet Compass' }];
 
-function coursesOf(rows: readonly CourseRow[]): CourseOf[] {
-  const out = new Map<string, CourseOf>();
-  for (const r of rows) {
-    const course = out.get(r.complaintId) ?? { clientId: r.clientId, clientName: r.clientName, complaintId: r.complaintId, kind: r.kind as ComplaintKind, label: r.label, side: r.side as Side, ratings: [] };
-    course.ratings.push({ atMs: Date.parse(r.takenAt), value: r.value, source: r.source });
-    out.set(r.complaintId, course);
-  }
-  return [...out.values()];
-}
+/** People to think of that fit beside the day; the others are counted. */
+const LOOKED_AT = 30;
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { practiceId, timeZone } = await requirePractitioner(request);
   const now = new Date();
   const { from, to } = dayIn(timeZone, now);
   const nextWeek = dayOf(new Date(now.getTime() + 7 * 86_400_000).toISOString(), timeZone);
-  const [visits, rows, referrals, reviews] = await Promise.all([visitsBetween(practiceId, from, to), ratingsNow(practiceId), openReferrals(practiceId), reviewsDue(practiceId, nextWeek)]);
-  const courses = coursesOf(rows);
+  const [visits, look, referrals, due] = await Promise.all([visitsBetween(practiceId, from, to), coursesToLookAt(practiceId, now, LOOKED_AT), openReferrals(practiceId), reviewsDue(practiceId, nextWeek, LOOKED_AT)]);
+  const courses = await coursesOf(practiceId, visits.map((v) => v.clientId));
   return {
     timeZone,
     now: now.toISOString(),
-    visits: visits.map((v) => ({
-      ...v,
-      courses: courses
-        .filter((c) => c.clientId === v.clientId)
-        .map((c) => {
-          const { verdict } = judgeCourse(coursePoints(c.ratings));
-          return { complaintId: c.complaintId, kind: c.kind, label: c.label, side: c.side, values: c.ratings.slice(-12).map((r) => r.value), verdict };
-        }),
-    })),
-    attention: needsAttention(courses, now.getTime()),
+    visits: visits.map((v) => ({ ...v, courses: courses.filter((c) => c.clientId === v.clientId).map(({ complaintId, kind, label, side, recent, verdict }) => ({ complaintId, kind, label, side, values: recent, verdict })) })),
+    attention: needsAttention(look.courses, now.getTime()),
     referrals,
-    reviews,
+    reviews: due.reviews,
+    /** Not shown here. */
+    more: look.total - look.courses.length + due.total - due.reviews.length,
   };
 }
 
@@ -102,7 +86,7 @@ export default function Today({ loaderData }: Route.ComponentProps) {
           </p>
         )}
       </main>
-      <NeedsALook attention={loaderData.attention} referrals={loaderData.referrals} reviews={loaderData.reviews} today={dayOf(now, timeZone)} timeZone={timeZone} />
+      <NeedsALook attention={loaderData.attention} referrals={loaderData.referrals} reviews={loaderData.reviews} more={loaderData.more} today={dayOf(now, timeZone)} timeZone={timeZone} />
     </div>
   );
 }

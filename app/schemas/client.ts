@@ -2,6 +2,7 @@ import { array, boolean, number, object, string, type InferType, type StringSche
 import { COMPLAINT_KINDS } from '../../core/routine/technique';
 import { FINGER_WIDTH_MM } from '../../core/measures/opening';
 import { PRESSURES, type OneSide } from '../../core/units';
+import { once } from './once';
 import { HABITS, type Habit, type HabitSides } from '../../core/visit/habit-sides';
 
 const words = (most: number) => string().trim().default('').max(most, `At most ${most} characters are accepted.`);
@@ -39,6 +40,7 @@ const allergyLine = string()
   .test('allergies', 'At most 20 names of at most 40 letters each, with commas between them: "nuts, lavender".', (text) => readAllergies(text).length <= 20 && readAllergies(text).every((w) => w.length <= 40));
 
 export const clientSchema = object({
+  once,
   name: string().trim().required('Type a name.').max(120, 'At most 120 characters are accepted.'),
   about: words(120),
   note: words(2000),
@@ -52,7 +54,7 @@ export const clientSchema = object({
 export type ClientForm = InferType<typeof clientSchema>;
 
 /** The record that a form describes. */
-export function clientInput({ fingers, allergies, habitSides, version: _version, ...rest }: ClientForm) {
+export function clientInput({ fingers, allergies, habitSides, version: _version, once: _once, ...rest }: ClientForm) {
   const sides = Object.fromEntries(Object.entries(habitSides).filter(([, side]) => side)) as HabitSides;
   return { ...rest, habitSides: sides, allergies: readAllergies(allergies), fingerWidthsMm: readFingers(fingers) };
 }

@@ -1,4 +1,6 @@
-import { number, object, string, ValidationError, type InferType } from 'yup';
+import { number, object, ValidationError, type InferType } from 'yup';
+import { calendarDay } from './day';
+import { once } from './once';
 import { CLIENT_MEASURE_IDS, CLIENT_MEASURES, refusedMeasures, type ClientMeasureId, type ClientMeasures } from '../../core/atlas/client-measure';
 
 /** "54,5" and "54.5" are numbers, nothing is nothing, everything else is refused at its field. */
@@ -11,7 +13,8 @@ const millimetres = (id: ClientMeasureId) =>
     .typeError(`${CLIENT_MEASURES[id].name}: a number of mm is accepted.`);
 
 export const measuresSchema = object({
-  takenOn: string().matches(/^\d{4}-\d{2}-\d{2}$/, 'Choose a day.').required('Choose a day.'),
+  once,
+  takenOn: calendarDay.required('Choose a day.'),
   ...(Object.fromEntries(CLIENT_MEASURE_IDS.map((id) => [id, millimetres(id)])) as Record<ClientMeasureId, ReturnType<typeof millimetres>>),
 }).test('together', function (form) {
   const values = measuresOf(form as Record<string, unknown>);

@@ -1,12 +1,18 @@
-import { ValidationError, type AnyObjectSchema, type InferType } from 'yup';
+import { data } from 'react-router';
+import { ValidationError, type AnyObjectSchema, type InferType, type ISchema } from 'yup';
+import { formPaths, knownFields, slipsIn, type FieldErrors } from './strict';
 
-/** First message per field, by its path ("complaints[0].goal"). */
-export type FieldErrors = Record<string, string>;
+export type { FieldErrors } from './strict';
+export type Checked<S extends AnyObjectSchema> = { ok: true; value: InferType<S> } | { ok: false; errors: FieldErrors };
+/** A form that is refused carries what was typed, for a page without script; passwords are not sent back. */
+export type CheckedForm<S extends AnyObjectSchema> = { ok: true; value: InferType<S> } | { ok: false; errors: FieldErrors; typed: object };
 
-/** Hold a value against a schema: the clean value, or a message per field. */
-export async function check<S extends AnyObjectSchema>(schema: S, value: unknown): Promise<{ ok: true; value: InferType<S> } | { ok: false; errors: FieldErrors }> {
+/** Hold a value against a schema: the clean value, or a message per field. What the schema does not know is refused. */
+export async function check<S extends AnyObjectSchema>(schema: S, value: unknown): Promise<Checked<S>> {
+  const slips = slipsIn(schema as unknown as ISchema<unknown>, value);
+  if (Object.keys(slips).length) return { ok: false, errors: slips };
   try {
-    return { ok: true, value: (await schema.validate(value, { abortEarly: false, stripUnknown: true })) as InferType<S> };
+    return { ok: true, value: (await schema.validate(value, { abortEarly: false })) as InferType<S> };
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const errors: FieldErrors = {};
@@ -15,23 +21,65 @@ export async function check<S extends AnyObjectSchema>(schema: S, value: unknown
   }
 }
 
-/** Names that would reach into the program, and an index no list of ours reaches. */
-const UNSAFE = new Set(['__proto__', 'constructor', 'prototype']);
-const LONGEST_LIST = 50;
+const isType = (request: Request, ...types: string[]): boolean => types.includes((request.headers.get('Content-Type') ?? '').split(';')[0]!.trim().toLowerCase());
+/** Another kind of form than is read here: 415, and which one is. */
+function wrongType(accepted: string): never {
+  throw data({ message: `${accepted} is accepted here.` }, { status: 415 });
+}
 
-/** Form fields as an object; "complaints[0].kind" becomes complaints: [{ kind }]. Files are not accepted anywhere. */
-export function formObject(form: FormData): Record<string, unknown> {
-  const out: Record<string, unknown> = {};
-  for (const [path, raw] of form) {
-    const value = typeof raw === 'string' ? raw : '';
-    const keys = path.replace(/\[(\d+)\]/g, '.$1').split('.');
-    if (keys.some((k) => UNSAFE.has(k) || (/^\d+$/.test(k) && Number(k) > LONGEST_LIST))) continue;
-    let at = out;
-    keys.slice(0, -1).forEach((key, i) => {
-      at[key] ??= /^\d+$/.test(keys[i + 1]!) ? [] : {};
-      at = at[key] as Record<string, unknown>;
-    });
-    at[keys[keys.length - 1]!] = value;
+/** Fields as they were sent, in one flat list; nothing is built before it is known to belong somewhere. */
+export type SentFields = ReadonlyMap<string, string>;
+const MOST_FIELDS = 400;
+const LONGEST_NAME = 120;
+
+/**
+ * The fields of a form. Throws 415 for another type and 422 for what no form of ours sends: a file, a field twice, too
+ * many of them.
+ */
+export async function readForm(request: Request): Promise<SentFields> {
+  if (!isType(request, 'application/x-www-form-urlencoded', 'multipart/form-data')) wrongType('A form');
+  const form = await request.formData().catch(() => null);
+  const refuse = (message: string): never => {
+    throw data({ message, errors: { '': message } }, { status: 422 });
+  };
+  if (!form) return refuse('This form cannot be read.');
+  const out = new Map<string, string>();
+  for (const [name, value] of form) {
+    if (typeof value !== 'string') return refuse('No file is accepted here.');
+    if (name.length > LONGEST_NAME || out.size >= MOST_FIELDS) return refuse('This form has more fields than any of ours.');
+    const path = name.replace(/\.(\d+)(?=\.|$)/g, '[$1]');
+    if (out.has(path)) return refuse('A field came twice.');
+    out.set(path, value);
   }
   return out;
 }
+
+/** Holds the fields of a form against a schema; `beside` names those that the route has read itself. */
+export async function checkForm<S extends AnyObjectSchema>(schema: S, sent: SentFields, beside: readonly string[] = []): Promise<CheckedForm<S>> {
+  const known = knownFields(schema as unknown as ISchema<unknown>);
+  const { value, errors } = formPaths(new Map([...sent].filter(([name]) => !beside.includes(name))), known);
+  const { password: _password, ...typed } = value;
+  if (Object.keys(errors).length) return { ok: false, errors, typed };
+  const checked = await check(schema, value);
+  return checked.ok ? checked : { ...checked, typed };
+}
+
+/** A JSON body held against a schema. Throws 415 for another type. */
+export async function readJson<S extends AnyObjectSchema>(request: Request, schema: S): Promise<Checked<S>> {
+  if (!isType(request, 'application/json')) wrongType('JSON');
+  const text = await request.text();
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    return { ok: false, errors: { '': 'This is no JSON.' } };
+  }
+  if (value === null || typeof value !== 'object' || Array.isArray(value)) return { ok: false, errors: { '': 'An object is accepted.' } };
+  return check(schema, value);
+}
+
+/** Text of an address, as the database can hold it; what is not is read as nothing. */
+export const queryText = (query: URLSearchParams, name: string, most: number): string => {
+  const text = (query.get(name) ?? '').slice(0, most);
+  return text.isWellFormed() && !text.includes('\0') ? text : '';
+};

@@ -3,33 +3,10 @@ import { routineFrom } from '../../tests/support/routines';
 import { newPracticeSchema, signInSchema } from './account';
 import { clientInput, clientSchema } from './client';
 import { calendarDay } from './day';
-import { check, formObject } from './read';
+import { check } from './read';
 import { saveSchema } from './visit';
 
-const form = (fields: Record<string, string>): FormData => {
-  const data = new FormData();
-  for (const [key, value] of Object.entries(fields)) data.append(key, value);
-  return data;
-};
 const errorsOf = async (result: Promise<{ ok: boolean; errors?: Record<string, string> }>) => (await result).errors ?? {};
-
-describe('form fields as an object', () => {
-  test('lists in both ways of writing', () => {
-    expect(formObject(form({ name: 'A', 'complaints[0].kind': 'jaw', 'complaints[1].kind': 'stress' }))).toEqual({ name: 'A', complaints: [{ kind: 'jaw' }, { kind: 'stress' }] });
-    expect(formObject(form({ 'complaints.0.kind': 'jaw' }))).toEqual({ complaints: [{ kind: 'jaw' }] });
-  });
-  test('names that would reach into the program are left out', () => {
-    const out = formObject(form({ '__proto__.polluted': 'yes', 'constructor.prototype.x': '1', ok: '1' }));
-    expect(out).toEqual({ ok: '1' });
-    expect(({} as { polluted?: string }).polluted).toBeUndefined();
-  });
-  test('a list of a million entries is not built', () => expect(formObject(form({ 'complaints[999999].kind': 'jaw' }))).toEqual({}));
-  test('a file where text belongs counts as nothing', () => {
-    const data = new FormData();
-    data.append('name', new File(['x'], 'x.txt'));
-    expect(formObject(data)).toEqual({ name: '' });
-  });
-});
 
 describe('accounts', () => {
   const good = { practice: 'Harbour Row', timeZone: 'Europe/Lisbon', name: 'Imke Dahl', email: 'imke@harbour-row.example', password: 'long enough' };

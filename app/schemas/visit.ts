@@ -1,6 +1,7 @@
 import { REGIONS } from '../../core/atlas/regions';
 import { array, lazy, mixed, number, object, string } from 'yup';
 import { InputError } from '../../core/errors';
+import { checkedAnswers, measureOf } from '../../core/measures/catalogue';
 import { checkedReading, MEASURES, READING_PHASES, type MeasureKey } from '../../core/measures/reading';
 import { parseRoutine } from '../../core/routine/schema';
 import { isLocalKey } from '../../core/screening/local-rules';
@@ -29,7 +30,7 @@ const byCore = (read: () => unknown): true | string => {
 
 const answers = mixed<Record<string, 'yes' | 'no'>>()
   .required()
-  .test('answers', 'An answer is yes or no to a question that is asked.', (value) => !!value && Object.keys(value).length <= 400 && typeof value === 'object' && Object.entries(value).every(([key, a]) => (QUESTIONS.has(key) || isLocalKey(key)) && (a === 'yes' || a === 'no')));
+  .test('answers', 'An answer is yes or no to a question that is asked.', (value) => !!value && typeof value === 'object' && Object.keys(value).length <= 400 && Object.entries(value).every(([key, a]) => (QUESTIONS.has(key) || isLocalKey(key)) && (a === 'yes' || a === 'no')));
 
 export const readingEntrySchema = object({
   measure: string().oneOf(Object.keys(MEASURES) as MeasureKey[], 'This measure is not known.').required(),
@@ -39,7 +40,9 @@ export const readingEntrySchema = object({
   phase: string().oneOf(READING_PHASES).required(),
   value: number().nullable().defined(),
 }).test('reading', 'This reading cannot be taken.', (entry, context) => {
-  const measure = MEASURES[entry.measure];
+  const measure = entry && Object.hasOwn(MEASURES, entry.measure) ? MEASURES[entry.measure] : null;
+  // What is not known is told at its own field.
+  if (!measure) return true;
   if ((measure.belongs === 'complaint') !== (entry.complaintId !== null)) return context.createError({ message: 'This reading belongs to a complaint, or must not.' });
   const sided = entry.side === 'left' || entry.side === 'right';
   if (measure.belongs === 'muscle' && (!MUSCLE_IDS.has(entry.place) || !sided)) return context.createError({ message: 'A known muscle and a side are accepted.' });
@@ -57,6 +60,9 @@ export const recordSchema = object({
   nextOn: calendarDay,
   reviewOn: calendarDay,
 });
+
+/** Findings in their own shape. @throws InputError */
+export const readFindings = (value: unknown) => checkedFindings(value, { muscle: (id) => MUSCLE_IDS.has(id), place: (key) => Object.hasOwn(PLACES, key) });
 
 const patches = {
   screen: object({
@@ -79,7 +85,20 @@ const patches = {
     findings: mixed()
       .required()
       .test('findings', 'These findings cannot be read.', (value, context) => {
-        const told = byCore(() => checkedFindings(value, { muscle: (id) => MUSCLE_IDS.has(id), place: (key) => key in PLACES }));
+        const told = byCore(() => readFindings(value));
+        return told === true || context.createError({ message: told });
+      }),
+  }),
+  answers: object({
+    kind: string().required(),
+    measure: string().required().test('measure', 'This measure is not known.', (id) => !!measureOf(id)),
+    answers: mixed()
+      .nullable()
+      .defined()
+      .test('answers', 'These answers cannot be read.', (value, context) => {
+        const def = measureOf(String((context.parent as { measure?: unknown }).measure));
+        if (value === null || !def) return true;
+        const told = byCore(() => checkedAnswers(def, value));
         return told === true || context.createError({ message: told });
       }),
   }),
@@ -90,5 +109,5 @@ const patches = {
 export const saveSchema = object({
   saveId: string().required().matches(/^[A-Za-z0-9-]{8,64}$/, 'A save needs an id of 8 to 64 letters, digits or dashes.'),
   expectedVersion: number().integer().min(1).required(),
-  patch: lazy((value: { kind?: string } | undefined) => patches[(value?.kind ?? '') as keyof typeof patches] ?? object({ kind: string().required().oneOf(Object.keys(patches), 'This change is not known.') }).required()),
+  patch: lazy((value: { kind?: unknown } | null | undefined) => (typeof value?.kind === 'string' && Object.hasOwn(patches, value.kind) ? patches[value.kind as keyof typeof patches] : undefined) ?? object({ kind: string().required().oneOf(Object.keys(patches), 'This change is not known.') }).required()),
 });

@@ -12,7 +12,7 @@ import { complaintName } from '../visit/names';
 type Referral = Awaited<ReturnType<typeof openReferrals>>[number];
 
 /** People to think of today: worse first, then reviews, the silent, and referrals whose outcome is not known. */
-export function NeedsALook({ attention, referrals, reviews, today, timeZone }: { attention: Attention[]; referrals: Referral[]; reviews: ReviewDue[]; today: string; timeZone: string }) {
+export function NeedsALook({ attention, referrals, reviews, more, today, timeZone }: { attention: Attention[]; referrals: Referral[]; reviews: ReviewDue[]; more: number; today: string; timeZone: string }) {
   const nothing = !attention.length && !referrals.length && !reviews.length;
   return (
     <aside aria-label="Needs a look">
@@ -32,6 +32,7 @@ export function NeedsALook({ attention, referrals, reviews, today, timeZone }: {
       {referrals.map((r) => (
         <ReferralItem key={r.visitId} referral={r} day={shortDay(r.startsAt, timeZone)} />
       ))}
+      {more > 0 && <p className="soft mt-2">And {more} more that are less pressing: they come up as these are seen to.</p>}
     </aside>
   );
 }
@@ -54,8 +55,8 @@ function AttentionItem({ item }: { item: Attention }) {
             {course.clientName} {item.why === 'worse' ? 'is worse' : 'has no clear change'}
           </h3>
           <p>
-            {complaintName(course)} {roundHalfAway(item.judgement.baseline!, 1)} to {roundHalfAway(item.judgement.current!, 1)} in {Math.round(item.judgement.days)} days.{' '}
-            {item.judgement.advice === 'refer' ? 'Suggest licensed care before more firm work.' : 'Review before going on the same way.'}
+            {complaintName(course)} {roundHalfAway(course.baseline!, 1)} to {roundHalfAway(course.current!, 1)} in {Math.round(course.days)} days.{' '}
+            {course.advice === 'refer' ? 'Suggest licensed care before more firm work.' : 'Review before going on the same way.'}
           </p>
         </>
       )}

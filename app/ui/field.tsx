@@ -10,9 +10,11 @@ import type { FieldErrors } from '../schemas/read';
  * A form held against its schema before it is sent, by the same rules as the server uses. What was typed stays; the
  * first wrong field gets the focus, whether the browser or the server found it.
  */
-export function useCheckedForm<V extends FieldValues>(schema: AnyObjectSchema, answered: { errors?: FieldErrors } | undefined, defaultValues?: DefaultValues<V>) {
+export type Answered = { errors?: FieldErrors; typed?: object } | undefined;
+
+export function useCheckedForm<V extends FieldValues>(schema: AnyObjectSchema, answered: Answered, defaultValues?: DefaultValues<V>) {
   const submit = useSubmit();
-  const form = useForm<V>({ resolver: yupResolver(schema) as never, defaultValues, mode: 'onSubmit', reValidateMode: 'onChange' });
+  const form = useForm<V>({ resolver: yupResolver(schema) as never, defaultValues: { ...defaultValues, ...answered?.typed } as DefaultValues<V>, mode: 'onSubmit', reValidateMode: 'onChange' });
   useEffect(() => {
     for (const [i, [name, message]] of Object.entries(answered?.errors ?? {}).entries()) form.setError(name as Path<V>, { message }, { shouldFocus: i === 0 });
   }, [answered, form]);
@@ -34,11 +36,20 @@ interface Shown {
 export function Field<V extends FieldValues>({ form, name, children, ...rest }: Shown & { form: UseFormReturn<V>; name: Path<V>; children?: React.ReactNode } & Omit<React.ComponentProps<typeof BsForm.Control>, 'children' | 'name' | 'form'>) {
   const message = (get(form.formState.errors, name) as { message?: string } | undefined)?.message;
   return (
-    <FieldFrame {...rest} message={message} controls={form.register(name) as object}>
+    <FieldFrame defaultValue={startOf(form, name)} {...rest} message={message} controls={form.register(name) as object}>
       {children}
     </FieldFrame>
   );
 }
+
+/** What a field starts with, in the page itself: a form is whole before any script runs. */
+const startOf = <V extends FieldValues>(form: UseFormReturn<V>, name: Path<V>): string | undefined => {
+  const value: unknown = get(form.formState.defaultValues, name);
+  return typeof value === 'string' || typeof value === 'number' ? String(value) : undefined;
+};
+
+/** A field that nobody sees. */
+export const HiddenField = <V extends FieldValues>({ form, name }: { form: UseFormReturn<V>; name: Path<V> }) => <input type="hidden" defaultValue={startOf(form, name)} {...form.register(name)} />;
 
 /** The same frame for a control that no form library knows about. */
 export function FieldFrame({ label, hint, className, message, controls, children, ...control }: Shown & { message?: string; controls?: object; children?: React.ReactNode } & Omit<React.ComponentProps<typeof BsForm.Control>, 'children'>) {

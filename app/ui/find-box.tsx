@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { Link, useFetcher, useLocation } from 'react-router';
 import type { loader } from '../routes/find';
-import { isTyping } from './keys';
+import { isQuiet } from './keys';
 
 /** Find a client or a routine from anywhere; `/` puts the cursor here. */
 export function FindBox() {
@@ -17,7 +17,7 @@ export function FindBox() {
   }
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.key !== '/' || isTyping(event)) return;
+      if (event.key !== '/' || isQuiet(event)) return;
       event.preventDefault();
       input.current?.focus();
     };

@@ -1,5 +1,5 @@
 import { useEffect, useLayoutEffect, useRef } from 'react';
-import { isTyping } from './keys';
+import { isQuiet } from './keys';
 
 /** Keys of a page, by `event.key`. Fields keep their own keys; arrows stay with whatever uses them itself. */
 export function useKeys(keys: Readonly<Record<string, () => void>>): void {
@@ -11,7 +11,7 @@ export function useKeys(keys: Readonly<Record<string, () => void>>): void {
     const listen = (event: KeyboardEvent) => {
       const act = latest.current[event.key];
       const choosing = event.key.startsWith('Arrow') && (event.target as HTMLElement | null)?.closest('input[type=radio]');
-      if (!act || isTyping(event) || choosing || event.defaultPrevented) return;
+      if (!act || isQuiet(event) || choosing || event.defaultPrevented) return;
       event.preventDefault();
       act();
     };

@@ -1,5 +1,6 @@
 import { createContext, use, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
+import type { MeasureAnswers } from '../../core/measures/catalogue';
 import type { EarlierReadings, Reading } from '../../core/measures/reading';
 import type { TakenScore } from '../../server/db/queries/scores.server';
 import type { Routine } from '../../core/routine/model';
@@ -8,15 +9,18 @@ import type { PatchTest } from '../../core/screening/products';
 import { screen as holdAgainst, type Caution, type Screening } from '../../core/screening/screen';
 import type { Consent, PracticeText, TextKind } from '../../core/visit/consent';
 import type { Findings } from '../../core/visit/findings';
-import { hasEnded, stageIndex, EMPTY_RECORD, type Screen, type Stage, type VisitRecord, type VisitStage } from '../../core/visit/model';
+import { hasEnded, stageIndex, type Screen, type Stage, type VisitRecord } from '../../core/visit/model';
 import { CAUTIONS } from '../../reference/cautions/index';
 import type { Client } from '../../server/db/queries/clients.server';
 import type { Photo } from '../../server/db/queries/photos.server';
 import type { StoredProduct } from '../../server/db/queries/practice.server';
 import type { ReadingEntry, VisitPatch } from '../../server/db/queries/save-visit.server';
 import type { Visit } from '../../server/db/queries/visits.server';
-import { postTo } from './post';
-import { SaveQueue, type SaveState } from './save-queue';
+import { useSignedInAgain } from '../ui/signed-out';
+import { placeOnDevice } from './session/device-store';
+import { postTo } from './session/post';
+import { SaveQueue, type Kept, type SaveState } from './session/save-queue';
+import { workingOf, type Working } from './session/working';
 
 export interface VisitData {
   visit: Visit;
@@ -28,6 +32,8 @@ export interface VisitData {
   /** Scored measures of this visit and of those before it, oldest first. */
   scores: TakenScore[];
   practiceName: string;
+  /** Who works on it. */
+  who: { practitionerId: string; name: string };
   timeZone: string;
   lastFindings: Findings | null;
   /** Cautions of the practice's own. */
@@ -47,16 +53,9 @@ export interface Alongside {
   photos: Photo[];
 }
 
-interface Working {
-  stage: VisitStage;
-  screen: Screen;
-  readings: Reading[];
-  routine: Routine | null;
-  record: VisitRecord;
-  findings: Findings;
-}
-
-export interface VisitWork extends VisitData, Working {
+export interface VisitWork extends Omit<VisitData, 'scores'>, Omit<Working, 'scores'> {
+  /** Of this visit and of those before it, oldest first. */
+  scores: TakenScore[];
   screening: Screening;
   /** Ours and the practice's own. */
   cautions: readonly Caution[];
@@ -64,6 +63,11 @@ export interface VisitWork extends VisitData, Working {
   setFindings: (findings: Findings) => void;
   ended: boolean;
   save: SaveState;
+  /** Entries that an earlier page left on this device and that are written now; 0 when there were none. */
+  takenUp: number;
+  /** Answers of a scored measure so far; null takes it back. */
+  setAnswers: (measure: string, answers: MeasureAnswers | null) => void;
+  takeBack: (saveId: string) => void;
   setScreen: (screen: Screen) => void;
   /** Readings given together are kept together. */
   setReading: (...entries: ReadingEntry[]) => void;
@@ -83,15 +87,41 @@ export function useVisit(): VisitWork {
   return work;
 }
 
-const workingOf = ({ visit, readings }: Pick<VisitData, 'visit' | 'readings'>): Working => ({ stage: visit.stage, screen: visit.screen, readings, routine: visit.routine, record: visit.record ?? EMPTY_RECORD, findings: visit.findings });
-
 /** Holds a visit while it is worked on: what is on the screen at once, what is written in order behind it. */
 export function VisitProvider({ data, reload, children }: { data: VisitData; reload: () => void; children: React.ReactNode }) {
-  const [working, setWorking] = useState<Working>(() => workingOf(data));
-  const [save, setSave] = useState<SaveState>({ status: 'saved' });
+  const { visit, client, who } = data;
+  const [before] = useState(() => data.scores.filter((s) => s.visitId !== visit.id));
+  const [working, setWorking] = useState<Working>(() => workingOf(visit, data.readings, data.scores.filter((s) => s.visitId === visit.id)));
+  const [save, setSave] = useState<SaveState>({ status: 'saved', refused: [] });
+  const [takenUp, setTakenUp] = useState(0);
   const navigate = useNavigate();
   const queue = useRef<SaveQueue>(null);
-  queue.current ??= new SaveQueue({ version: data.visit.version, post: postTo(data.visit.id), tell: setSave, makeId: () => crypto.randomUUID() });
+  const keep = useRef<(kept: Kept) => void>(() => {});
+  queue.current ??= new SaveQueue({
+    visitId: visit.id, version: visit.version, stored: working, post: postTo(visit.id), makeId: () => crypto.randomUUID(), keep: (kept) => keep.current(kept),
+    tell: (shown, state) => {
+      setWorking(shown);
+      setSave(state);
+    },
+  });
+
+  useEffect(() => {
+    const mine = queue.current!;
+    let gone = false;
+    void placeOnDevice({ visitId: visit.id, practitionerId: who.practitionerId, clientName: client.name }).then(({ found, keep: keeping }) => {
+      if (gone) return;
+      keep.current = keeping;
+      setTakenUp(found?.writes.filter((w) => w.state !== 'refused').length ?? 0);
+      mine.start(found);
+    });
+    return () => {
+      gone = true;
+      mine.stop();
+    };
+    // A page is about one visit and one practitioner; another one is another page.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+  useSignedInAgain(() => queue.current?.resume());
 
   useEffect(() => {
     const guard = (event: BeforeUnloadEvent) => {
@@ -113,10 +143,8 @@ export function VisitProvider({ data, reload, children }: { data: VisitData; rel
     [cautions, working.screen.answers, data.client.pressureCap, alongside.overrides],
   );
   const ended = hasEnded(working.stage);
-  const write = (change: (before: Working) => Working, patch: VisitPatch) => {
-    if (ended) return;
-    setWorking(change);
-    queue.current!.add(patch);
+  const write = (patch: VisitPatch) => {
+    if (!ended) queue.current!.add(patch);
   };
 
   const work: VisitWork = {
@@ -126,35 +154,28 @@ export function VisitProvider({ data, reload, children }: { data: VisitData; rel
     cautions,
     alongside,
     noteAlongside: (change) => setAlongside((b) => ({ ...b, ...change(b) })),
-    setFindings: (findings) => write((b) => ({ ...b, findings }), { kind: 'findings', findings }),
+    setFindings: (findings) => write({ kind: 'findings', findings }),
     ended,
     save,
-    setScreen: (screen) => write((b) => ({ ...b, screen }), { kind: 'screen', screen }),
-    setReading: (...entries) => write((b) => ({ ...b, readings: entries.reduce((all, e) => withEntry(all, e, data.visit.id), b.readings) }), { kind: 'readings', entries }),
-    setRoutine: (routine) => write((b) => ({ ...b, routine }), { kind: 'routine', routine }),
-    setRecord: (record) => write((b) => ({ ...b, record }), { kind: 'record', record }),
+    takenUp,
+    scores: [...before, ...working.scores],
+    setScreen: (screen) => write({ kind: 'screen', screen }),
+    setReading: (...entries) => write({ kind: 'readings', entries }),
+    setAnswers: (measure, answers) => write({ kind: 'answers', measure, answers }),
+    setRoutine: (routine) => write({ kind: 'routine', routine }),
+    setRecord: (record) => write({ kind: 'record', record }),
     goTo: (stage) => {
-      if (stageIndex(stage) > stageIndex(working.stage)) write((b) => ({ ...b, stage }), { kind: 'stage', stage });
-      void navigate(`/visits/${data.visit.id}/${stage}`);
+      if (stageIndex(stage) > stageIndex(working.stage)) write({ kind: 'stage', stage });
+      void navigate(`/visits/${visit.id}/${stage}`);
     },
-    end: (stage) => write((b) => ({ ...b, stage }), { kind: 'stage', stage }),
+    end: (stage) => write({ kind: 'stage', stage }),
+    takeBack: (saveId) => queue.current!.takeBack(saveId),
     takeTheirs: () => {
-      if (save.status !== 'stale' && save.status !== 'ended') return;
-      setWorking((b) => ({ ...workingOf({ visit: save.theirs, readings: b.readings }) }));
-      queue.current!.takeTheirs(save.theirs.version);
+      queue.current!.takeTheirs();
+      // What stands beside the visit may have changed with it.
       reload();
     },
-    keepMine: () => save.status === 'stale' && queue.current!.keepMine(save.theirs.version),
+    keepMine: () => queue.current!.keepMine(),
   };
-  // Readings stored by another window come with the reload after "take theirs".
-  useEffect(() => {
-    if (queue.current?.isIdle) setWorking((b) => ({ ...b, readings: data.readings }));
-  }, [data.readings]);
   return <Context value={work}>{children}</Context>;
-}
-
-function withEntry(readings: readonly Reading[], entry: ReadingEntry, visitId: string): Reading[] {
-  const rest = readings.filter((r) => !(r.measure === entry.measure && r.complaintId === entry.complaintId && r.place === entry.place && r.side === entry.side && r.phase === entry.phase));
-  if (entry.value === null) return rest;
-  return [...rest, { ...entry, value: entry.value, source: 'studio', takenAt: new Date().toISOString(), visitId }];
 }

@@ -8,18 +8,14 @@ import { MeasureSheet } from './measure-sheet';
 
 /** Scored measures: a short set for this client's complaints, everything else on request, and each one's course. */
 export function MeasuresSection() {
-  const { client, visit, scores: earlier, ended, timeZone } = useVisit();
-  const [taken, setTaken] = useState<readonly TakenScore[]>(earlier);
+  const { client, visit, scores: taken, setAnswers, ended, timeZone } = useVisit();
   const [open, setOpen] = useState<string | null>(null);
   const [added, setAdded] = useState<readonly string[]>([]);
   const proposed = proposedMeasures(client.complaints.filter((c) => !c.closed).map((c) => c.kind));
   const begun = MEASURES.filter((m) => taken.some((t) => t.measure === m.id));
   const shown = MEASURES.filter((m) => proposed.includes(m) || begun.includes(m) || added.includes(m.id));
   const rest = MEASURES.filter((m) => !shown.includes(m));
-  const keep = (score: TakenScore) => {
-    setTaken((before) => [...before.filter((t) => !(t.visitId === score.visitId && t.measure === score.measure)), score]);
-    setOpen(null);
-  };
+  const begin = (def: MeasureDef) => setOpen(def.id);
   return (
     <section className="section">
       <h2>Measures</h2>
@@ -38,12 +34,19 @@ export function MeasuresSection() {
                   <Course def={def} course={course} here={visit.id} timeZone={timeZone} />
                 </div>
                 {!ended && open !== def.id && (
-                  <Button size="sm" variant="outline-primary" onClick={() => setOpen(def.id)} aria-label={`${now ? 'Take again' : 'Take'}: ${def.name}`}>
-                    {now ? 'Take again' : 'Take'}
-                  </Button>
+                  <span className="d-flex gap-2">
+                    <Button size="sm" variant="outline-primary" onClick={() => begin(def)} aria-label={`${verbFor(now)}: ${def.name}`}>
+                      {verbFor(now)}
+                    </Button>
+                    {now && (
+                      <Button size="sm" variant="outline-primary" onClick={() => setAnswers(def.id, null)} aria-label={`Take back: ${def.name}`}>
+                        Take back
+                      </Button>
+                    )}
+                  </span>
                 )}
               </div>
-              {open === def.id && <MeasureSheet def={def} visitId={visit.id} onKept={keep} onClose={() => setOpen(null)} lastWords={wordsOfLast(def, course)} />}
+              {open === def.id && !ended && <MeasureSheet def={def} answers={now?.answers ?? wordsOfLast(def, course)} onAnswer={(answers) => setAnswers(def.id, answers)} onClose={() => setOpen(null)} />}
             </li>
           );
         })}
@@ -61,6 +64,8 @@ export function MeasuresSection() {
     </section>
   );
 }
+
+const verbFor = (now: TakenScore | undefined): string => (!now ? 'Take' : now.value === null ? 'Go on' : 'Open');
 
 /** Names of activities and goals stay the same from visit to visit; their ratings do not. */
 function wordsOfLast(def: MeasureDef, course: readonly TakenScore[]): Record<string, string> {
@@ -82,7 +87,7 @@ function Course({ def, course, here, timeZone }: { def: MeasureDef; course: read
       </div>
       {course.length > 1 && (
         <div className="soft small">
-          {course.slice(-6).map((t) => (t.value === null ? '–' : Math.round(t.value * 10) / 10)).join(' → ')}
+          {course.filter((t) => t.value !== null || t.visitId === here).slice(-6).map((t) => (t.value === null ? '–' : Math.round(t.value * 10) / 10)).join(' → ')}
           {CHANGE_WORDS[change] && (
             <>
               {' '}

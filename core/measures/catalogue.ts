@@ -4,11 +4,24 @@ import { eyeStrainTally, ocularSurface } from './eye-strain.ts';
 import { gradedPain } from './graded-pain.ts';
 import { dayPattern, headacheDaysPer28, headacheDisabilityDays, headacheImpact, medicineLimits } from './headache.ts';
 import { jawLimitation8, oralBehaviours } from './jaw-function.ts';
+import { InputError } from '../errors.ts';
 import { globalChange, goalAttainment } from './own-goals.ts';
 import { distress, perceivedStress10, perceivedStress4 } from './stress.ts';
 
 /** One thing that is answered. */
-export type MeasureField = { key: string; label: string } & ({ kind: 'number'; least: number; most: number; /** Words at both ends of a scale. */ ends?: readonly [string, string]; optional?: true } | { kind: 'words' });
+export type MeasureField = { key: string; label: string } & (
+  | {
+      kind: 'number';
+      least: number;
+      most: number;
+      /** Words at both ends of a scale. */
+      ends?: readonly [string, string];
+      optional?: true;
+      /** An optional one that other answers make necessary. */
+      neededWhen?: (answers: MeasureAnswers) => boolean;
+    }
+  | { kind: 'words' }
+);
 
 export interface MeasureResult {
   /** Null when it cannot be scored. */
@@ -48,6 +61,8 @@ const scored = <T>(result: Scored<T>, told: (r: T) => MeasureResult): MeasureRes
 const told = (value: number, words: string, suggestCare = false): MeasureResult => ({ value, words, suggestCare });
 const round = (v: number, digits = 1): string => String(Math.round(v * 10 ** digits) / 10 ** digits);
 
+/** Letters of an answer in words. */
+export const MOST_LETTERS = 120;
 const PAIN_ENDS = ['none', 'worst imaginable'] as const;
 const HINDERED_ENDS = ['not at all', 'unable to'] as const;
 
@@ -113,7 +128,7 @@ export const MEASURES: readonly MeasureDef[] = [
   },
   {
     id: 'eye-strain', name: 'Eye strain at screens, 16 symptoms', about: 'How often and how strong, from a form that needs permission.', minutes: 4, serves: ['eye-strain'], wording: 'by-number', credit: 'Seguí et al. 2015; permission of the authors needed', better: 'lower', realChange: null, version: 1,
-    fields: Array.from({ length: 16 }, (_, i) => [scale(`f${i + 1}`, `Symptom ${i + 1}, how often`, 0, 2, ['never', 'often']), { ...scale(`s${i + 1}`, `Symptom ${i + 1}, how strong`, 1, 2, ['moderate', 'intense']), optional: true } as MeasureField]).flat(),
+    fields: Array.from({ length: 16 }, (_, i) => [scale(`f${i + 1}`, `Symptom ${i + 1}, how often`, 0, 2, ['never', 'often']), { ...scale(`s${i + 1}`, `Symptom ${i + 1}, how strong`, 1, 2, ['moderate', 'intense']), optional: true, neededWhen: (a: MeasureAnswers) => Number(a[`f${i + 1}`] ?? 0) > 0 } as MeasureField]).flat(),
     score: (a) => scored(eyeStrainTally(Array.from({ length: 16 }, (_, i) => {
       const [frequency, intensity] = [number(a, `f${i + 1}`), number(a, `s${i + 1}`)];
       return frequency === null || (frequency > 0 && intensity === null) ? null : { frequency, intensity: intensity ?? 0 };
@@ -166,6 +181,43 @@ export const MEASURES: readonly MeasureDef[] = [
 ];
 
 export const measureOf = (id: string): MeasureDef | null => MEASURES.find((m) => m.id === id) ?? null;
+
+/** What still has to be answered before it can be scored, in order. */
+export const missingIn = (def: MeasureDef, answers: MeasureAnswers): MeasureField[] =>
+  def.fields.filter((f) => f.kind === 'number' && (!f.optional || f.neededWhen?.(answers)) && (answers[f.key] ?? null) === null);
+
+/** Scores what is answered so far. What cannot be scored yet says which answers are missing; nothing is ever lost by it. */
+export function scoreSoFar(def: MeasureDef, answers: MeasureAnswers): MeasureResult {
+  try {
+    const result = def.score(answers);
+    const missing = missingIn(def, answers);
+    if (result.value !== null || !missing.length) return result;
+    return { value: null, words: `Not finished: ${missing.length === def.fields.length ? 'nothing' : missing.map((f) => f.label).join(', ')} ${missing.length === def.fields.length ? 'answered yet' : missing.length === 1 ? 'is missing' : 'are missing'}.`, suggestCare: false };
+  } catch (error) {
+    // Answers that do not go together, or a total that cannot be.
+    if (!(error instanceof InputError)) throw error;
+    return { value: null, words: `Not scored: ${error.message}.`, suggestCare: false };
+  }
+}
+
+/** The answers to one measure, each in its range. @throws InputError naming the answer that is not, and what is accepted. */
+export function checkedAnswers(def: MeasureDef, value: unknown): MeasureAnswers {
+  if (value === null || typeof value !== 'object' || Array.isArray(value)) throw new InputError('answers', 'an object is accepted');
+  const given = value as Record<string, unknown>;
+  for (const key of Object.keys(given)) if (!def.fields.some((f) => f.key === key)) throw new InputError('answers', 'holds an answer that is not asked for');
+  return Object.fromEntries(
+    def.fields.map((f) => {
+      const answer = Object.hasOwn(given, f.key) ? (given[f.key] ?? null) : null;
+      if (answer === null) return [f.key, null];
+      if (f.kind === 'words') {
+        if (typeof answer !== 'string' || answer.length > MOST_LETTERS) throw new InputError(f.key, `${f.label}: at most ${MOST_LETTERS} characters are accepted`);
+        return [f.key, answer.trim() || null];
+      }
+      if (typeof answer !== 'number' || !Number.isInteger(answer) || answer < f.least || answer > f.most) throw new InputError(f.key, `${f.label}: a whole number from ${f.least} to ${f.most} is accepted`);
+      return [f.key, answer];
+    }),
+  );
+}
 
 /** A short set for some complaints: own wording first, at most `minutesMost` minutes, most useful first. */
 export function proposedMeasures(kinds: readonly ComplaintKind[], minutesMost = 8): MeasureDef[] {

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import type { Reading } from '../measures/reading.ts';
-import { coursePoints, needsAttention, type CourseOf } from './attention.ts';
+import { coursePoints, courseState, needsAttention, type CourseOf } from './attention.ts';
 import { courseReason, courseTitle, judgeCourse, READINGS_NEEDED, type CoursePoint } from './judgement.ts';
 import { readingPairs } from './pairs.ts';
 
@@ -69,7 +69,7 @@ describe('judgement', () => {
 describe('who needs a look', () => {
   const DAY = 86_400_000;
   const NOW = 1000 * DAY;
-  const of = (name: string, ...values: [daysAgo: number, value: number, at?: 'h'][]): CourseOf => ({ clientId: name, clientName: name, complaintId: `${name}-1`, kind: 'jaw', label: '', side: 'both', ratings: values.map(([d, value, h]) => ({ atMs: NOW - d * DAY, value, source: h ? 'home' : 'studio' })) });
+  const of = (name: string, ...values: [daysAgo: number, value: number, at?: 'h'][]): CourseOf => ({ clientId: name, clientName: name, complaintId: `${name}-1`, kind: 'jaw', label: '', side: 'both', ...courseState(values.map(([d, value, h]) => ({ atMs: NOW - d * DAY, value, source: h ? 'home' : 'studio' }))) });
   test('worse comes first, then no change past the review, then the silent', () => {
     const found = needsAttention([of('still', [28, 5], [24, 5], [20, 5], [16, 6], [12, 5], [8, 5], [4, 5], [0, 5]), of('silent', [30, 5], [20, 5, 'h']), of('worse', [6, 4], [3, 6], [0, 7])], NOW);
     expect(found.map((a) => [a.why, a.course.clientName])).toEqual([['worse', 'worse'], ['no-change', 'still'], ['silent', 'silent']]);

@@ -49,7 +49,7 @@ const parts = {
 };
 const part = lazy((value: unknown) => {
   const kind = value !== null && typeof value === 'object' && 'kind' in value ? value.kind : undefined;
-  return parts[kind as keyof typeof parts] ?? strictObject({ kind: oneOf(Object.keys(parts)) });
+  return (typeof kind === 'string' && Object.hasOwn(parts, kind) ? parts[kind as keyof typeof parts] : undefined) ?? strictObject({ kind: oneOf(Object.keys(parts)) });
 });
 
 const sides = strictObject({
@@ -102,7 +102,7 @@ export const routineSchema = strictObject({
     .typeError('must be a list')
     .required('is missing')
     .max(BOUNDS.steps[1], `holds too many steps; at most ${BOUNDS.steps[1]} are accepted`)
-    .test('unique-ids', 'has two steps with the same id', (steps: { id: string }[] | undefined) => new Set(steps?.map((s) => s.id)).size === (steps?.length ?? 0)),
+    .test('unique-ids', 'has two steps with the same id', (steps: ({ id: string } | null)[] | undefined) => new Set(steps?.map((s) => s?.id)).size === (steps?.length ?? 0)),
 });
 
 /**
@@ -110,6 +110,9 @@ export const routineSchema = strictObject({
  * @throws InputError naming the first field that is wrong and what is accepted there.
  */
 export function parseRoutine(value: unknown): Routine {
+  // Counted before they are read: each step costs, and there may be very many.
+  const steps = value !== null && typeof value === 'object' && 'steps' in value ? value.steps : null;
+  if (Array.isArray(steps) && steps.length > BOUNDS.steps[1]) throw new InputError('steps', `holds too many steps; at most ${BOUNDS.steps[1]} are accepted`);
   try {
     return routineSchema.validateSync(value, { abortEarly: false }) as unknown as Routine;
   } catch (error) {

@@ -47,6 +47,8 @@ export const EMPTY_FINDINGS: Findings = { feltElsewhere: [], spots: [], threshol
 export const withFindings = (stored: Partial<Findings> | null | undefined): Findings => ({ ...EMPTY_FINDINGS, ...stored });
 
 export const MOST_SPOTS = 40;
+/** Presses behind one threshold. */
+const MOST_TRIALS = 12;
 /** A pin is never further than this from what it is measured from. */
 const FURTHEST_MM = 400;
 
@@ -111,7 +113,8 @@ export function checkedFindings(value: unknown, known: { muscle: (id: string) =>
     }),
     thresholds: list<ThresholdTrials>('thresholds', 60).map((t, i) => {
       const at = `thresholds[${i}]`;
-      const trials = Array.isArray(t?.trials) ? t.trials.map(({ kpa, rampKpaPerSecond, slipped }) => ({ kpa, rampKpaPerSecond: rampKpaPerSecond ?? null, ...(slipped === true ? { slipped } : {}) })) : [];
+      const trials = Array.isArray(t?.trials) ? t.trials.slice(0, MOST_TRIALS + 1).map((one) => ({ kpa: one?.kpa, rampKpaPerSecond: one?.rampKpaPerSecond ?? null, ...(one?.slipped === true ? { slipped: true } : {}) })) : [];
+      if (trials.length > MOST_TRIALS) throw new InputError(`${at}.trials`, `at most ${MOST_TRIALS} presses are accepted`);
       pressureThreshold(trials, t?.tipCm2);
       if (typeof t.device !== 'string' || t.device.length > 80) throw new InputError(`${at}.device`, 'at most 80 letters are accepted');
       return { muscle: muscle(t.muscle, `${at}.muscle`), side: side(t.side, `${at}.side`), tipCm2: t.tipCm2, trials, device: t.device };

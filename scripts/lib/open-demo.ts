@@ -2,20 +2,22 @@ import { chromium, type Page } from '@playwright/test';
 import { DEMO_SIGN_IN, seedDemo } from '../../demo/seed.ts';
 import { CHROMIUM_FLAGS } from '../../playwright.config.ts';
 import { startAlgometer } from '../../devices/algometer.ts';
-import { closeDatabase, database } from '../../server/db/connection.ts';
-import { migrate } from '../../server/db/migrate.ts';
+import { closeDatabase } from '../../server/db/connection.ts';
 import { ensureBuild } from './build.ts';
 import { CHROMIUM, ensureChromium } from './debian.ts';
+import { DATA } from './paths.ts';
 import { throwAwayCluster } from './postgres.ts';
+import { prepare } from './prepare.ts';
 import { serve } from './server.ts';
+import { ensureTrailKey } from './trail-key.ts';
 
 /** A browser that is signed in to the demo practice, on a server and a database of its own. */
 export async function openDemo(): Promise<{ page: Page; url: string; close: () => Promise<void> }> {
   ensureChromium();
   ensureBuild();
   const cluster = await throwAwayCluster();
-  process.env.DATABASE_URL = cluster.url;
-  await migrate(database());
+  ensureTrailKey(DATA);
+  await prepare(cluster.url);
   await seedDemo(new Date());
   await closeDatabase();
   const gauge = await startAlgometer();

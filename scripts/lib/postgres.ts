@@ -1,20 +1,28 @@
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { chmodSync, chownSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { chmodSync, chownSync, existsSync, mkdirSync, mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { postgresBin } from './debian.ts';
+import { takeFolder, type FolderLock } from './folder-lock.ts';
 import { freePort, quietly } from './run.ts';
 
 /** A PostgreSQL cluster of our own, on loopback, stopped with the command that started it. */
 export interface Cluster {
+  /** As its owner. */
   url: string;
   stop: () => Promise<void>;
 }
-/** A throw-away one can also go away for a while, as a database in trouble does. */
+/** The one that keeps data, with the folder that is ours while it runs. */
+export interface PrivateCluster extends Cluster {
+  lock: FolderLock;
+}
+/** A throw-away one can also go away for a while, or stand still, as a database in trouble does. */
 export interface ThrowAwayCluster extends Cluster {
   suspend: () => Promise<void>;
   resume: () => Promise<void>;
+  freeze: () => void;
+  thaw: () => void;
 }
 
 const DATABASE = 'velvet';
@@ -32,30 +40,90 @@ function ownFolder(folder: string): void {
   if (owner) chownSync(folder, owner.uid, owner.gid);
 }
 
-async function start(bin: string, folder: string, port: number, password: string | null, extra: readonly string[]): Promise<Cluster> {
+const sleep = (ms: number) => new Promise<void>((done) => setTimeout(done, ms));
+const isAlive = (pid: number): boolean => existsSync(`/proc/${pid}`);
+
+/**
+ * A server that a killed command left behind would keep its data folder from us: it is told to stop, and waited for. A
+ * note of one that is gone, whose number another program has by now, is taken away.
+ */
+async function endLeftBehind(folder: string): Promise<void> {
+  const note = join(folder, 'postmaster.pid');
+  if (!existsSync(note)) return;
+  const pid = Number(readFileSync(note, 'utf8').split('\n')[0]);
+  const isOurs = (): boolean => {
+    try {
+      return readFileSync(`/proc/${pid}/cmdline`, 'utf8').split('\0').includes(folder);
+    } catch {
+      return false;
+    }
+  };
+  if (isOurs()) {
+    console.log('PostgreSQL was left running by an earlier start; stopping it first …');
+    for (const [signal, seconds] of [['SIGINT', 20], ['SIGQUIT', 5], ['SIGKILL', 5]] as const) {
+      process.kill(pid, signal);
+      for (let i = 0; i < seconds * 10 && isOurs(); i++) await sleep(100);
+      if (!isOurs()) return;
+    }
+  } else if (pid > 0 && isAlive(pid)) rmSync(note, { force: true });
+}
+
+/** What a server that was killed leaves for a moment: its children, or its memory. */
+const CLEARING = /pre-existing shared memory block|lock file ".*" already exists/;
+
+interface Running extends Cluster {
+  pids: () => number[];
+}
+
+async function start(bin: string, folder: string, port: number, password: string | null, extra: readonly string[], restarts = false): Promise<Running> {
   // Sockets have short path limits; a folder under the system's temporary place always fits.
   const sockets = mkdtempSync(join(tmpdir(), 'velvet-pg-'));
   ownFolder(sockets);
   const [command, args] = asServer(join(bin, 'postgres'), ['-D', folder, '-k', sockets, '-h', '127.0.0.1', '-p', String(port), ...extra]);
-  const log: string[] = [];
-  // Detached: Ctrl-C must reach us first, so that the server is told to stop only after the last write.
-  const server = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'], cwd: '/', detached: true });
-  const keep = (chunk: Buffer) => log.push(chunk.toString());
-  server.stdout.on('data', keep);
-  server.stderr.on('data', keep);
-  const ended = new Promise<void>((done) => server.on('exit', () => done()));
-  const url = `postgres://velvet${password ? `:${password}` : ''}@127.0.0.1:${port}`;
-  for (let i = 0; ; i++) {
-    if (server.exitCode !== null || i > 300) throw new Error(`PostgreSQL did not start:\n${log.join('')}`);
-    if (spawnSync(join(bin, 'pg_isready'), ['-q', '-h', '127.0.0.1', '-p', String(port)]).status === 0) break;
-    await new Promise((r) => setTimeout(r, 100));
-  }
-  const psql = (sql: string) => quietly(join(bin, 'psql'), ['-qtA', '-h', '127.0.0.1', '-p', String(port), '-U', 'velvet', '-d', 'postgres', '-c', sql], { env: password ? { PGPASSWORD: password } : {}, cwd: '/' });
+  const tools = { env: password ? { PGPASSWORD: password } : {}, cwd: '/' };
+  let stopping = false;
+  let server: ChildProcess;
+  let ended: Promise<void>;
+  const launch = async (tries: number): Promise<void> => {
+    const log: string[] = [];
+    // Detached: Ctrl-C must reach us first, so that the server is told to stop only after the last write.
+    const child = spawn(command, args, { stdio: ['ignore', 'pipe', 'pipe'], cwd: '/', detached: true });
+    server = child;
+    for (const stream of [child.stdout, child.stderr])
+      stream.on('data', (chunk: Buffer) => {
+        log.push(chunk.toString());
+        if (log.length > 50) log.shift();
+      });
+    ended = new Promise<void>((done) => child.on('exit', () => done()));
+    for (let i = 0; ; i++) {
+      if (child.exitCode !== null || child.signalCode !== null || i > 300) {
+        const told = log.join('');
+        if (stopping) return;
+        if (tries > 0 && CLEARING.test(told)) {
+          await sleep(1500);
+          return launch(tries - 1);
+        }
+        throw new Error(`PostgreSQL did not start:\n${told}`);
+      }
+      if (spawnSync(join(bin, 'pg_isready'), ['-q', '-h', '127.0.0.1', '-p', String(port)]).status === 0) break;
+      await sleep(100);
+    }
+    if (restarts)
+      child.on('exit', () => {
+        if (stopping) return;
+        console.log('PostgreSQL ended by itself; starting it again …');
+        void sleep(500).then(() => launch(5)).catch((error: Error) => console.error(error.message));
+      });
+  };
+  await launch(5);
+  const psql = (sql: string) => quietly(join(bin, 'psql'), ['-qtA', '-h', '127.0.0.1', '-p', String(port), '-U', 'velvet', '-d', 'postgres', '-c', sql], tools);
   if (!psql(`select 1 from pg_database where datname = '${DATABASE}'`).trim()) psql(`create database ${DATABASE}`);
   return {
-    url: `${url}/${DATABASE}`,
+    url: `postgres://velvet${password ? `:${password}` : ''}@127.0.0.1:${port}/${DATABASE}`,
+    pids: () => [server.pid!, ...spawnSync('pgrep', ['-P', String(server.pid)], { encoding: 'utf8' }).stdout.split('\n').filter(Boolean).map(Number)],
     stop: async () => {
-      if (server.exitCode === null) server.kill('SIGINT');
+      stopping = true;
+      if (server.exitCode === null && server.signalCode === null) server.kill('SIGINT');
       await ended;
       rmSync(sockets, { recursive: true, force: true });
     },
@@ -69,30 +137,51 @@ function init(bin: string, folder: string, extra: readonly string[]): void {
 }
 
 /** The private cluster that keeps its data under `folder`, with a generated password in a file only its owner reads. */
-export async function privateCluster(folder: string): Promise<Cluster> {
+export async function privateCluster(folder: string): Promise<PrivateCluster> {
   const bin = postgresBin();
   const data = join(folder, 'postgres');
   const secret = join(folder, 'postgres-password');
   mkdirSync(folder, { recursive: true });
-  if (!existsSync(join(data, 'PG_VERSION'))) {
-    // A start that was cut off in the middle leaves half a cluster; nothing in it was ever acknowledged.
-    rmSync(data, { recursive: true, force: true });
-    console.log('Preparing a private PostgreSQL cluster …');
-    const password = randomBytes(24).toString('base64url');
-    writeFileSync(secret, password, { mode: 0o600 });
-    const handed = join(mkdtempSync(join(tmpdir(), 'velvet-init-')), 'password');
-    ownFolder(dirname(handed));
-    writeFileSync(handed, password, { mode: 0o600 });
-    const owner = ids();
-    if (owner) chownSync(handed, owner.uid, owner.gid);
-    try {
-      init(bin, data, ['--auth=scram-sha-256', `--pwfile=${handed}`]);
-    } finally {
-      rmSync(dirname(handed), { recursive: true, force: true });
-    }
+  const lock = takeFolder(folder);
+  try {
+    if (!existsSync(data)) initWhole(bin, data, secret);
+    else await endLeftBehind(data);
+    chmodSync(secret, 0o600);
+    const port = await freePort();
+    const cluster = await start(bin, data, port, readFileSync(secret, 'utf8'), [], true);
+    lock.note({ databasePort: port });
+    return {
+      ...cluster,
+      lock,
+      stop: async () => {
+        await cluster.stop();
+        lock.release();
+      },
+    };
+  } catch (error) {
+    lock.release();
+    throw error;
   }
-  chmodSync(secret, 0o600);
-  return start(bin, data, await freePort(), readFileSync(secret, 'utf8'), []);
+}
+
+/** Makes a cluster beside its place and moves it there when it is whole: one cut off in the middle is never taken for one. */
+function initWhole(bin: string, data: string, secret: string): void {
+  console.log('Preparing a private PostgreSQL cluster …');
+  const begun = `${data}.new`;
+  rmSync(begun, { recursive: true, force: true });
+  const password = randomBytes(24).toString('base64url');
+  writeFileSync(secret, password, { mode: 0o600 });
+  const handed = join(mkdtempSync(join(tmpdir(), 'velvet-init-')), 'password');
+  ownFolder(dirname(handed));
+  writeFileSync(handed, password, { mode: 0o600 });
+  const owner = ids();
+  if (owner) chownSync(handed, owner.uid, owner.gid);
+  try {
+    init(bin, begun, ['--auth=scram-sha-256', `--pwfile=${handed}`]);
+    renameSync(begun, data);
+  } finally {
+    rmSync(dirname(handed), { recursive: true, force: true });
+  }
 }
 
 /** A cluster for one run of the tests, gone afterwards. */
@@ -103,18 +192,22 @@ export async function throwAwayCluster(): Promise<ThrowAwayCluster> {
   const data = join(folder, 'data');
   init(bin, data, ['--auth=trust', '--no-sync']);
   const port = await freePort();
-  let cluster: Cluster | null = await start(bin, data, port, null, THROW_AWAY);
+  let cluster: Running | null = await start(bin, data, port, null, THROW_AWAY);
   const suspend = async (): Promise<void> => {
     await cluster?.stop();
     cluster = null;
   };
+  const toAll = (signal: NodeJS.Signals) => cluster?.pids().forEach((pid) => process.kill(pid, signal));
   return {
     url: cluster.url,
     suspend,
     resume: async () => {
       cluster = await start(bin, data, port, null, THROW_AWAY);
     },
+    freeze: () => toAll('SIGSTOP'),
+    thaw: () => toAll('SIGCONT'),
     stop: async () => {
+      toAll('SIGCONT');
       await suspend();
       rmSync(folder, { recursive: true, force: true });
     },

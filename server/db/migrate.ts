@@ -1,27 +1,47 @@
 import { readdirSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
-import type { Sequelize } from 'sequelize';
-import { SequelizeStorage, Umzug } from 'umzug';
+import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
+import { Umzug } from 'umzug';
 
 const folder = join(dirname(fileURLToPath(import.meta.url)), 'migrations');
+export const migrationNames = (): string[] =>
+  readdirSync(folder)
+    .filter((name) => name.endsWith('.ts'))
+    .sort();
 
-/** Bring the database to the present shape. Several processes may call this at once: the first holds a lock. */
-export async function migrate(sequelize: Sequelize): Promise<string[]> {
-  const umzug = new Umzug({
-    migrations: readdirSync(folder)
-      .filter((name) => name.endsWith('.ts'))
-      .sort()
-      .map((name) => ({
+/** What a migration is handed: everything it does belongs into this transaction. */
+export interface Migration {
+  sequelize: Sequelize;
+  transaction: Transaction;
+}
+
+/**
+ * Bring the database to the present shape, as its owner. A step and the note that it was done are one transaction, so
+ * that one cut off in the middle leaves nothing. Several processes may call this at once: the first holds a lock.
+ */
+export async function migrate(owner: Sequelize): Promise<string[]> {
+  return owner.transaction(async (lock) => {
+    await owner.query('select pg_advisory_xact_lock(7310042)', { transaction: lock });
+    await owner.query('create table if not exists migrations (name varchar(255) primary key)');
+    const umzug = new Umzug({
+      migrations: migrationNames().map((name) => ({
         name,
-        up: async (params: unknown) => ((await import(pathToFileURL(join(folder, name)).href)) as { up: (p: unknown) => Promise<void> }).up(params),
+        up: () =>
+          owner.transaction(async (transaction) => {
+            const { up } = (await import(pathToFileURL(join(folder, name)).href)) as { up: (m: Migration) => Promise<void> };
+            await up({ sequelize: owner, transaction });
+            await owner.query('insert into migrations (name) values (:name)', { replacements: { name }, transaction });
+          }),
       })),
-    context: sequelize.getQueryInterface(),
-    storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
-    logger: undefined,
-  });
-  return sequelize.transaction(async (transaction) => {
-    await sequelize.query('select pg_advisory_xact_lock(7310042)', { transaction });
+      storage: {
+        // Noted with the step itself, above.
+        logMigration: async () => {},
+        unlogMigration: async () => {},
+        executed: async () => (await owner.query<{ name: string }>('select name from migrations order by name', { type: QueryTypes.SELECT })).map((r) => r.name),
+      },
+      logger: undefined,
+    });
     return (await umzug.up()).map((m) => m.name);
   });
 }

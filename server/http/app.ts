@@ -1,26 +1,31 @@
-import { createRequestHandler } from '@react-router/express';
 import compression from 'compression';
-import express, { type Express, type Request, type Response } from 'express';
+import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { randomBytes } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import type { ServerBuild } from 'react-router';
-import { LARGEST_PHOTO_BYTES } from '../photo-file.server.ts';
-import { refuseOtherOrigins } from './same-origin.ts';
+import { inRequest } from '../db/scope.ts';
+import { log, told } from '../log.ts';
+import type { Settings } from '../settings.ts';
+import { readBody } from './body.ts';
+import { gate } from './gate.ts';
+import { pages } from './handler.ts';
+import { health } from './health.ts';
 
 const build = join(dirname(dirname(dirname(fileURLToPath(import.meta.url)))), 'build');
-/** Nothing this application takes in is larger, but for a photo. */
-const LARGEST_BODY_BYTES = 1_000_000;
-const PHOTO_PATH = /^\/visits\/[^/]+\/photo$/;
+const YEAR_S = 31_536_000;
 
 /** The application behind its headers and limits. It keeps no state: any number of processes may run side by side. */
-export async function createApp(): Promise<Express> {
+export async function createApp(settings: Settings): Promise<Express> {
   const entry = join(build, 'server', 'index.js');
   if (!existsSync(entry)) throw new Error('The application is not built; start with "npm run demo"');
   const app = express();
   app.disable('x-powered-by');
+  app.set('trust proxy', settings.proxies.length ? settings.proxies : false);
+  app.use((_request, _response, next) => inRequest(next));
+  app.use(health());
   app.use((_request, response: Response, next) => {
     response.locals.nonce = randomBytes(16).toString('base64');
     next();
@@ -42,24 +47,31 @@ export async function createApp(): Promise<Express> {
           'frame-ancestors': ["'none'"],
         },
       },
+      // Browsers leave out Origin's value with "no-referrer", and a form without script would then be refused.
+      referrerPolicy: { policy: 'same-origin' },
       strictTransportSecurity: false,
     }),
   );
+  app.use(gate(settings));
+  app.use((_request, response: Response, next) => {
+    if ((response.locals.origin as string).startsWith('https:')) response.set('Strict-Transport-Security', `max-age=${YEAR_S}`);
+    next();
+  });
   app.use(compression());
   app.use('/assets', express.static(join(build, 'client', 'assets'), { immutable: true, maxAge: '1y' }));
   // What an older build called by another name is gone, not a page.
   app.use('/assets', (_request, response) => void response.status(404).type('text/plain').send('Not here'));
   app.use(express.static(join(build, 'client'), { maxAge: '1h' }));
-  app.use(refuseOtherOrigins);
-  app.use((request, response, next) => {
-    const most = PHOTO_PATH.test(request.path) ? LARGEST_PHOTO_BYTES : LARGEST_BODY_BYTES;
-    if (Number(request.headers['content-length'] ?? 0) > most) response.status(413).type('text/plain').send(`That is too large; at most ${most / 1_000_000} MB is accepted.`);
-    else next();
-  });
+  app.use(readBody);
   const server = (await import(pathToFileURL(entry).href)) as unknown as ServerBuild;
-  app.all(
-    '/{*splat}',
-    createRequestHandler({ build: server, mode: 'production', getLoadContext: (_request: Request, response: Response) => ({ nonce: response.locals.nonce as string }) }),
-  );
+  app.all('/{*splat}', pages(server));
+  app.use((error: unknown, _request: Request, response: Response, next: NextFunction) => {
+    if (response.headersSent) return next(error);
+    // What Express refuses itself (an address that cannot be decoded) carries its status.
+    const { status } = error as { status?: number };
+    const own = typeof status === 'number' && status >= 400 && status < 500;
+    if (!own) log.error(told(error), 'request failed');
+    response.status(own ? status : 500).type('text/plain').send(own ? 'This request cannot be read.' : 'Something went wrong. What was saved is kept.');
+  });
   return app;
 }

@@ -1,10 +1,17 @@
 import type { Server } from 'node:http';
+import { readSettings } from '../settings.ts';
 import { createApp } from './app.ts';
 
-/** Serve the production build on loopback. */
+/** A request that has not come in whole by then is given up. */
+const REQUEST_MS = 30_000;
+const HEADERS_MS = 10_000;
+
+/** Serve the production build, on loopback unless told otherwise. */
 export async function listen(port: number, host = '127.0.0.1'): Promise<Server> {
-  const app = await createApp();
+  const app = await createApp(readSettings({ ...process.env, HOST: host }));
   return new Promise((done, failed) => {
     const server = app.listen(port, host, (error?: Error) => (error ? failed(error) : done(server)));
+    server.requestTimeout = REQUEST_MS;
+    server.headersTimeout = HEADERS_MS;
   });
 }

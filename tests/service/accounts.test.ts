@@ -1,16 +1,15 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { database } from '../../server/db/connection.ts';
 import { migrate } from '../../server/db/migrate.ts';
 import { checkPassword, closeSession, createPractice, findSession, openSession } from '../../server/db/queries/accounts.server.ts';
-import { ATTEMPTS, countFailure, forgetFailures, waitMinutes } from '../../server/db/queries/attempts.server.ts';
-import { closeDatabase, openFreshDatabase, openPractice } from './database.ts';
+import { LIMITS, signInWasRight, takeSignIn, takeTry } from '../../server/db/queries/attempts.server.ts';
+import { asOwner, closeDatabase, openFreshDatabase, openPractice, owner } from './database.ts';
 
 beforeAll(openFreshDatabase);
 afterAll(closeDatabase);
-const query = async <T>(sql: string): Promise<T[]> => (await database().query(sql))[0] as T[];
+const query = <T extends object>(sql: string): Promise<T[]> => asOwner<T>(sql);
 
 describe('tables', () => {
-  test('making them twice changes nothing', async () => expect(await migrate(database())).toEqual([]));
+  test('making them twice changes nothing', async () => expect(await migrate(owner())).toEqual([]));
   test('every table of the work belongs to a practice', async () => {
     const rows = await query<{ table_name: string; has: boolean }>(
       `select t.table_name, exists (select 1 from information_schema.columns c where c.table_schema = 'public' and c.table_name = t.table_name and c.column_name = 'practice_id' and c.is_nullable = 'NO') as has
@@ -49,22 +48,48 @@ describe('sessions', () => {
   });
   test('one that has run out opens nothing', async () => {
     const { token } = await openSession(await openPractice());
-    await database().query(`update sessions set expires_at = now() - interval '1 second'`);
+    await asOwner(`update sessions set expires_at = now() - interval '1 second'`);
     expect(await findSession(token)).toBeNull();
   });
   test('a token that never was', async () => expect(await findSession("' or 1=1 --")).toBeNull());
 });
 
-describe('wrong passwords', () => {
-  test('after five the address waits, others do not, and a success forgets', async () => {
-    for (let i = 0; i < ATTEMPTS.points; i++) {
-      expect(await waitMinutes('a@x.example')).toBe(0);
-      await countFailure('A@x.example');
-    }
-    expect(await waitMinutes('a@X.example')).toBeGreaterThan(0);
-    expect(await waitMinutes('a@x.example')).toBeLessThanOrEqual(ATTEMPTS.minutes);
-    expect(await waitMinutes('b@x.example')).toBe(0);
-    await forgetFailures('a@x.example');
-    expect(await waitMinutes('a@x.example')).toBe(0);
+describe('a session', () => {
+  test('lives from its last use', async () => {
+    const { token } = await openSession(await openPractice());
+    await asOwner(`update sessions set expires_at = now() + interval '2 hours'`);
+    expect(await findSession(token)).not.toBeNull();
+    const [row] = await asOwner<{ days: number }>(`select extract(epoch from max(expires_at) - now()) / 86400 as days from sessions`);
+    expect(Number(row!.days)).toBeGreaterThan(13.9);
   });
+});
+
+describe('wrong passwords', () => {
+  test('after five from one address the account waits there, and a right one forgets', async () => {
+    for (let i = 0; i < LIMITS.account.points; i++) expect(await takeSignIn('A@x.example', '10.0.0.1')).toBe(0);
+    expect(await takeSignIn('a@X.example', '10.0.0.1')).toBeGreaterThan(0);
+    expect(await takeSignIn('a@x.example', '10.0.0.1')).toBeLessThanOrEqual(LIMITS.account.minutes);
+    await signInWasRight('a@x.example', '10.0.0.1');
+    expect(await takeSignIn('a@x.example', '10.0.0.1')).toBe(0);
+  });
+  test('a stranger elsewhere cannot lock the owner out', async () => {
+    for (let i = 0; i < 20; i++) await takeSignIn('owner@x.example', '10.0.0.2');
+    expect(await takeSignIn('owner@x.example', '10.0.0.2')).toBeGreaterThan(0);
+    expect(await takeSignIn('owner@x.example', '10.0.0.3')).toBe(0);
+  });
+  test('many accounts from one address are stopped', async () => {
+    const waits = [];
+    for (let i = 0; i < LIMITS.address.points + 1; i++) waits.push(await takeSignIn(`somebody${i}@x.example`, '10.0.0.4'));
+    expect(waits.filter((w) => w === 0)).toHaveLength(LIMITS.address.points);
+    expect(waits.at(-1)).toBeGreaterThan(0);
+  });
+  test('of forty at once no more get through than one after the other', async () => {
+    const waits = await Promise.all(Array.from({ length: 40 }, () => takeSignIn('many@x.example', '10.0.0.5')));
+    expect(waits.filter((w) => w === 0)).toHaveLength(LIMITS.account.points);
+  });
+  test('practices opened from one address are limited too', async () => {
+    const waits = await Promise.all(Array.from({ length: LIMITS.practices.points + 5 }, () => takeTry('practices', '10.0.0.6')));
+    expect(waits.filter((w) => w === 0)).toHaveLength(LIMITS.practices.points);
+  });
+  test('who tried is not kept', async () => expect(JSON.stringify(await query('select key from sign_in_attempts'))).not.toContain('x.example'));
 });

@@ -1,14 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { afterAnswer } from '../../core/atlas/trainer.ts';
-import { database } from '../../server/db/connection.ts';
 import { up } from '../../server/db/migrations/0002-atlas.ts';
 import { addMeasures, latestMeasures, measuredClients, measuresOfClient, removeMeasures } from '../../server/db/queries/measures.server.ts';
 import { recordTrainerAnswer, trainerState } from '../../server/db/queries/trainer.server.ts';
 import { findTemplate, saveTemplate } from '../../server/db/queries/templates.server.ts';
 import { findVisit } from '../../server/db/queries/visits.server.ts';
 import { routineFrom } from '../support/routines.ts';
-import { addClient, addVisit, closeDatabase, openTwoPractices, type Tenant } from './database.ts';
+import { addClient, addVisit, asOwner, closeDatabase, openTwoPractices, owner, type Tenant } from './database.ts';
 
 let mine: Tenant;
 let theirs: Tenant;
@@ -21,24 +20,24 @@ describe('measures of a client', () => {
   test('are kept with their day, newest first, and the latest of each is known', async () => {
     const client = await addClient(mine);
     expect(await latestMeasures(mine.practiceId, client.id)).toBeNull();
-    await addMeasures(mine.practiceId, mine.practitionerId, client.id, '2026-03-20', { hairlineBrow: 56, pupils: 61 });
-    await addMeasures(mine.practiceId, mine.practitionerId, client.id, '2026-03-01', { hairlineBrow: 58, thumb: 20 });
+    await addMeasures(mine, client.id, '2026-03-20', { hairlineBrow: 56, pupils: 61 });
+    await addMeasures(mine, client.id, '2026-03-01', { hairlineBrow: 58, thumb: 20 });
     const taken = await measuresOfClient(mine.practiceId, client.id);
     expect(taken.map((t) => t.takenOn)).toEqual(['2026-03-20', '2026-03-01']);
     expect(await latestMeasures(mine.practiceId, client.id)).toEqual({ hairlineBrow: 56, pupils: 61, thumb: 20 });
     expect((await measuredClients(mine.practiceId)).map((c) => c.id)).toContain(client.id);
-    expect(await removeMeasures(mine.practiceId, client.id, taken[0]!.id)).toBe('removed');
+    expect(await removeMeasures(mine, client.id, taken[0]!.id)).toBe('removed');
     expect(await latestMeasures(mine.practiceId, client.id)).toEqual({ hairlineBrow: 58, thumb: 20 });
   });
   test('another practice can neither read, add nor remove them', async () => {
     const client = await addClient(theirs);
-    await addMeasures(theirs.practiceId, theirs.practitionerId, client.id, '2026-03-20', { pupils: 62 });
+    await addMeasures(theirs, client.id, '2026-03-20', { pupils: 62 });
     const [row] = await measuresOfClient(theirs.practiceId, client.id);
     expect(await measuresOfClient(mine.practiceId, client.id)).toEqual([]);
     expect(await latestMeasures(mine.practiceId, client.id)).toBeNull();
-    expect(await addMeasures(mine.practiceId, mine.practitionerId, client.id, '2026-03-21', { pupils: 70 })).toBe('missing');
-    expect(await removeMeasures(mine.practiceId, client.id, row!.id)).toBe('missing');
-    expect(await addMeasures(mine.practiceId, mine.practitionerId, 'nonsense', '2026-03-21', {})).toBe('missing');
+    expect(await addMeasures(mine, client.id, '2026-03-21', { pupils: 70 })).toBe('missing');
+    expect(await removeMeasures(mine, client.id, row!.id)).toBe('missing');
+    expect(await addMeasures(mine, 'nonsense', '2026-03-21', {})).toBe('missing');
     expect(await latestMeasures(theirs.practiceId, client.id)).toEqual({ pupils: 62 });
     expect((await measuredClients(mine.practiceId)).map((c) => c.id)).not.toContain(client.id);
   });
@@ -66,9 +65,9 @@ describe('the names that changed', () => {
     const routine = routineFrom(['collarbone-pump', 'terminus-close']);
     const old = JSON.parse(JSON.stringify(routine).replaceAll('"supraclavicular"', '"terminus"')) as typeof routine;
     const templateId = await saveTemplate(mine, 'Old names', old);
-    await database().query(`update visits set screen = :screen where id = :visitId`, { replacements: { visitId, screen: JSON.stringify({ answers: { fever: 'yes', thyroid: 'no', trigeminal: 'no' }, preparation: [] }) } });
-    await database().query('drop table body_measures, trainer_cards, trainer_answers');
-    await up({ context: database().getQueryInterface() });
+    await asOwner(`update visits set screen = :screen where id = :visitId`, { visitId, screen: JSON.stringify({ answers: { fever: 'yes', thyroid: 'no', trigeminal: 'no' }, preparation: [] }) });
+    await asOwner('drop table body_measures, trainer_cards, trainer_answers');
+    await owner().transaction((transaction) => up({ sequelize: owner(), transaction }));
     expect((await findVisit(mine.practiceId, visitId))!.screen.answers).toEqual({ 'fever-infection': 'yes', thyroid: 'no', 'trigeminal-neuralgia': 'no' });
     expect((await findTemplate(mine.practiceId, templateId))!.body.steps).toEqual(routine.steps);
   });

@@ -19,14 +19,14 @@ describe('a client', () => {
   });
   test('a change raises the version; a stale one is refused and changes nothing', async () => {
     const client = await addClient(tenant);
-    expect(await updateClient(tenant.practiceId, client.id, 1, { ...inputOf(client), note: 'first' })).toBe('saved');
-    expect(await updateClient(tenant.practiceId, client.id, 1, { ...inputOf(client), note: 'second' })).toBe('stale');
+    expect(await updateClient(tenant, client.id, 1, { ...inputOf(client), note: 'first' })).toBe('saved');
+    expect(await updateClient(tenant, client.id, 1, { ...inputOf(client), note: 'second' })).toBe('stale');
     expect(await findClient(tenant.practiceId, client.id)).toMatchObject({ note: 'first', version: 2 });
   });
   test('a complaint taken off the list is closed, not lost; a new one is added', async () => {
     const client = await addClient(tenant);
     const [jaw] = client.complaints;
-    await updateClient(tenant.practiceId, client.id, 1, { ...inputOf(client), complaints: [jaw!, { kind: 'stress', label: '', side: 'midline', onset: '', triggers: '', goal: '' }] });
+    await updateClient(tenant, client.id, 1, { ...inputOf(client), complaints: [jaw!, { kind: 'stress', label: '', side: 'midline', onset: '', triggers: '', goal: '' }] });
     const after = (await findClient(tenant.practiceId, client.id))!;
     expect(after.complaints.map((c) => [c.kind, c.closed]).sort()).toEqual([['headache', true], ['jaw', false], ['stress', false]]);
     expect(after.complaints.find((c) => c.kind === 'jaw')!.id).toBe(jaw!.id);
@@ -40,7 +40,7 @@ describe('a client', () => {
   test('unknown ids and no ids at all are simply not found', async () => {
     expect(await findClient(tenant.practiceId, '00000000-0000-4000-8000-000000000000')).toBeNull();
     expect(await findClient(tenant.practiceId, "1' or '1'='1")).toBeNull();
-    expect(await updateClient(tenant.practiceId, 'nonsense', 1, {} as never)).toBe('missing');
+    expect(await updateClient(tenant, 'nonsense', 1, {} as never)).toBe('missing');
   });
 });
 
@@ -48,7 +48,7 @@ describe('long lists', () => {
   let large: Tenant;
   beforeAll(async () => {
     large = await openPractice('Large');
-    for (let i = 0; i < 37; i++) await createClient(large.practiceId, { name: `Client ${String(i).padStart(2, '0')}`, about: i % 2 ? 'viola' : 'oboe', note: '', pressureCap: null, fingerWidthsMm: null, habitSides: {}, allergies: [], complaints: [] });
+    for (let i = 0; i < 37; i++) await createClient(large, { name: `Client ${String(i).padStart(2, '0')}`, about: i % 2 ? 'viola' : 'oboe', note: '', pressureCap: null, fingerWidthsMm: null, habitSides: {}, allergies: [], complaints: [] });
   });
   const list = (over: Partial<Parameters<typeof listClients>[1]> = {}) => listClients(large.practiceId, { find: '', sort: 'name', descending: false, page: 1, pageSize: 10, ...over });
 

@@ -1,8 +1,9 @@
 import { randomBytes } from 'node:crypto';
 import { Client as Connection } from 'pg';
 import { inject } from 'vitest';
-import { closeDatabase, database } from '../../server/db/connection.ts';
-import { migrate } from '../../server/db/migrate.ts';
+import { QueryTypes, type Sequelize } from 'sequelize';
+import { closeDatabase as closeApp, connect } from '../../server/db/connection.ts';
+import { prepareDatabase } from '../../server/db/prepare.ts';
 import { createPractice } from '../../server/db/queries/accounts.server.ts';
 import { createClient, findClient, type Client } from '../../server/db/queries/clients.server.ts';
 import { createVisit } from '../../server/db/queries/visits.server.ts';
@@ -14,10 +15,24 @@ export async function openFreshDatabase(): Promise<void> {
   await connection.connect();
   await connection.query(`create database ${name}`);
   await connection.end();
-  process.env.DATABASE_URL = inject('clusterUrl').replace(/\/[^/]*$/, `/${name}`);
-  await migrate(database());
+  await closeDatabase();
+  const url = inject('clusterUrl').replace(/\/[^/]*$/, `/${name}`);
+  process.env.VELVET_TRAIL_KEY = 'a key that is only used by these tests';
+  process.env.VELVET_DATABASE = (await prepareDatabase(url)).url;
+  ownerConnection = connect(url, null);
 }
-export { closeDatabase };
+
+let ownerConnection: Sequelize | null = null;
+/** The database as its owner sees it, past every wall: to look at rows, and to do by hand what the application may not. */
+export async function asOwner<T extends object>(sql: string, replacements: Record<string, unknown> = {}): Promise<T[]> {
+  return (await ownerConnection!.query(sql, { replacements, ...(/^\s*(select|explain|with)/i.test(sql) ? { type: QueryTypes.SELECT } : {}) })) as T[];
+}
+export const owner = (): Sequelize => ownerConnection!;
+export async function closeDatabase(): Promise<void> {
+  await closeApp();
+  await ownerConnection?.close();
+  ownerConnection = null;
+}
 
 export interface Tenant {
   practiceId: string;
@@ -38,13 +53,13 @@ export async function openTwoPractices(): Promise<{ mine: Tenant; theirs: Tenant
   return { mine: await openPractice('Mine'), theirs: await openPractice('Theirs') };
 }
 
-export async function addClient({ practiceId }: Tenant, name = 'Noor Halvorsen', over: Partial<Parameters<typeof createClient>[1]> = {}): Promise<Client> {
-  const id = await createClient(practiceId, {
+export async function addClient(tenant: Tenant, name = 'Noor Halvorsen', over: Partial<Parameters<typeof createClient>[1]> = {}): Promise<Client> {
+  const id = await createClient(tenant, {
     name, about: 'second violins', note: '', pressureCap: null, fingerWidthsMm: null, habitSides: {}, allergies: [],
     complaints: [{ kind: 'jaw', label: '', side: 'left', onset: '', triggers: '', goal: '' }, { kind: 'headache', label: '', side: 'both', onset: '', triggers: '', goal: '' }],
     ...over,
   });
-  return (await findClient(practiceId, id))!;
+  return (await findClient(tenant.practiceId, id))!;
 }
 
 export async function addVisit(tenant: Tenant, clientId: string, startsAt = new Date()): Promise<string> {

@@ -1,18 +1,16 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { checkRoutine } from '../../core/routine/check.ts';
-import { coursePoints, needsAttention, type CourseOf } from '../../core/relief/attention.ts';
-import { judgeCourse } from '../../core/relief/judgement.ts';
+import { needsAttention } from '../../core/relief/attention.ts';
 import { screen } from '../../core/screening/screen.ts';
 import { ROUTINES } from '../../demo/routines.ts';
 import { DEMO_SIGN_IN, seedDemo } from '../../demo/seed.ts';
 import { CATALOGUE } from '../../reference/catalogue.ts';
 import { CAUTIONS } from '../../reference/cautions/index.ts';
-import { database } from '../../server/db/connection.ts';
 import { checkPassword } from '../../server/db/queries/accounts.server.ts';
 import { listClients } from '../../server/db/queries/clients.server.ts';
-import { ratingsNow } from '../../server/db/queries/readings.server.ts';
-import { openReferrals, reviewsDue, visitsBetween, visitsOfClient } from '../../server/db/queries/visits.server.ts';
-import { closeDatabase, openFreshDatabase } from './database.ts';
+import { coursesOf, coursesToLookAt } from '../../server/db/queries/courses.server.ts';
+import { findVisit, openReferrals, reviewsDue, visitsBetween, visitsOfClient } from '../../server/db/queries/visits.server.ts';
+import { asOwner, closeDatabase, openFreshDatabase } from './database.ts';
 
 const TODAY = new Date('2027-03-09T08:00:00Z');
 let practiceId = '';
@@ -22,18 +20,9 @@ beforeAll(async () => {
 });
 afterAll(closeDatabase);
 
-async function courses(): Promise<CourseOf[]> {
-  const out = new Map<string, CourseOf>();
-  for (const r of await ratingsNow(practiceId)) {
-    const course = out.get(r.complaintId) ?? ({ ...r, ratings: [] } as unknown as CourseOf);
-    course.ratings.push({ atMs: Date.parse(r.takenAt), value: r.value, source: r.source });
-    out.set(r.complaintId, course);
-  }
-  return [...out.values()];
-}
 const verdict = async (name: string, kind: string, side?: string) => {
-  const course = (await courses()).find((c) => c.clientName === name && c.kind === kind && (!side || c.side === side))!;
-  return judgeCourse(coursePoints(course.ratings));
+  const { rows } = await listClients(practiceId, { find: name, sort: 'name', descending: false, page: 1, pageSize: 1 });
+  return (await coursesOf(practiceId, [rows[0]!.id])).find((c) => c.kind === kind && (!side || c.side === side))!;
 };
 
 describe('the demo practice', () => {
@@ -44,11 +33,12 @@ describe('the demo practice', () => {
     expect(visits.map((v) => [v.clientName.split(' ')[0], v.stage])).toEqual([['Tobias', 'done'], ['Noor', 'compose'], ['Wilma', 'screen'], ['Petr', 'screen'], ['Jun', 'screen']]);
   });
   test('one review due, one open referral', async () => {
-    expect((await reviewsDue(practiceId, '2027-03-16')).map((r) => r.clientName)).toEqual(['Noor Halvorsen']);
+    expect((await reviewsDue(practiceId, '2027-03-16')).reviews.map((r) => r.clientName)).toEqual(['Noor Halvorsen']);
     expect((await openReferrals(practiceId)).map((r) => r.clientName)).toEqual(['Arno Vasquez']);
   });
   test('one worsening, one silent at home', async () => {
-    const attention = needsAttention(await courses(), TODAY.getTime() + 10 * 3_600_000);
+    const now = new Date(TODAY.getTime() + 10 * 3_600_000);
+    const attention = needsAttention((await coursesToLookAt(practiceId, now, 50)).courses, now.getTime());
     expect(attention.filter((a) => a.why === 'worse').map((a) => a.course.clientName)).toEqual(['Petr Lindqvist']);
     expect(attention.filter((a) => a.why === 'silent').map((a) => a.course.clientName)).toContain('Lena Marchetti');
   });
@@ -74,7 +64,8 @@ describe('its routines', () => {
   test('no finished visit used what its own screening forbids', async () => {
     const { rows } = await listClients(practiceId, { find: '', sort: 'name', descending: false, page: 1, pageSize: 50 });
     for (const row of rows)
-      for (const visit of await visitsOfClient(practiceId, row.id)) {
+      for (const { id } of await visitsOfClient(practiceId, row.id)) {
+        const visit = (await findVisit(practiceId, id))!;
         if (!visit.routine || visit.stage !== 'done') continue;
         const stops = checkRoutine(visit.routine, CATALOGUE, screen(CAUTIONS, visit.screen.answers)).filter((f) => f.severity === 'stop');
         expect(stops.map((f) => `${row.name}: ${f.title}`)).toEqual([]);
@@ -83,9 +74,9 @@ describe('its routines', () => {
 });
 
 test('the same day gives the same data', async () => {
-  const shape = async () => (await database().query(`select c.name, r.measure, r.value::text, r.taken_at::text from readings r join clients c on c.id = r.client_id where r.practice_id = :practiceId order by 1, 4, 2, 3`, { replacements: { practiceId } }))[0];
+  const shape = () => asOwner('select c.name, r.measure, r.value::text, r.taken_at::text from readings r join clients c on c.id = r.client_id where r.practice_id = :practiceId order by 1, 4, 2, 3', { practiceId });
   const first = await shape();
-  await database().query('delete from practices where id = :practiceId', { replacements: { practiceId } });
+  await asOwner('delete from practices where id = :practiceId', { practiceId });
   ({ practiceId } = await seedDemo(TODAY));
   expect(await shape()).toEqual(first);
 });

@@ -2,18 +2,19 @@ import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { FIRST_TEXTS } from '../../reference/practice-texts.ts';
 import { cleanPhoto } from '../../server/photo-file.server.ts';
-import { database } from '../../server/db/connection.ts';
-import { auditTrail } from '../../server/db/queries/audit.server.ts';
+import { auditTrail, checkTrail } from '../../server/db/queries/audit.server.ts';
 import { besideVisit } from '../../server/db/queries/beside-visit.server.ts';
 import { consentsOf, giveConsent, notePatchTest, withdrawConsent } from '../../server/db/queries/consents.server.ts';
-import { isOwnPassword, overridesOf, signOverride } from '../../server/db/queries/overrides.server.ts';
+import { isOwnPassword } from '../../server/db/queries/accounts.server.ts';
+import { overridesOf, signOverride } from '../../server/db/queries/overrides.server.ts';
 import { erasePhoto, keepPhoto, markPhoto, photoBytes } from '../../server/db/queries/photos.server.ts';
 import { addProduct, addRule, cautionsOf, changeProduct, changeRule, localRules, practiceTexts, productsOf, writeText } from '../../server/db/queries/practice.server.ts';
 import { readingsBefore } from '../../server/db/queries/readings.server.ts';
 import { findVisit } from '../../server/db/queries/visits.server.ts';
 import { ReadingModel } from '../../server/db/models/index.ts';
 import { saveVisit } from '../../server/db/queries/save-visit.server.ts';
-import { addClient, addVisit, closeDatabase, openTwoPractices, type Tenant } from './database.ts';
+import { inPractice } from '../../server/db/scope.ts';
+import { addClient, addVisit, asOwner, closeDatabase, openTwoPractices, type Tenant } from './database.ts';
 
 let mine: Tenant;
 let theirs: Tenant;
@@ -58,13 +59,13 @@ describe('rules', () => {
 
 describe('products and patch tests', () => {
   test('a name is there once, whatever its letters', async () => {
-    expect(await addProduct(mine.practiceId, OIL)).toBe('saved');
-    expect(await addProduct(mine.practiceId, { ...OIL, name: 'PLAIN jojoba' })).toBe('name-taken');
-    expect(await addProduct(theirs.practiceId, OIL)).toBe('saved');
+    expect(await addProduct(mine, OIL)).toBe('saved');
+    expect(await addProduct(mine, { ...OIL, name: 'PLAIN jojoba' })).toBe('name-taken');
+    expect(await addProduct(theirs, OIL)).toBe('saved');
     const [product] = await productsOf(mine.practiceId);
-    expect(await changeProduct(mine.practiceId, product!.id, 1, { body: { ...OIL, essentialPercent: 0.5 } })).toBe('saved');
-    expect(await changeProduct(mine.practiceId, product!.id, 1, { retired: true })).toBe('stale');
-    expect(await changeProduct(theirs.practiceId, product!.id, 2, { retired: true })).toBe('missing');
+    expect(await changeProduct(mine, product!.id, 1, { body: { ...OIL, essentialPercent: 0.5 } })).toBe('saved');
+    expect(await changeProduct(mine, product!.id, 1, { retired: true })).toBe('stale');
+    expect(await changeProduct(theirs, product!.id, 2, { retired: true })).toBe('missing');
     expect((await productsOf(mine.practiceId))[0]).toMatchObject({ essentialPercent: 0.5, retired: false, version: 2 });
   });
   test('the latest test counts, and belongs to one client of one practice', async () => {
@@ -151,7 +152,7 @@ describe('readings before a visit', () => {
     const visit = (await findVisit(mine.practiceId, await addVisit(mine, client.id)))!;
     const at = (daysAgo: number) => new Date(Date.parse(visit.startsAt) - daysAgo * 86_400_000);
     const one = (value: number, daysAgo: number, more: object = {}) => ({ practiceId: mine.practiceId, clientId: client.id, visitId: null, complaintId: null, measure: 'opening-mm' as const, place: '', side: 'midline' as const, phase: 'between' as const, value, source: 'home' as const, takenBy: null, takenAt: at(daysAgo), ...more });
-    await ReadingModel.bulkCreate([...Array.from({ length: 9 }, (_, i) => one(30 + i, 20 - i)), one(99, 2, { phase: 'after' }), one(98, -1), one(97, 1, { visitId: visit.id, phase: 'before' }), one(2, 3, { measure: 'tenderness', place: 'masseter-superficial', side: 'left' })]);
+    await inPractice(mine.practiceId, () => ReadingModel.bulkCreate([...Array.from({ length: 9 }, (_, i) => one(30 + i, 20 - i)), one(99, 2, { phase: 'after' }), one(98, -1), one(97, 1, { visitId: visit.id, phase: 'before' }), one(2, 3, { measure: 'tenderness', place: 'masseter-superficial', side: 'left' })]));
     const before = await readingsBefore(mine.practiceId, visit);
     const key = { complaintId: null, place: '', side: 'midline' };
     expect(before).toHaveLength(2);
@@ -163,26 +164,54 @@ describe('readings before a visit', () => {
 
 describe('the audit trail', () => {
   test('tells who did what, without what was said, and every entry fits the one before', async () => {
-    const { rows, entries, brokenAt } = await auditTrail(mine.practiceId, 500);
-    expect(brokenAt).toBeNull();
+    const { rows, entries } = await auditTrail(mine.practiceId, null, 500);
+    expect(await checkTrail(mine.practiceId, 0)).toEqual({ upTo: entries, brokenAt: null, whole: true, headFits: true });
     expect(rows.length).toBe(entries);
     expect(rows.map((r) => r.what)).toEqual(expect.arrayContaining(['rule-added', 'text-changed', 'consent-withdrawn', 'caution-overridden', 'photo-erased', 'visit-done']));
     expect(JSON.stringify(rows)).not.toMatch(/midwife|Sunniva|Performs/);
-    expect((await auditTrail(theirs.practiceId, 500)).rows.some((r) => r.what === 'caution-overridden')).toBe(false);
+    expect((await auditTrail(theirs.practiceId, null, 500)).rows.some((r) => r.what === 'caution-overridden')).toBe(false);
   });
-  test('cannot be changed or cut, not even by hand', async () => {
-    await expect(database().query('update audit set what = \'nothing\'')).rejects.toThrow('append-only');
-    await expect(database().query('delete from audit')).rejects.toThrow('append-only');
+  test('cannot be changed or cut, not even by its owner', async () => {
+    await expect(asOwner("update audit set what = 'nothing'")).rejects.toThrow('append-only');
+    await expect(asOwner('delete from audit')).rejects.toThrow('append-only');
+  });
+  test('is read page by page', async () => {
+    const { rows, entries } = await auditTrail(mine.practiceId, null, 2);
+    expect(rows.map((r) => r.seq)).toEqual([entries, entries - 1]);
+    expect((await auditTrail(mine.practiceId, entries - 1, 2)).rows.map((r) => r.seq)).toEqual([entries - 2, entries - 3]);
   });
   test('many writers at once leave no gap', async () => {
     const client = await addClient(mine, 'Lena Marchetti');
-    await Promise.all(Array.from({ length: 8 }, () => giveConsent(mine, client.id, 'work', 0)));
-    expect((await auditTrail(mine.practiceId, 1)).brokenAt).toBeNull();
+    await Promise.all(Array.from({ length: 8 }, (_, i) => giveConsent(mine, client.id, 'work', i)));
+    expect(await checkTrail(mine.practiceId, 0)).toMatchObject({ brokenAt: null, headFits: true });
+  });
+  test('consent given six times at once is one consent', async () => {
+    const client = await addClient(mine, 'Wilma Okonjo');
+    const all = await Promise.all(Array.from({ length: 6 }, () => giveConsent(mine, client.id, 'photo', 0)));
+    expect(new Set(all.map((c) => c!.id)).size).toBe(1);
+    expect(await consentsOf(mine.practiceId, client.id)).toHaveLength(1);
+  });
+  test('is checked from any entry on, and one that is not there is told', async () => {
+    const { entries } = await auditTrail(mine.practiceId, null, 1);
+    expect(await checkTrail(mine.practiceId, 3)).toEqual({ upTo: entries, brokenAt: null, whole: true, headFits: true });
+    expect(await checkTrail(mine.practiceId, entries + 5)).toMatchObject({ headFits: false });
+  });
+  const byHand = async (sql: string) => {
+    await asOwner('alter table audit disable trigger audit_append_only');
+    await asOwner(sql, { id: mine.practiceId });
+    await asOwner('alter table audit enable trigger audit_append_only');
+  };
+  test('cutting off the newest entry is seen, also with the head set back to fit', async () => {
+    const { entries } = await auditTrail(mine.practiceId, null, 1);
+    await byHand(`delete from audit where practice_id = :id and seq = ${entries}`);
+    expect(await checkTrail(mine.practiceId, 0)).toEqual({ upTo: entries - 1, brokenAt: null, whole: true, headFits: false });
+    await asOwner('update trail_heads h set entries = a.seq, hash = a.hash from audit a where a.practice_id = h.practice_id and h.practice_id = :id and a.seq = :seq', { id: mine.practiceId, seq: entries - 1 });
+    expect((await checkTrail(mine.practiceId, 0)).headFits).toBe(false);
+    await asOwner('delete from trail_heads where practice_id = :id', { id: mine.practiceId });
+    expect((await checkTrail(mine.practiceId, 0)).headFits).toBe(false);
   });
   test('what is changed behind its back is seen', async () => {
-    await database().query('alter table audit disable trigger audit_append_only');
-    await database().query(`update audit set about = '{"client":"x"}' where practice_id = :id and seq = 2`, { replacements: { id: mine.practiceId } });
-    await database().query('alter table audit enable trigger audit_append_only');
-    expect((await auditTrail(mine.practiceId, 1)).brokenAt).toBe(2);
+    await byHand(`update audit set about = '{"client":"x"}' where practice_id = :id and seq = 2`);
+    expect((await checkTrail(mine.practiceId, 0)).brokenAt).toBe(2);
   });
 });

@@ -22,6 +22,8 @@ afterAll(closeDatabase);
 
 const event = (kind: GuideEvent['kind'], atMs: number, text?: string): GuideEvent => ({ id: randomUUID(), kind, atMs, ...(text === undefined ? {} : { text }) });
 const T = 1_800_000_000_000;
+/** What the device sends, with the server's clock at the same moment. */
+const take = (runId: string, events: GuideEvent[], nowMs: number) => takeEvents(tenant.practiceId, visitId, runId, events, nowMs, nowMs);
 
 describe('runs', () => {
   test('two devices that open at once get the same run', async () => {
@@ -40,35 +42,80 @@ describe('runs', () => {
   test('each event is taken once, however often it is sent', async () => {
     const run = (await openRun(tenant.practiceId, visitId))!;
     const batch = [event('start', T), event('note', T + 5000, 'warm')];
-    expect(await takeEvents(tenant.practiceId, run.id, batch, T + 6000)).toEqual({ taken: batch.map((e) => e.id), status: 'open' });
-    await takeEvents(tenant.practiceId, run.id, batch, T + 7000);
+    expect(await take(run.id, batch, T + 6000)).toEqual({ taken: batch.map((e) => e.id), status: 'open' });
+    await take(run.id, batch, T + 7000);
     expect((await runsOfVisit(tenant.practiceId, visitId))[0]!.events).toEqual(batch);
   });
   test('events that arrive out of order are replayed in order', async () => {
     const run = (await openRun(tenant.practiceId, visitId))!;
     const [start, pause] = [event('start', T), event('pause', T + 10_000)];
-    await takeEvents(tenant.practiceId, run.id, [pause], T + 11_000);
-    await takeEvents(tenant.practiceId, run.id, [start], T + 12_000);
+    await take(run.id, [pause], T + 11_000);
+    await take(run.id, [start], T + 12_000);
     expect((await runsOfVisit(tenant.practiceId, visitId))[0]!.events.map((e) => e.kind)).toEqual(['start', 'pause']);
   });
   test('when time is up the run is done and planned against done is stored', async () => {
     const run = (await openRun(tenant.practiceId, visitId))!;
-    await takeEvents(tenant.practiceId, run.id, [event('start', T)], T);
-    expect(await takeEvents(tenant.practiceId, run.id, [], T + 80_001)).toMatchObject({ status: 'done' });
+    await take(run.id, [event('start', T)], T);
+    expect(await take(run.id, [], T + 80_001)).toMatchObject({ status: 'done' });
     const [stored] = await runsOfVisit(tenant.practiceId, visitId);
     expect(stored!.steps).toMatchObject([{ stepId: 'a', plannedSeconds: 60, doneSeconds: 60, left: { doneSeconds: 30 }, right: { doneSeconds: 30 } }, { stepId: 'b', doneSeconds: 20 }]);
   });
   test('a stop is stored with what each side got, and another run may begin', async () => {
     const run = (await openRun(tenant.practiceId, visitId))!;
-    await takeEvents(tenant.practiceId, run.id, [event('start', T), event('stop', T + 40_000, 'Out of time')], T + 50_000);
+    await take(run.id, [event('start', T), event('stop', T + 40_000, 'Out of time')], T + 50_000);
     const [stored] = await runsOfVisit(tenant.practiceId, visitId);
     expect(stored).toMatchObject({ status: 'stopped', steps: [{ left: { doneSeconds: 30 }, right: { doneSeconds: 10 } }, { doneSeconds: 0 }] });
     expect((await openRun(tenant.practiceId, visitId))!.id).not.toBe(run.id);
   });
-  test('a run that is not there', async () => expect(await takeEvents(tenant.practiceId, randomUUID(), [], T)).toBeNull());
+  test('a run that is not there', async () => expect(await take(randomUUID(), [], T)).toBe('missing'));
+});
+
+describe('a run that has ended', () => {
+  const ended = async () => {
+    const run = (await openRun(tenant.practiceId, visitId))!;
+    const log = [event('start', T), event('stop', T + 40_000, 'Out of time')];
+    await take(run.id, log, T + 50_000);
+    return { run, log };
+  };
+  const stored = async () => (await runsOfVisit(tenant.practiceId, visitId))[0]!;
+  test('takes nothing more', async () => {
+    const { run } = await ended();
+    const before = await stored();
+    expect(await take(run.id, [event('back', T + 1000)], T + 60_000)).toBe('closed');
+    expect(await take(run.id, [], 1)).toEqual({ taken: [], status: 'stopped' });
+    expect(await stored()).toEqual(before);
+  });
+  test('acknowledges again what it knows', async () => {
+    const { run, log } = await ended();
+    expect(await take(run.id, log, T)).toEqual({ taken: log.map((e) => e.id), status: 'stopped' });
+  });
+});
+
+describe('the clock of a run', () => {
+  test('is the server’s: a device that says later afterwards ends nothing', async () => {
+    const run = (await openRun(tenant.practiceId, visitId))!;
+    await takeEvents(tenant.practiceId, visitId, run.id, [event('start', T)], T, T);
+    expect(await takeEvents(tenant.practiceId, visitId, run.id, [], T + 900_000, T + 10_000)).toMatchObject({ status: 'open' });
+    expect(await takeEvents(tenant.practiceId, visitId, run.id, [], T, T + 80_001)).toMatchObject({ status: 'done' });
+  });
+  test('minds a device whose clock is wrong by hours', async () => {
+    const run = (await openRun(tenant.practiceId, visitId))!;
+    const ahead = 5 * 3_600_000;
+    await takeEvents(tenant.practiceId, visitId, run.id, [event('start', T + ahead)], T + ahead, T);
+    expect(await takeEvents(tenant.practiceId, visitId, run.id, [], null, T + 79_000)).toMatchObject({ status: 'open' });
+    expect(await takeEvents(tenant.practiceId, visitId, run.id, [], null, T + 80_001)).toMatchObject({ status: 'done' });
+  });
+  test('refuses what has not happened yet', async () => {
+    const run = (await openRun(tenant.practiceId, visitId))!;
+    await take(run.id, [event('start', T)], T);
+    expect(await take(run.id, [event('stop', T + 3_600_000)], T + 1000)).toBe('from-the-future');
+    expect((await runsOfVisit(tenant.practiceId, visitId))[0]!.events).toHaveLength(1);
+  });
 });
 
 describe('templates', () => {
+  const boss = () => ({ ...tenant, role: 'owner' as const });
+  const colleague = () => ({ practiceId: tenant.practiceId, practitionerId: randomUUID(), role: 'practitioner' as const });
   const keep = (name: string) => saveTemplate(tenant, name, routineFrom(['temple-circles']));
   test('are kept under a name of their own', async () => {
     const id = await keep('Evening headache');
@@ -77,15 +124,27 @@ describe('templates', () => {
     expect((await listTemplates(tenant.practiceId)).find((t) => t.id === id)!.createdBy).toBe('Imke Dahl');
     expect(await findTemplatesByName(tenant.practiceId, 'evening', 5)).toEqual([{ id, name: 'Evening headache' }]);
   });
+  test('are changed and deleted by who made them, and by the owner', async () => {
+    const id = await keep('The owner’s');
+    expect(await deleteTemplate(colleague(), id)).toBe('not-yours');
+    expect(await renameTemplate(colleague(), id, 1, 'Mine now')).toBe('not-yours');
+    expect((await findTemplate(tenant.practiceId, id))!.name).toBe('The owner’s');
+    expect(await deleteTemplate({ ...tenant, role: 'practitioner' }, id)).toBe('deleted');
+  });
+  test('kept twice by one press is one', async () => {
+    const key = randomUUID();
+    const made = await Promise.all([1, 2, 3].map(() => saveTemplate(tenant, 'Pressed', routineFrom(['temple-circles']), key)));
+    expect(new Set(made).size).toBe(1);
+  });
   test('renaming minds version and names', async () => {
     const [a] = [await keep('First'), await keep('Second')];
-    expect(await renameTemplate(tenant.practiceId, a, 1, 'Third')).toBe('saved');
-    expect(await renameTemplate(tenant.practiceId, a, 1, 'Fourth')).toBe('stale');
-    expect(await renameTemplate(tenant.practiceId, a, 2, 'second')).toBe('name-taken');
-    expect(await renameTemplate(tenant.practiceId, randomUUID(), 1, 'x')).toBe('missing');
+    expect(await renameTemplate(boss(), a, 1, 'Third')).toBe('saved');
+    expect(await renameTemplate(boss(), a, 1, 'Fourth')).toBe('stale');
+    expect(await renameTemplate(boss(), a, 2, 'second')).toBe('name-taken');
+    expect(await renameTemplate(boss(), randomUUID(), 1, 'x')).toBe('missing');
   });
   test('deleting one leaves the visits that used it', async () => {
     const id = await keep('To go');
-    expect([await deleteTemplate(tenant.practiceId, id), await deleteTemplate(tenant.practiceId, id)]).toEqual([true, false]);
+    expect([await deleteTemplate(boss(), id), await deleteTemplate(boss(), id)]).toEqual(['deleted', 'missing']);
   });
 });

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { findClient, findClientsByName, listClients, updateClient, type Client } from '../../server/db/queries/clients.server.ts';
-import { ratingsNow, readingsOfClient, readingsOfVisit } from '../../server/db/queries/readings.server.ts';
+import { coursesOf, coursesToLookAt } from '../../server/db/queries/courses.server.ts';
+import { endsOfClient, ratingsOfClient, ratingsOfVisits, readingsOfVisit } from '../../server/db/queries/readings.server.ts';
 import { openRun, runsOfVisit, takeEvents } from '../../server/db/queries/runs.server.ts';
 import { saveVisit } from '../../server/db/queries/save-visit.server.ts';
 import { deleteTemplate, findTemplate, listTemplates, renameTemplate, saveTemplate } from '../../server/db/queries/templates.server.ts';
@@ -38,14 +39,15 @@ describe('reading another practice’s rows finds nothing', () => {
     expect(await findClient(p, client.id)).toBeNull();
     expect(await findVisit(p, visitId)).toBeNull();
     expect(await findTemplate(p, templateId)).toBeNull();
-    expect([await visitsOfClient(p, client.id), await readingsOfVisit(p, visitId), await readingsOfClient(p, client.id), await runsOfVisit(p, visitId)]).toEqual([[], [], [], []]);
+    expect([await visitsOfClient(p, client.id), await readingsOfVisit(p, visitId), await ratingsOfClient(p, client.id), await endsOfClient(p, client.id), await ratingsOfVisits(p, [visitId]), await runsOfVisit(p, visitId)]).toEqual([[], [], [], [], [], []]);
     expect(await visitNumber(p, (await findVisit(theirs.practiceId, visitId))!)).toBe(0);
     expect(await visitBefore(p, (await findVisit(theirs.practiceId, visitId))!)).toBeNull();
   });
   test('in lists', async () => {
     const p = mine.practiceId;
     expect((await listClients(p, { find: '', sort: 'name', descending: false, page: 1, pageSize: 50 })).total).toBe(0);
-    expect([await findClientsByName(p, 'noor', 9), await listTemplates(p), await ratingsNow(p), await ratingsNow(p, [client.id]), await openReferrals(p), await reviewsDue(p, '2099-01-01')]).toEqual([[], [], [], [], [], []]);
+    expect([await findClientsByName(p, 'noor', 9), await listTemplates(p), await coursesOf(p, [client.id]), await openReferrals(p)]).toEqual([[], [], [], []]);
+    expect([await reviewsDue(p, '2099-01-01'), await coursesToLookAt(p, new Date(), 9)]).toEqual([{ reviews: [], total: 0 }, { courses: [], total: 0 }]);
     expect(await visitsBetween(p, new Date(0), new Date('2100-01-01'))).toEqual([]);
   });
 });
@@ -53,15 +55,15 @@ describe('reading another practice’s rows finds nothing', () => {
 describe('writing to another practice’s rows does nothing', () => {
   test('each writer answers as if it were not there', async () => {
     const p = mine.practiceId;
-    expect(await updateClient(p, client.id, 1, { ...client, name: 'Taken' })).toBe('missing');
+    expect(await updateClient(mine, client.id, 1, { ...client, name: 'Taken' })).toBe('missing');
     expect(await saveVisit(mine, visitId, { saveId: randomUUID(), expectedVersion: 3, patch: { kind: 'stage', stage: 'done' } })).toEqual({ result: 'missing' });
     expect(await createVisit(p, { clientId: client.id, practitionerId: mine.practitionerId, startsAt: new Date() })).toBeNull();
     expect(await createVisit(theirs.practiceId, { clientId: client.id, practitionerId: mine.practitionerId, startsAt: new Date() })).toBeNull();
-    expect(await noteReferralOutcome(p, stoppedId, 'x', '2027-01-01')).toBe(false);
-    expect(await renameTemplate(p, templateId, 1, 'Taken')).toBe('missing');
-    expect(await deleteTemplate(p, templateId)).toBe(false);
+    expect(await noteReferralOutcome(mine, stoppedId, 'x', '2027-01-01')).toBe(false);
+    expect(await renameTemplate({ ...mine, role: 'owner' }, templateId, 1, 'Taken')).toBe('missing');
+    expect(await deleteTemplate({ ...mine, role: 'owner' }, templateId)).toBe('missing');
     expect(await openRun(p, visitId)).toBeNull();
-    expect(await takeEvents(p, runId, [{ id: randomUUID(), kind: 'start', atMs: 1 }], 2)).toBeNull();
+    expect(await takeEvents(p, visitId, runId, [{ id: randomUUID(), kind: 'start', atMs: 1 }], 2)).toBe('missing');
   });
   test('and nothing of theirs has changed', async () => {
     expect((await findClient(theirs.practiceId, client.id))!.name).toBe('Noor Halvorsen');
@@ -72,6 +74,6 @@ describe('writing to another practice’s rows does nothing', () => {
   test('a reading that names their complaint is refused in a visit of mine', async () => {
     const own = await addClient(mine, 'Petr Lindqvist');
     const visit = await addVisit(mine, own.id);
-    expect(await saveVisit(mine, visit, { saveId: randomUUID(), expectedVersion: 1, patch: { kind: 'readings', entries: [{ measure: 'nrs-now', complaintId: client.complaints[0]!.id, place: '', side: 'left', phase: 'before', value: 3 }] } })).toEqual({ result: 'missing' });
+    expect(await saveVisit(mine, visit, { saveId: randomUUID(), expectedVersion: 1, patch: { kind: 'readings', entries: [{ measure: 'nrs-now', complaintId: client.complaints[0]!.id, place: '', side: 'left', phase: 'before', value: 3 }] } })).toMatchObject({ result: 'refused' });
   });
 });

@@ -1,13 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
 import { EMPTY_RECORD } from '../../core/visit/model.ts';
-import { database } from '../../server/db/connection.ts';
-import { ratingsNow, readingsOfClient, readingsOfVisit } from '../../server/db/queries/readings.server.ts';
+import { coursesOf } from '../../server/db/queries/courses.server.ts';
+import { readingsOfVisit } from '../../server/db/queries/readings.server.ts';
 import { saveVisit, type ReadingEntry, type VisitPatch } from '../../server/db/queries/save-visit.server.ts';
-import { findVisit, noteReferralOutcome, openReferrals, reviewsDue, visitBefore, visitNumber, visitsBetween } from '../../server/db/queries/visits.server.ts';
+import { createVisit, findVisit, noteReferralOutcome, openReferrals, reviewsDue, visitBefore, visitNumber, visitsBetween } from '../../server/db/queries/visits.server.ts';
 import type { Client } from '../../server/db/queries/clients.server.ts';
 import { routineFrom } from '../support/routines.ts';
-import { addClient, addVisit, closeDatabase, openFreshDatabase, openPractice, type Tenant } from './database.ts';
+import { addClient, addVisit, asOwner, closeDatabase, openFreshDatabase, openPractice, type Tenant } from './database.ts';
 
 let tenant: Tenant;
 let client: Client;
@@ -26,6 +26,13 @@ const write = (expectedVersion: number, patch: VisitPatch, saveId: string = rand
 const tender = (value: number | null, over: Partial<ReadingEntry> = {}): VisitPatch => ({ kind: 'readings', entries: [{ measure: 'tenderness', complaintId: null, place: 'masseter-superficial', side: 'left', phase: 'before', value, ...over }] });
 
 describe('writing', () => {
+  test('a visit opened twice by one press is one visit, by two presses two', async () => {
+    const open = (once: string) => createVisit(tenant.practiceId, { clientId: client.id, practitionerId: tenant.practitionerId, startsAt: new Date(), once });
+    const key = randomUUID();
+    const [a, b, c] = await Promise.all([open(key), open(key), open(randomUUID())]);
+    expect(a).toBe(b);
+    expect(c).not.toBe(a);
+  });
   test('each write raises the version', async () => {
     expect(await write(1, { kind: 'stage', stage: 'assess' })).toEqual({ result: 'saved', version: 2 });
     expect(await write(2, { kind: 'routine', routine: routineFrom(['temple-circles']) })).toEqual({ result: 'saved', version: 3 });
@@ -42,6 +49,27 @@ describe('writing', () => {
     expect(await write(1, tender(2), saveId)).toEqual({ result: 'saved', version: 2 });
     expect(await write(1, tender(2), saveId)).toEqual({ result: 'saved', version: 2 });
     expect((await readingsOfVisit(tenant.practiceId, visitId)).length).toBe(1);
+  });
+  test('however many others came between, it is still known', async () => {
+    const saveId = randomUUID();
+    await write(1, tender(2), saveId);
+    await write(2, tender(3, { side: 'right' }));
+    await write(3, { kind: 'stage', stage: 'assess' });
+    expect(await write(1, tender(2), saveId)).toEqual({ result: 'saved', version: 2 });
+    expect((await findVisit(tenant.practiceId, visitId))!.version).toBe(4);
+  });
+  test('another change under a known id is refused and not written', async () => {
+    const saveId = randomUUID();
+    await write(1, tender(2), saveId);
+    expect(await write(1, tender(3), saveId)).toMatchObject({ result: 'refused' });
+    expect(await write(2, tender(3), saveId)).toMatchObject({ result: 'refused' });
+    expect((await readingsOfVisit(tenant.practiceId, visitId)).map((r) => r.value)).toEqual([2]);
+  });
+  test('a product that is not the practice’s is refused', async () => {
+    const screen = { answers: {}, preparation: [] };
+    expect(await write(1, { kind: 'screen', screen: { ...screen, product: randomUUID() } })).toMatchObject({ result: 'refused' });
+    expect(await write(1, { kind: 'screen', screen: { ...screen, product: 'oil' } })).toMatchObject({ result: 'refused' });
+    expect(await write(1, { kind: 'screen', screen })).toMatchObject({ result: 'saved' });
   });
   test('of ten writers at once on one version exactly one gets through', async () => {
     const results = await Promise.all(Array.from({ length: 10 }, (_, i) => write(1, tender(i % 4))));
@@ -77,21 +105,24 @@ describe('readings', () => {
   test('a complaint of somebody else is not accepted, and the whole write falls', async () => {
     const other = await addClient(tenant, 'Petr Lindqvist');
     const entries: ReadingEntry[] = [{ measure: 'tenderness', complaintId: null, place: 'masseter-superficial', side: 'left', phase: 'before', value: 2 }, { measure: 'nrs-now', complaintId: other.complaints[0]!.id, place: '', side: 'left', phase: 'before', value: 5 }];
-    expect(await write(1, { kind: 'readings', entries })).toEqual({ result: 'missing' });
+    expect(await write(1, { kind: 'readings', entries })).toMatchObject({ result: 'refused' });
     expect((await readingsOfVisit(tenant.practiceId, visitId)).length).toBe(0);
   });
   test('decimal millimetres come back as they went in', async () => {
     await write(1, tender(41.5, { measure: 'opening-mm', place: '', side: 'midline' }));
-    expect((await readingsOfClient(tenant.practiceId, client.id))[0]).toMatchObject({ measure: 'opening-mm', value: 41.5, source: 'studio' });
+    expect((await readingsOfVisit(tenant.practiceId, visitId))[0]).toMatchObject({ measure: 'opening-mm', value: 41.5, source: 'studio' });
   });
   test('courses for Today leave out what was rated right after the work and closed complaints', async () => {
     const jaw = client.complaints[0]!;
     const rate = (phase: 'before' | 'after', value: number): ReadingEntry => ({ measure: 'nrs-now', complaintId: jaw.id, place: '', side: 'left', phase, value });
     await write(1, { kind: 'readings', entries: [rate('before', 6), rate('after', 3)] });
-    expect((await ratingsNow(tenant.practiceId, [client.id])).map((r) => r.value)).toEqual([6]);
-    await database().query('update complaints set closed = true where id = :id', { replacements: { id: jaw.id } });
-    expect(await ratingsNow(tenant.practiceId, [client.id])).toEqual([]);
-    expect(await ratingsNow(tenant.practiceId, [])).toEqual([]);
+    expect((await coursesOf(tenant.practiceId, [client.id])).map((c) => c.recent)).toEqual([[6]]);
+    await write(2, { kind: 'readings', entries: [{ ...rate('before', 6), value: null }] });
+    expect(await coursesOf(tenant.practiceId, [client.id])).toEqual([]);
+    await write(3, { kind: 'readings', entries: [rate('before', 5)] });
+    await asOwner('update complaints set closed = true where id = :id', { id: jaw.id });
+    expect(await coursesOf(tenant.practiceId, [client.id])).toEqual([]);
+    expect(await coursesOf(tenant.practiceId, [])).toEqual([]);
   });
 });
 
@@ -114,21 +145,21 @@ describe('what needs a look', () => {
   test('a stopped visit is an open referral until its outcome is noted', async () => {
     await write(1, { kind: 'stage', stage: 'stopped', referral: { cautions: ['thunderclap'], seeWho: 'Emergency services now.', outcome: null, outcomeOn: null } });
     expect((await openReferrals(tenant.practiceId)).map((r) => r.visitId)).toContain(visitId);
-    expect(await noteReferralOutcome(tenant.practiceId, visitId, 'Seen, settled.', '2027-03-09')).toBe(true);
+    expect(await noteReferralOutcome(tenant, visitId, 'Seen, settled.', '2027-03-09')).toBe(true);
     expect((await openReferrals(tenant.practiceId)).map((r) => r.visitId)).not.toContain(visitId);
     expect((await findVisit(tenant.practiceId, visitId))!.referral).toMatchObject({ cautions: ['thunderclap'], outcome: 'Seen, settled.', outcomeOn: '2027-03-09' });
   });
-  test('an outcome belongs to a stopped visit only', async () => expect(await noteReferralOutcome(tenant.practiceId, visitId, 'x', '2027-03-09')).toBe(false));
+  test('an outcome belongs to a stopped visit only', async () => expect(await noteReferralOutcome(tenant, visitId, 'x', '2027-03-09')).toBe(false));
   test('stopping leaves a line in the audit trail', async () => {
     await write(1, { kind: 'stage', stage: 'stopped', referral: { cautions: ['fever'], seeWho: '', outcome: null, outcomeOn: null } });
-    const [rows] = await database().query(`select what, about from audit where about->>'visit' = :id`, { replacements: { id: visitId } });
+    const rows = await asOwner(`select what, about from audit where about->>'visit' = :id`, { id: visitId });
     expect(rows).toEqual([{ what: 'visit-stopped', about: { visit: visitId, cautions: ['fever'] } }]);
   });
   test('a review counts from the latest finished visit of a client', async () => {
     const record = (reviewOn: string): VisitPatch => ({ kind: 'record', record: { ...EMPTY_RECORD, reviewOn } });
     await write(1, record('2027-03-09'));
     await write(2, { kind: 'stage', stage: 'done' });
-    const mine = async (day: string) => (await reviewsDue(tenant.practiceId, day)).filter((r) => r.clientId === client.id);
+    const mine = async (day: string) => (await reviewsDue(tenant.practiceId, day)).reviews.filter((r) => r.clientId === client.id);
     expect(await mine('2027-03-08')).toEqual([]);
     expect((await mine('2027-03-09')).map((r) => r.reviewOn)).toEqual(['2027-03-09']);
     const later = await addVisit(tenant, client.id, new Date(Date.now() + 60_000));

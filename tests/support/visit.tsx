@@ -18,6 +18,7 @@ export const emptyVisit = (): VisitData => ({
   lastFindings: null,
   scores: [],
   practiceName: 'Harbour Row Face Studio',
+  who: { practitionerId: 'p1', name: 'Imke Dahl' },
   timeZone: 'Europe/Lisbon',
   rules: [],
   texts: Object.fromEntries(TEXT_KINDS.map((kind) => [kind, { kind, version: 0, body: FIRST_TEXTS[kind] }])) as VisitData['texts'],

@@ -1,25 +1,33 @@
 import { differenceInCalendarDays } from 'date-fns';
 import { Button } from 'react-bootstrap';
-import { Form, Link, NavLink, Outlet, redirect } from 'react-router';
-import { hasBegun, hasEnded, STAGE_NAMES } from '../../../core/visit/model';
+import { data, Form, Link, NavLink, Outlet, redirect } from 'react-router';
+import { object } from 'yup';
+import { STAGE_NAMES } from '../../../core/visit/model';
 import { findClient } from '../../../server/db/queries/clients.server';
-import { readingsOfClient } from '../../../server/db/queries/readings.server';
-import { createVisit, visitsOfClient } from '../../../server/db/queries/visits.server';
+import { createVisit, openVisitBetween, visitTimes } from '../../../server/db/queries/visits.server';
+import { once } from '../../schemas/once';
+import { checkForm, readForm } from '../../schemas/read';
 import { notFound, requirePractitioner } from '../../session.server';
+import { dayIn } from '../../time.server';
+import { OnceKey } from '../../ui/once-key';
 import { dayOf } from '../../ui/time';
 import type { Route } from './+types/client';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId, timeZone } = await requirePractitioner(request);
-  const [client, visits, readings] = await Promise.all([findClient(practiceId, params.clientId), visitsOfClient(practiceId, params.clientId), readingsOfClient(practiceId, params.clientId)]);
+  const now = new Date();
+  const { from, to } = dayIn(timeZone, now);
+  const [client, begun, open] = await Promise.all([findClient(practiceId, params.clientId), visitTimes(practiceId, params.clientId, now), openVisitBetween(practiceId, params.clientId, from, to)]);
   if (!client) notFound('client');
-  return { client, visits, readings, timeZone, now: new Date().toISOString() };
+  return { client, begun, open, timeZone, now: now.toISOString() };
 }
 
 /** Starts a visit right now. */
 export async function action({ request, params }: Route.ActionArgs) {
   const { practiceId, practitionerId } = await requirePractitioner(request);
-  const made = await createVisit(practiceId, { clientId: params.clientId, practitionerId, startsAt: new Date() });
+  const input = await checkForm(object({ once }), await readForm(request));
+  if (!input.ok) throw data(Object.values(input.errors)[0], { status: 422 });
+  const made = await createVisit(practiceId, { clientId: params.clientId, practitionerId, startsAt: new Date(), once: input.value.once });
   if (!made) notFound('client');
   return redirect(`/visits/${made}/screen`);
 }
@@ -27,11 +35,9 @@ export async function action({ request, params }: Route.ActionArgs) {
 export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${loaderData?.client.name ?? 'Client'} · Velvet Compass` }];
 
 export default function ClientFrame({ loaderData }: Route.ComponentProps) {
-  const { client, visits, now, timeZone } = loaderData;
+  const { client, begun, open, now, timeZone } = loaderData;
   const base = `/clients/${client.id}`;
-  const begun = visits.filter((v) => hasBegun(v, now));
-  const open = visits.findLast((v) => !hasEnded(v.stage) && dayOf(v.startsAt, timeZone) === dayOf(now, timeZone));
-  const days = begun[0] ? differenceInCalendarDays(dayOf(now, timeZone), dayOf(begun[0].startsAt, timeZone)) : null;
+  const days = begun[0] ? differenceInCalendarDays(dayOf(now, timeZone), dayOf(begun[0], timeZone)) : null;
   return (
     <>
       <section className="client-strip" aria-label="Client">
@@ -55,6 +61,7 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
             </Link>
           ) : (
             <Form method="post" action={base}>
+              <OnceKey />
               <Button type="submit">Start visit {begun.length + 1}</Button>
             </Form>
           )}

@@ -2,14 +2,14 @@ import { data } from 'react-router';
 import { giveConsent, withdrawConsent } from '../../../server/db/queries/consents.server';
 import { practiceTexts } from '../../../server/db/queries/practice.server';
 import { consentSchema } from '../../schemas/practice';
-import { check } from '../../schemas/read';
+import { readJson } from '../../schemas/read';
 import { notFound, requirePractitioner } from '../../session.server';
 import type { Route } from './+types/consent';
 
 /** Consent to the very wording that was shown, or its withdrawal. */
 export async function action({ request, params }: Route.ActionArgs) {
   const who = await requirePractitioner(request);
-  const input = await check(consentSchema, (await request.json().catch(() => null)) ?? {});
+  const input = await readJson(request, consentSchema);
   if (!input.ok) return data({ message: Object.values(input.errors)[0] }, { status: 422 });
   const { kind, textVersion } = input.value;
   if (input.value.do === 'withdraw') return (await withdrawConsent(who, params.clientId, kind)) ? { withdrawn: true } : data({ message: 'There is no consent to take back.' }, { status: 404 });

@@ -6,7 +6,7 @@ import { updateClient } from '../../../server/db/queries/clients.server';
 import { ConsentLine } from '../../client/consent-line';
 import { ClientForm } from '../../client/client-form';
 import { clientInput, clientSchema } from '../../schemas/client';
-import { check, formObject, type FieldErrors } from '../../schemas/read';
+import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
 import { notFound, requirePractitioner } from '../../session.server';
 import type { Route } from './+types/details';
 import type { loader as frame } from './client';
@@ -18,12 +18,12 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
-  const { practiceId } = await requirePractitioner(request);
-  const input = await check(clientSchema, formObject(await request.formData()));
-  if (!input.ok) return data({ errors: input.errors }, { status: 422 });
-  const result = await updateClient(practiceId, params.clientId, input.value.version ?? 0, clientInput(input.value));
+  const who = await requirePractitioner(request);
+  const input = await checkForm(clientSchema, await readForm(request));
+  if (!input.ok) return data({ errors: input.errors, typed: input.typed }, { status: 422 });
+  const result = await updateClient(who, params.clientId, input.value.version ?? 0, clientInput(input.value));
   if (result === 'missing') notFound('client');
-  if (result === 'stale') return data({ errors: { name: 'These details were changed in another window meanwhile. Open them there, or reload this page to see what is stored; what you typed is still here.' } as FieldErrors }, { status: 409 });
+  if (result === 'stale') return data({ errors: { name: 'These details were changed in another window meanwhile. Open them there, or reload this page to see what is stored; what you typed is still here.' } as FieldErrors, typed: undefined }, { status: 409 });
   return redirect(`/clients/${params.clientId}`);
 }
 

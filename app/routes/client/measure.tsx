@@ -8,7 +8,7 @@ import { FaceChart } from '../../chart/face-chart';
 import { MeasureForm } from '../../client/measure-form';
 import { MeasureHistory } from '../../client/measure-history';
 import { measuresOf, measuresSchema } from '../../schemas/measures';
-import { check, formObject } from '../../schemas/read';
+import { checkForm, readForm } from '../../schemas/read';
 import { notFound, requirePractitioner } from '../../session.server';
 import { dayOf, dayWords } from '../../ui/time';
 import type { Route } from './+types/measure';
@@ -20,16 +20,16 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
-  const { practiceId, practitionerId } = await requirePractitioner(request);
-  const form = await request.formData();
+  const who = await requirePractitioner(request);
+  const form = await readForm(request);
   const remove = form.get('remove');
-  if (typeof remove === 'string') {
-    if ((await removeMeasures(practiceId, params.clientId, remove)) === 'missing') notFound('measure');
+  if (remove !== undefined) {
+    if ((await removeMeasures(who, params.clientId, remove)) === 'missing') notFound('measure');
     return redirect(`/clients/${params.clientId}/measure`);
   }
-  const input = await check(measuresSchema, formObject(form));
-  if (!input.ok) return data({ errors: input.errors }, { status: 422 });
-  if ((await addMeasures(practiceId, practitionerId, params.clientId, input.value.takenOn, measuresOf(input.value))) === 'missing') notFound('client');
+  const input = await checkForm(measuresSchema, form);
+  if (!input.ok) return data({ errors: input.errors, typed: input.typed }, { status: 422 });
+  if ((await addMeasures(who, params.clientId, input.value.takenOn, measuresOf(input.value), input.value.once)) === 'missing') notFound('client');
   return redirect(`/clients/${params.clientId}/measure`);
 }
 

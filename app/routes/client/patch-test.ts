@@ -1,7 +1,7 @@
 import { data } from 'react-router';
 import { notePatchTest } from '../../../server/db/queries/consents.server';
 import { patchTestSchema } from '../../schemas/practice';
-import { check } from '../../schemas/read';
+import { readJson } from '../../schemas/read';
 import { notFound, requirePractitioner } from '../../session.server';
 import { dayOf } from '../../ui/time';
 import type { Route } from './+types/patch-test';
@@ -9,7 +9,7 @@ import type { Route } from './+types/patch-test';
 /** Notes how the skin took a product on a small place. */
 export async function action({ request, params }: Route.ActionArgs) {
   const who = await requirePractitioner(request);
-  const input = await check(patchTestSchema, (await request.json().catch(() => null)) ?? {});
+  const input = await readJson(request, patchTestSchema);
   if (!input.ok) return data({ message: Object.values(input.errors)[0] }, { status: 422 });
   const { productId, testedOn, reacted } = input.value;
   if (!testedOn || testedOn > dayOf(new Date().toISOString(), who.timeZone)) return data({ message: 'A day up to today is accepted.' }, { status: 422 });

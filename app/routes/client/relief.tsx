@@ -3,21 +3,27 @@ import { roundHalfAway } from '../../../core/units';
 import { MEASURES } from '../../../core/measures/reading';
 import { coursePoints } from '../../../core/relief/attention';
 import { courseReason, courseTitle, judgeCourse, type Verdict } from '../../../core/relief/judgement';
-import { hasBegun } from '../../../core/visit/model';
 import { readingPairs, type ReadingPair } from '../../../core/relief/pairs';
 import { MUSCLES } from '../../../reference/muscles';
+import { endsOfClient, ratingsOfClient } from '../../../server/db/queries/readings.server';
 import { FaceChart } from '../../chart/face-chart';
 import { CourseChart } from '../../relief/course-chart';
 import { complaintName } from '../../visit/names';
-import type { loader } from './client';
+import { requirePractitioner } from '../../session.server';
+import type { Route } from './+types/relief';
+import type { loader as frame } from './client';
 
 const TONES: Record<Verdict, string> = { better: 'var(--relief)', worse: 'var(--worse)', 'no-clear-change': 'var(--ink)', 'too-early': 'var(--ink)', 'no-readings': 'var(--ink)' };
 const DAY_MS = 86_400_000;
 
-export default function Relief() {
-  const { client, visits, readings, now } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof loader>>;
-  const begun = visits.filter((v) => hasBegun(v, now));
-  const pairs = readingPairs(readings);
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const { practiceId } = await requirePractitioner(request);
+  const [ratings, ends] = await Promise.all([ratingsOfClient(practiceId, params.clientId), endsOfClient(practiceId, params.clientId)]);
+  return { ratings, pairs: readingPairs(ends) };
+}
+
+export default function Relief({ loaderData: { ratings: all, pairs } }: Route.ComponentProps) {
+  const { client, begun } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof frame>>;
   const changes = pairs.filter((p) => p.measure === 'tenderness' && (p.side === 'left' || p.side === 'right')).map((p) => ({ place: { kind: 'muscle' as const, id: p.place, side: p.side as 'left' | 'right' }, before: p.first, after: p.now }));
   const open = client.complaints.filter((c) => !c.closed);
   return (
@@ -31,8 +37,8 @@ export default function Relief() {
           </p>
         )}
         {open.map((c) => {
-          const ratings = readings.filter((r) => r.measure === 'nrs-now' && r.complaintId === c.id);
-          const rated = ratings.filter((r) => r.phase !== 'after').map((r) => ({ atMs: Date.parse(r.takenAt), value: r.value, source: r.source }));
+          const ratings = all.filter((r) => r.complaintId === c.id);
+          const rated = ratings.filter((r) => !r.after);
           const points = coursePoints(rated);
           const judgement = judgeCourse(points);
           const title = courseTitle(complaintName(c), judgement);
@@ -49,9 +55,9 @@ export default function Relief() {
                 <CourseChart
                   title={title}
                   points={points}
-                  after={ratings.filter((r) => r.phase === 'after').map((r) => ({ day: Math.max(0, dayOfMs(Date.parse(r.takenAt))), value: r.value }))}
+                  after={ratings.filter((r) => r.after).map((r) => ({ day: Math.max(0, dayOfMs(r.atMs)), value: r.value }))}
                   band={judgement.band}
-                  posts={begun.map((v, i) => ({ day: dayOfMs(Date.parse(v.startsAt)), label: `visit ${i + 1}` })).filter((p) => p.day >= -0.5).map((p) => ({ ...p, day: Math.max(0, p.day) }))}
+                  posts={begun.map((at, i) => ({ day: dayOfMs(Date.parse(at)), label: `visit ${i + 1}` })).filter((p) => p.day >= -0.5).map((p) => ({ ...p, day: Math.max(0, p.day) }))}
                   ending={{ value: rated.at(-1)!.value, tone: TONES[judgement.verdict] }}
                 />
               )}

@@ -4,9 +4,10 @@ import { ESSENTIAL_ON_FACE_PERCENT, PRODUCT_KINDS } from '../../../core/screenin
 import { addProduct, changeProduct, productsOf, type StoredProduct } from '../../../server/db/queries/practice.server';
 import { KeptRow } from '../../practice/kept-row';
 import { productSchema, readIngredients, type ProductForm as Values } from '../../schemas/practice';
-import { check, formObject, type FieldErrors } from '../../schemas/read';
+import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
 import { notFound, requirePractitioner } from '../../session.server';
-import { Field, useCheckedForm } from '../../ui/field';
+import { OnceKey } from '../../ui/once-key';
+import { Field, useCheckedForm, type Answered } from '../../ui/field';
 import type { Route } from './+types/products';
 
 export async function loader({ request }: Route.LoaderArgs) {
@@ -15,19 +16,20 @@ export async function loader({ request }: Route.LoaderArgs) {
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  const { practiceId } = await requirePractitioner(request);
-  const { do: what, id, version, ...form } = formObject(await request.formData());
-  const told = (errors: FieldErrors, status: number) => data({ errors }, { status });
+  const who = await requirePractitioner(request);
+  const form = await readForm(request);
+  const [what, id, version] = ['do', 'id', 'version'].map((name) => form.get(name));
+  const told = (errors: FieldErrors, status: number, typed?: object) => data({ errors, typed }, { status });
   const stale = () => told({ name: 'This product was changed in another window meanwhile. Load the page again to see it; what you typed is still here.' }, 409);
   if (what === 'retire' || what === 'return') {
-    const result = await changeProduct(practiceId, String(id), Number(version), { retired: what === 'retire' });
+    const result = await changeProduct(who, id ?? '', Number(version), { retired: what === 'retire' });
     if (result === 'missing') notFound('product');
     return result === 'stale' ? stale() : redirect('/practice/products');
   }
-  const input = await check(productSchema, form);
-  if (!input.ok) return told(input.errors, 422);
+  const input = await checkForm(productSchema, form, ['id', 'version', 'once']);
+  if (!input.ok) return told(input.errors, 422, input.typed);
   const product = { ...input.value, ingredients: readIngredients(input.value.ingredients) };
-  const result = id ? await changeProduct(practiceId, String(id), Number(version), { body: product }) : await addProduct(practiceId, product);
+  const result = id ? await changeProduct(who, id, Number(version), { body: product }) : await addProduct(who, product, form.get('once'));
   if (result === 'missing') notFound('product');
   if (result === 'stale') return stale();
   if (result === 'name-taken') return told({ name: 'There is a product of this name already.' }, 422);
@@ -60,10 +62,11 @@ export default function Products({ loaderData: { products } }: Route.ComponentPr
   );
 }
 
-function ProductForm({ product, answered }: { product?: StoredProduct; answered: { errors?: FieldErrors } | undefined }) {
+function ProductForm({ product, answered }: { product?: StoredProduct; answered: Answered }) {
   const { form, bind } = useCheckedForm<Values>(productSchema, answered, { name: product?.name ?? '', kind: product?.kind ?? 'oil', ingredients: product?.ingredients.join(', ') ?? '', essentialPercent: product?.essentialPercent ?? ('' as never) });
   return (
     <Form {...bind} className="narrow">
+      {!product && <OnceKey />}
       {product && <input type="hidden" name="id" value={product.id} />}
       {product && <input type="hidden" name="version" value={product.version} />}
       <div className="form-grid">

@@ -4,7 +4,7 @@ import { cautionOf } from '../../../core/screening/local-rules';
 import { KeptRow } from '../../practice/kept-row';
 import { RuleForm } from '../../practice/rule-form';
 import { ruleSchema } from '../../schemas/practice';
-import { check, formObject, type FieldErrors } from '../../schemas/read';
+import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
 import { notFound, requirePractitioner } from '../../session.server';
 import { takenAwayBy } from '../../visit/caution-words';
 import type { Route } from './+types/rules';
@@ -21,17 +21,18 @@ const STALE: FieldErrors = { title: 'This rule was changed in another window mea
 export async function action({ request }: Route.ActionArgs) {
   const who = await requirePractitioner(request);
   if (who.role !== 'owner') return data({ errors: { title: 'Rules for everybody are set by the owner of the practice.' } as FieldErrors }, { status: 403 });
-  const { do: what, id, version, ...form } = formObject(await request.formData());
+  const form = await readForm(request);
+  const [what, id, version] = ['do', 'id', 'version'].map((name) => form.get(name));
   if (what === 'off' || what === 'on') {
-    const result = await changeRule(who, String(id), Number(version), { active: what === 'on' });
+    const result = await changeRule(who, id ?? '', Number(version), { active: what === 'on' });
     if (result === 'missing') notFound('rule');
     return result === 'stale' ? data({ errors: STALE }, { status: 409 }) : redirect('/practice');
   }
-  const input = await check(ruleSchema, form);
-  if (!input.ok) return data({ errors: input.errors }, { status: 422 });
-  if (!id) await addRule(who, input.value);
+  const input = await checkForm(ruleSchema, form, ['id', 'version', 'once']);
+  if (!input.ok) return data({ errors: input.errors, typed: input.typed }, { status: 422 });
+  if (!id) await addRule(who, input.value, form.get('once'));
   else {
-    const result = await changeRule(who, String(id), Number(version), { body: input.value });
+    const result = await changeRule(who, id, Number(version), { body: input.value });
     if (result === 'missing') notFound('rule');
     if (result === 'stale') return data({ errors: STALE }, { status: 409 });
   }

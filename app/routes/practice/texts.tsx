@@ -3,9 +3,9 @@ import { data, Form, redirect, useActionData, useRouteLoaderData } from 'react-r
 import { TEXT_KINDS, TEXT_NAMES, type PracticeText } from '../../../core/visit/consent';
 import { practiceTexts, writeText } from '../../../server/db/queries/practice.server';
 import { textSchema } from '../../schemas/practice';
-import { check, formObject, type FieldErrors } from '../../schemas/read';
+import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
 import { requirePractitioner } from '../../session.server';
-import { Field, useCheckedForm } from '../../ui/field';
+import { Field, HiddenField, useCheckedForm, type Answered } from '../../ui/field';
 import type { Route } from './+types/texts';
 import type { loader as frame } from './practice';
 
@@ -16,11 +16,11 @@ export async function loader({ request }: Route.LoaderArgs) {
 
 export async function action({ request }: Route.ActionArgs) {
   const who = await requirePractitioner(request);
-  const form = formObject(await request.formData());
-  const told = (errors: FieldErrors, status: number) => data({ kind: String(form.kind), errors }, { status });
+  const form = await readForm(request);
+  const told = (errors: FieldErrors, status: number, typed?: object) => data({ kind: form.get('kind') ?? '', errors, typed }, { status });
   if (who.role !== 'owner') return told({ body: 'Texts are worded by the owner of the practice.' }, 403);
-  const input = await check(textSchema, form);
-  if (!input.ok) return told(input.errors, 422);
+  const input = await checkForm(textSchema, form);
+  if (!input.ok) return told(input.errors, 422, input.typed);
   const result = await writeText(who, input.value.kind, input.value.version, input.value.body);
   if (result !== 'saved') return told({ body: 'This text was changed in another window meanwhile. Load the page again to see it; what you typed is still here.' }, 409);
   return redirect('/practice/texts');
@@ -45,13 +45,13 @@ export default function Texts({ loaderData: { texts } }: Route.ComponentProps) {
   );
 }
 
-function TextForm({ text, isOwner, answered }: { text: PracticeText; isOwner: boolean; answered: { errors?: FieldErrors } | undefined }) {
+function TextForm({ text, isOwner, answered }: { text: PracticeText; isOwner: boolean; answered: Answered }) {
   const { form, bind } = useCheckedForm<{ body: string; kind: string; version: number }>(textSchema, answered, { body: text.body, kind: text.kind, version: text.version });
   return (
     <Form {...bind} className="narrow mb-4">
       <h2 className="mb-1">{TEXT_NAMES[text.kind]}</h2>
-      <input type="hidden" {...form.register('kind')} />
-      <input type="hidden" {...form.register('version')} />
+      <HiddenField form={form} name="kind" />
+      <HiddenField form={form} name="version" />
       <Field form={form} name="body" as="textarea" rows={4} defaultValue={text.body} readOnly={!isOwner} label={text.version ? `Version ${text.version}` : 'As it comes with the application'} />
       {isOwner && (
         <Button type="submit" size="sm" variant="outline-primary" className="mt-2" aria-label={`Keep as version ${text.version + 1}: ${TEXT_NAMES[text.kind]}`}>

@@ -1,26 +1,30 @@
 import { Link, redirect } from 'react-router';
 import { auditTrail } from '../../../server/db/queries/audit.server';
+import { TrailCheck } from '../../practice/trail-check';
 import { requirePractitioner } from '../../session.server';
 import { shortDay, timeOfDay } from '../../ui/time';
 import type { Route } from './+types/trail';
 
-const SHOWN = 200;
+const SHOWN = 100;
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { practiceId, role, timeZone } = await requirePractitioner(request);
   if (role !== 'owner') throw redirect('/practice');
-  return { ...(await auditTrail(practiceId, SHOWN)), timeZone };
+  const below = Number(new URL(request.url).searchParams.get('below'));
+  return { ...(await auditTrail(practiceId, Number.isSafeInteger(below) && below > 0 ? below : null, SHOWN)), timeZone };
 }
 
 const WORDS: Record<string, string> = {
-  'caution-overridden': 'Caution overridden', 'consent-given': 'Consent given', 'consent-withdrawn': 'Consent taken back', 'photo-kept': 'Photo kept', 'photo-erased': 'Photo erased', 'rule-added': 'Rule added', 'rule-changed': 'Rule changed',
-  'rule-on': 'Rule switched on', 'rule-off': 'Rule switched off', 'text-changed': 'Text changed', 'visit-done': 'Visit finished', 'visit-stopped': 'Visit stopped, referred', 'visit-postponed': 'Visit postponed',
+  'caution-overridden': 'Caution overridden', 'client-added': 'Client added', 'client-changed': 'Client’s details changed', 'consent-given': 'Consent given', 'consent-withdrawn': 'Consent taken back', 'measures-taken': 'Measures taken', 'measures-removed': 'Measures removed',
+  'outcome-noted': 'Outcome of a referral noted', 'patch-test-noted': 'Patch test noted', 'photo-kept': 'Photo kept', 'photo-erased': 'Photo erased', 'practice-opened': 'Practice opened', 'product-added': 'Product added', 'product-changed': 'Product changed',
+  'product-retired': 'Product no longer used', 'product-returned': 'Product used again', 'rule-added': 'Rule added', 'rule-changed': 'Rule changed', 'rule-on': 'Rule switched on', 'rule-off': 'Rule switched off', 'sign-in-failed': 'Wrong password', 'signed-in': 'Signed in', 'signed-out': 'Signed out',
+  'template-kept': 'Template kept', 'template-renamed': 'Template renamed', 'template-deleted': 'Template deleted', 'template-taken-out': 'Template taken out as a file', 'text-changed': 'Text changed', 'visit-done': 'Visit finished', 'visit-stopped': 'Visit stopped, referred', 'visit-postponed': 'Visit postponed',
 };
 
 /** Records that have a page of their own. */
 const PAGES: Record<string, string> = { visit: '/visits/', client: '/clients/' };
 
-export default function Trail({ loaderData: { rows, entries, brokenAt, timeZone } }: Route.ComponentProps) {
+export default function Trail({ loaderData: { rows, entries, timeZone } }: Route.ComponentProps) {
   return (
     <div className="page">
       <main>
@@ -28,16 +32,7 @@ export default function Trail({ loaderData: { rows, entries, brokenAt, timeZone 
           <h1>Audit trail</h1>
           <span className="soft">who did what to which record; never what a client said</span>
         </div>
-        {brokenAt === null ? (
-          <p className="soft">
-            {entries} {entries === 1 ? 'entry' : 'entries'}; every one fits the one before it.
-          </p>
-        ) : (
-          <p className="caution fw-bold" role="alert">
-            Entry {brokenAt} does not fit the one before it: something was changed or taken out of the database by hand.
-          </p>
-        )}
-        {entries > rows.length && <p className="soft small">The latest {rows.length} are shown.</p>}
+        <TrailCheck entries={entries} />
         <div className="table-wrap" tabIndex={0} role="region" aria-label="Audit trail">
           <table className="table table-sm">
             <thead>
@@ -73,6 +68,12 @@ export default function Trail({ loaderData: { rows, entries, brokenAt, timeZone 
             </tbody>
           </table>
         </div>
+        {rows.length > 0 && (
+          <nav aria-label="Further entries" className="d-flex gap-3">
+            {rows[0]!.seq < entries && <Link to="?">The latest</Link>}
+            {rows[rows.length - 1]!.seq > 1 && <Link to={`?below=${rows[rows.length - 1]!.seq}`}>Earlier entries</Link>}
+          </nav>
+        )}
       </main>
     </div>
   );

@@ -26,10 +26,10 @@ import { StepList } from '../../compose/step-list';
 import { TemplatesMenu } from '../../compose/templates-menu';
 import { useRoutine } from '../../compose/use-routine';
 import { Ribbon } from '../../ribbon/ribbon';
-import { check, formObject, type FieldErrors } from '../../schemas/read';
+import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
 import { keepTemplateSchema } from '../../schemas/template';
 import { requirePractitioner } from '../../session.server';
-import { isTyping } from '../../ui/keys';
+import { isQuiet } from '../../ui/keys';
 import { keepOffMarks, soundingsOf, stopsOf } from '../../visit/chart-marks';
 import { useVisit } from '../../visit/context';
 import { complaintName } from '../../visit/names';
@@ -44,10 +44,10 @@ export async function loader({ request }: Route.LoaderArgs) {
 /** Keeps the routine on the table as a template. */
 export async function action({ request }: Route.ActionArgs) {
   const who = await requirePractitioner(request);
-  const input = await check(keepTemplateSchema, formObject(await request.formData()));
+  const input = await checkForm(keepTemplateSchema, await readForm(request));
   if (!input.ok) return data({ errors: input.errors, kept: undefined }, { status: 422 });
   try {
-    const made = await saveTemplate(who, input.value.name, parseRoutine(JSON.parse(input.value.routine)));
+    const made = await saveTemplate(who, input.value.name, parseRoutine(JSON.parse(input.value.routine)), input.value.once);
     if (made === 'name-taken') return data({ errors: { name: 'There is a template of this name already. Take another.' } as FieldErrors, kept: undefined }, { status: 422 });
     return { errors: undefined, kept: input.value.name };
   } catch (error) {
@@ -88,7 +88,7 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
       if ((event.target as HTMLElement).closest('input, textarea') && (event.target as HTMLInputElement).value) return;
       if (redoKey) table.redo?.();
       else if (undoKey) table.undo?.();
-      else if (event.key === '+' && !isTyping(event)) adder.current?.focus();
+      else if (event.key === '+' && !isQuiet(event)) adder.current?.focus();
       else return;
       event.preventDefault();
     };

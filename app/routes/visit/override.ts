@@ -1,11 +1,12 @@
 import { data } from 'react-router';
 import { mayBeOverridden } from '../../../core/screening/override';
-import { countFailure, forgetFailures, waitMinutes } from '../../../server/db/queries/attempts.server';
-import { isOwnPassword, signOverride } from '../../../server/db/queries/overrides.server';
+import { isOwnPassword } from '../../../server/db/queries/accounts.server';
+import { forgetTries, takeTry } from '../../../server/db/queries/attempts.server';
+import { signOverride } from '../../../server/db/queries/overrides.server';
 import { cautionsOf } from '../../../server/db/queries/practice.server';
 import { findVisit } from '../../../server/db/queries/visits.server';
 import { overrideSchema } from '../../schemas/practice';
-import { check } from '../../schemas/read';
+import { readJson } from '../../schemas/read';
 import { notFound, requirePractitioner } from '../../session.server';
 import type { Route } from './+types/override';
 
@@ -14,20 +15,16 @@ export async function action({ request, params }: Route.ActionArgs) {
   const who = await requirePractitioner(request);
   const visit = await findVisit(who.practiceId, params.visitId);
   if (!visit) return data({ errors: { reason: 'This visit is not here.' } }, { status: 404 });
-  const input = await check(overrideSchema, (await request.json().catch(() => null)) ?? {});
+  const input = await readJson(request, overrideSchema);
   if (!input.ok) return data({ errors: input.errors }, { status: 422 });
   const { caution: key, reason, password } = input.value;
   const caution = (await cautionsOf(who.practiceId)).find((c) => c.key === key);
   if (!caution || !mayBeOverridden(caution)) return data({ errors: { reason: 'This caution cannot be overridden.' } }, { status: 422 });
   if (visit.screen.answers[key] !== 'yes') return data({ errors: { reason: 'This caution was not answered with yes, so there is nothing to override.' } }, { status: 422 });
-  const tries = `sign:${who.practitionerId}`;
-  const wait = await waitMinutes(tries);
+  const wait = await takeTry('signature', who.practitionerId);
   if (wait) return data({ errors: { password: `Too many wrong tries. Try again in ${wait} min.` } }, { status: 429 });
-  if (!(await isOwnPassword(who, password))) {
-    await countFailure(tries);
-    return data({ errors: { password: 'This is not your password.' } }, { status: 422 });
-  }
-  await forgetFailures(tries);
+  if (!(await isOwnPassword(who, password))) return data({ errors: { password: 'This is not your password.' } }, { status: 422 });
+  await forgetTries('signature', who.practitionerId);
   const signed = await signOverride(who, visit.id, key, reason);
   if (signed === 'missing') return data({ errors: { reason: 'This visit is not here.' } }, { status: 404 });
   if (signed === 'ended') return data({ errors: { reason: 'This visit has ended.' } }, { status: 409 });

@@ -1,9 +1,9 @@
 import { data } from 'react-router';
-import { number, object, string } from 'yup';
+import { mixed, number, object, string } from 'yup';
 import { InputError } from '../../../core/errors';
 import { checkedMarks } from '../../../core/symmetry/levelness';
 import { erasePhoto, markPhoto, photoBytes, photoSize } from '../../../server/db/queries/photos.server';
-import { check } from '../../schemas/read';
+import { readJson } from '../../schemas/read';
 import { notFound, requirePractitioner } from '../../session.server';
 import type { Route } from './+types/photo-one';
 
@@ -15,7 +15,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   return new Response(new Uint8Array(bytes), { headers: { 'Content-Type': 'image/jpeg', 'Cache-Control': 'no-store', 'X-Content-Type-Options': 'nosniff' } });
 }
 
-const bodySchema = object({ do: string().oneOf(['mark', 'erase'] as const, 'Mark or erase is accepted.').required(), version: number().integer().min(1).optional() });
+const bodySchema = object({ do: string().oneOf(['mark', 'erase'] as const, 'Mark or erase is accepted.').required(), version: number().integer().min(1).optional(), landmarks: mixed().optional() });
 
 /** Landmarks of a photo, or its erasure. */
 export async function action({ request, params }: Route.ActionArgs) {
@@ -23,12 +23,11 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { visitId, photoId } = params;
   const size = await photoSize(who.practiceId, visitId, photoId);
   if (!size) return data({ message: 'This photo is not here.' }, { status: 404 });
-  const body = ((await request.json().catch(() => null)) ?? {}) as { landmarks?: unknown };
-  const input = await check(bodySchema, body);
+  const input = await readJson(request, bodySchema);
   if (!input.ok) return data({ message: Object.values(input.errors)[0] }, { status: 422 });
   if (input.value.do === 'erase') return (await erasePhoto(who, visitId, photoId)) ? { erased: true } : data({ message: 'This photo is not here.' }, { status: 404 });
   try {
-    const marked = await markPhoto(who.practiceId, visitId, photoId, input.value.version ?? 0, checkedMarks(body.landmarks, size));
+    const marked = await markPhoto(who.practiceId, visitId, photoId, input.value.version ?? 0, checkedMarks(input.value.landmarks, size));
     if (marked === 'missing') return data({ message: 'This photo is not here.' }, { status: 404 });
     if (marked === 'stale') return data({ message: 'The marks were changed in another window. Load the page again to see them.' }, { status: 409 });
     return { photo: marked };

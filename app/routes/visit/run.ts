@@ -5,9 +5,9 @@ import { parseGuideEvent } from '../../../core/guide/machine';
 import { checkRoutine } from '../../../core/routine/check';
 import { hasEnded } from '../../../core/visit/model';
 import { CATALOGUE } from '../../../reference/catalogue';
-import { openRun, runsOfVisit, takeEvents } from '../../../server/db/queries/runs.server';
+import { openRun, takeEvents } from '../../../server/db/queries/runs.server';
 import { findVisit } from '../../../server/db/queries/visits.server';
-import { check } from '../../schemas/read';
+import { readJson } from '../../schemas/read';
 import { screeningOf } from '../../screening.server';
 import { notFound, requirePractitioner } from '../../session.server';
 import type { Route } from './+types/run';
@@ -16,14 +16,14 @@ const bodySchema = object({
   kind: string().oneOf(['open', 'events'] as const).required(),
   runId: string().max(64).optional(),
   events: array().of(mixed().required()).max(500, 'At most 500 events at a time are accepted.').optional(),
-  /** The device's clock, by which its events are stamped. */
+  /** The device's clock, by which its events are stamped; what counts as now is ours. */
   nowMs: number().min(0).optional(),
 });
 
 /** Opens a run of the visit's routine, or takes what happened in it. */
 export async function action({ request, params }: Route.ActionArgs) {
   const { practiceId } = await requirePractitioner(request);
-  const input = await check(bodySchema, await request.json().catch(() => ({})));
+  const input = await readJson(request, bodySchema);
   if (!input.ok) return data({ message: Object.values(input.errors)[0] }, { status: 422 });
   const visit = await findVisit(practiceId, params.visitId);
   if (!visit) return data({ message: 'This visit is not here.' }, { status: 404 });
@@ -39,9 +39,11 @@ export async function action({ request, params }: Route.ActionArgs) {
 
   try {
     const events = (input.value.events ?? []).map(parseGuideEvent);
-    const mine = (await runsOfVisit(practiceId, visit.id)).some((r) => r.id === input.value.runId);
-    const taken = mine ? await takeEvents(practiceId, input.value.runId!, events, input.value.nowMs ?? Date.now()) : null;
-    return taken ?? data({ message: 'This run is not here.' }, { status: 404 });
+    const taken = await takeEvents(practiceId, visit.id, input.value.runId ?? '', events, input.value.nowMs ?? null);
+    if (taken === 'missing') return data({ message: 'This run is not here.' }, { status: 404 });
+    if (taken === 'closed') return data({ result: 'closed', message: 'This run has ended; nothing is added to it any more.' }, { status: 409 });
+    if (taken === 'from-the-future') return data({ message: 'event.atMs: a moment up to now is accepted' }, { status: 422 });
+    return taken;
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     return data({ message: error.message }, { status: 422 });

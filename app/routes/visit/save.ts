@@ -1,13 +1,14 @@
 import { data } from 'react-router';
+import { checkedAnswers, measureOf } from '../../../core/measures/catalogue';
 import { newlyBanned } from '../../../core/screening/admit';
 import type { Screening } from '../../../core/screening/screen';
 import type { Referral } from '../../../core/visit/model';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { saveVisit, type VisitPatch } from '../../../server/db/queries/save-visit.server';
 import { findVisit, type Visit } from '../../../server/db/queries/visits.server';
-import { check } from '../../schemas/read';
+import { readJson } from '../../schemas/read';
 import { screeningOf } from '../../screening.server';
-import { saveSchema } from '../../schemas/visit';
+import { readFindings, saveSchema } from '../../schemas/visit';
 import { notFound, requirePractitioner } from '../../session.server';
 import type { Route } from './+types/save';
 
@@ -16,8 +17,7 @@ const STATUS = { saved: 200, stale: 409, ended: 409, missing: 404, refused: 422 
 /** The one door for every write of a visit. */
 export async function action({ request, params }: Route.ActionArgs) {
   const who = await requirePractitioner(request);
-  const body: unknown = await request.json().catch(() => null);
-  const input = await check(saveSchema, body ?? {});
+  const input = await readJson(request, saveSchema);
   if (!input.ok) {
     const [field, message] = Object.entries(input.errors)[0] ?? ['', 'This cannot be read.'];
     return data({ result: 'invalid', field, message } as const, { status: 422 });
@@ -25,7 +25,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const visit = await findVisit(who.practiceId, params.visitId);
   if (!visit) return data({ result: 'missing' } as const, { status: 404 });
   const screened = await screeningOf(who.practiceId, visit);
-  const given = input.value.patch as VisitPatch;
+  const given = cleaned(input.value.patch as VisitPatch);
   const patch: VisitPatch = given.kind === 'stage' && given.stage === 'stopped' ? { ...given, referral: referralOf(screened(visit)) } : given;
   const result = await saveVisit(who, visit.id, { saveId: input.value.saveId, expectedVersion: input.value.expectedVersion, patch }, (locked) => refusal(locked, screened(locked), patch));
   return data(result, { status: STATUS[result.result] });
@@ -33,6 +33,13 @@ export async function action({ request, params }: Route.ActionArgs) {
 
 /** A visit has no page of its own at this address. */
 export const loader = () => notFound('page');
+
+/** Only what is known is stored, each in its own shape. */
+function cleaned(patch: VisitPatch): VisitPatch {
+  if (patch.kind === 'findings') return { ...patch, findings: readFindings(patch.findings) };
+  if (patch.kind === 'answers' && patch.answers) return { ...patch, answers: checkedAnswers(measureOf(patch.measure)!, patch.answers) };
+  return patch;
+}
 
 function referralOf({ hits }: Screening): Referral {
   const cautions = hits['refer-out'];

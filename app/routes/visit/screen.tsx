@@ -1,6 +1,7 @@
+import { useState } from 'react';
 import { Button, Form as BsForm } from 'react-bootstrap';
 import { Link } from 'react-router';
-import type { Answer, Caution } from '../../../core/screening/screen';
+import type { Answer, Answers, Caution } from '../../../core/screening/screen';
 import { preparationFor } from '../../../core/screening/preparation';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { PREPARATION } from '../../../reference/preparation';
@@ -21,16 +22,33 @@ const GROUPS = [
   { group: 'standing', title: 'Standing facts', none: 'None of these' },
 ] as const;
 
+type Group = (typeof GROUPS)[number]['group'];
+
 export default function ScreenStage() {
   const visit = useVisit();
   const { screen, setScreen, lastScreen, screening, ended, stage, cautions, routine } = visit;
-  const answer = (keys: readonly string[], value: Answer | ((key: string) => Answer | undefined)) => {
+  /** The group whose questions are about to be answered with one press. */
+  const [asking, setAsking] = useState<Group | null>(null);
+  /** What a press for many questions changed, until it is taken back or something else is answered. */
+  const [undo, setUndo] = useState<{ keys: readonly string[]; before: Answers; words: string } | null>(null);
+  const answer = (keys: readonly string[], value: Answer | ((key: string) => Answer | undefined), words = '') => {
     const answers = { ...screen.answers };
     for (const key of keys) {
       const one = typeof value === 'function' ? value(key) : value;
       if (one) answers[key] = one;
     }
     setScreen({ ...screen, answers });
+    setAsking(null);
+    setUndo(words ? { keys, before: screen.answers, words } : null);
+  };
+  const takeBack = () => {
+    const answers = { ...screen.answers };
+    for (const key of undo!.keys) {
+      if (undo!.before[key]) answers[key] = undo!.before[key];
+      else delete answers[key];
+    }
+    setScreen({ ...screen, answers });
+    setUndo(null);
   };
   const tick = (key: string) => setScreen({ ...screen, preparation: screen.preparation.includes(key) ? screen.preparation.filter((k) => k !== key) : [...screen.preparation, key] });
   const open = screening.unanswered.length;
@@ -38,19 +56,26 @@ export default function ScreenStage() {
     const asked = cautions.filter((c) => c.group === g.group && c.question);
     return { ...g, asked, unanswered: asked.filter((c) => !screen.answers[c.key]).map((c) => c.key), known: lastScreen ? asked.filter((c) => lastScreen.answers[c.key]).map((c) => c.key) : [] };
   });
-  const none = (group: (typeof GROUPS)[number]['group']) => answer(groups.find((g) => g.group === group)!.unanswered, 'no');
+  const of = (group: Group) => groups.find((g) => g.group === group)!;
+  const ask = (group: Group) => of(group).unanswered.length > 0 && setAsking(group);
+  const none = (group: Group) => answer(of(group).unanswered, 'no', `${of(group).unanswered.length} answered with No`);
+  const asLastTime = () => {
+    const { known, unanswered } = of('standing');
+    const open = known.filter((k) => unanswered.includes(k));
+    answer(open, (key) => lastScreen!.answers[key], `${open.length} answered as last time`);
+  };
   const { goTo } = visit;
-  // When nothing changed, four keys are the whole of it.
+  // When nothing changed, a few keys are the whole of it; each group asks once before it is answered as a whole.
   useKeys(
     ended
       ? {}
       : {
-          r: () => none('red-flag'), d: () => none('today'),
+          r: () => ask('red-flag'),
+          d: () => ask('today'),
           l: () => {
-            const standing = groups.find((g) => g.group === 'standing')!;
-            const before = lastScreen?.answers;
-            if (before && standing.known.some((k) => standing.unanswered.includes(k))) answer(standing.known, (key) => before[key]);
-            else none('standing');
+            const { known, unanswered } = of('standing');
+            if (known.some((k) => unanswered.includes(k))) asLastTime();
+            else ask('standing');
           },
           g: () => open === 0 && !screening.mustStop && !screening.postpone && goTo('assess'),
         },
@@ -81,24 +106,35 @@ export default function ScreenStage() {
               ))}
             </div>
             <VisitConsent kind="work" />
+            {undo && (
+              <div className="note-bar" role="status">
+                {undo.words}.{' '}
+                <Button variant="link" onClick={takeBack}>
+                  Take that back
+                </Button>
+              </div>
+            )}
             {groups.map(({ group, title, none: words, asked, unanswered, known }) => {
               return (
                 <fieldset key={group} className="question-group">
                   <legend>
                     {title}
-                    {group === 'standing' && known.length > 0 && unanswered.length > 0 && (
-                      <Button variant="link" onClick={() => answer(known, (key) => lastScreen!.answers[key])}>
+                    {group === 'standing' && known.some((k) => unanswered.includes(k)) && (
+                      <Button variant="link" onClick={asLastTime}>
                         Same as last time
                       </Button>
                     )}
                     {unanswered.length > 0 ? (
-                      <Button variant="link" onClick={() => answer(unanswered, 'no')}>
-                        {unanswered.length === asked.length ? words : `No to the other ${unanswered.length}`}
-                      </Button>
+                      asking !== group && (
+                        <Button variant="link" onClick={() => setAsking(group)}>
+                          {unanswered.length === asked.length ? words : `No to the other ${unanswered.length}`}
+                        </Button>
+                      )
                     ) : (
                       <span className="soft small">all answered</span>
                     )}
                   </legend>
+                  {asking === group && <NoneApplies count={unanswered.length} onYes={() => none(group)} onNo={() => setAsking(null)} />}
                   {asked.map((c) => (
                     <Question key={c.key} caution={c} value={screen.answers[c.key]} before={lastScreen?.answers[c.key]} onAnswer={(a) => answer([c.key], a)} />
                   ))}
@@ -110,6 +146,21 @@ export default function ScreenStage() {
           <ScreenResult />
         </fieldset>
       </main>
+    </div>
+  );
+}
+
+/** Asked once before a whole group is answered with one press. */
+function NoneApplies({ count, onYes, onNo }: { count: number; onYes: () => void; onNo: () => void }) {
+  return (
+    <div className="note-bar" role="group" aria-label="None applies?" onKeyDown={(e) => e.key === 'Escape' && onNo()}>
+      {count === 1 ? 'One question, it does not apply?' : `${count} questions, none applies?`}{' '}
+      <Button size="sm" autoFocus onClick={onYes}>
+        {count === 1 ? 'It does not' : 'None applies'}
+      </Button>{' '}
+      <Button size="sm" variant="outline-primary" onClick={onNo}>
+        Ask them one by one
+      </Button>
     </div>
   );
 }

@@ -16,7 +16,7 @@ import { useVisit, VisitProvider } from '../../visit/context';
 import type { Route } from './+types/visit';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId, practiceName, timeZone } = await requirePractitioner(request);
+  const { practiceId, practiceName, practitionerId, name, email, timeZone } = await requirePractitioner(request);
   const visit = await findVisit(practiceId, params.visitId);
   if (!visit) notFound('visit');
   const { clientId } = visit;
@@ -32,6 +32,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     measures,
     scores: scores.filter((s) => s.visitId === visit.id || s.takenAt < visit.startsAt),
     practiceName,
+    who: { practitionerId, name, email },
     timeZone,
     readings,
     earlier,

@@ -1,4 +1,4 @@
-import type { QueryInterface } from 'sequelize';
+import type { Migration } from '../migrate.ts';
 
 /** Practices, people, visits, readings, routines and runs. Every row of the work belongs to one practice. */
 const TABLES = `
@@ -66,6 +66,6 @@ create table audit (
 create index on audit (practice_id, at);
 `;
 
-export const up = async ({ context }: { context: QueryInterface }): Promise<void> => {
-  await context.sequelize.transaction((transaction) => context.sequelize.query(TABLES, { transaction }));
+export const up = async ({ sequelize, transaction }: Migration): Promise<void> => {
+  await sequelize.query(TABLES, { transaction });
 };

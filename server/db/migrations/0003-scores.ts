@@ -1,4 +1,4 @@
-import type { QueryInterface } from 'sequelize';
+import type { Migration } from '../migrate.ts';
 
 /** Scored measures of a visit: answers as they were given, the version of the rule, and what it made of them. */
 const TABLES = `
@@ -11,6 +11,6 @@ create unique index scores_once on scores (visit_id, measure);
 create index on scores (practice_id, client_id, taken_at);
 `;
 
-export const up = async ({ context }: { context: QueryInterface }): Promise<void> => {
-  await context.sequelize.transaction((transaction) => context.sequelize.query(TABLES, { transaction }));
+export const up = async ({ sequelize, transaction }: Migration): Promise<void> => {
+  await sequelize.query(TABLES, { transaction });
 };

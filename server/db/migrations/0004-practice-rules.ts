@@ -1,4 +1,4 @@
-import type { QueryInterface } from 'sequelize';
+import type { Migration } from '../migrate.ts';
 
 /** Rules, texts and products of a practice; consent, overrides, findings and photos of its clients; a chained audit trail. */
 const TABLES = `
@@ -57,6 +57,6 @@ end $$;
 create trigger audit_append_only before update or delete on audit for each row execute function audit_is_append_only();
 `;
 
-export const up = async ({ context }: { context: QueryInterface }): Promise<void> => {
-  await context.sequelize.transaction((transaction) => context.sequelize.query(TABLES, { transaction }));
+export const up = async ({ sequelize, transaction }: Migration): Promise<void> => {
+  await sequelize.query(TABLES, { transaction });
 };

@@ -51,6 +51,9 @@ export class ClientModel extends Model<InferAttributes<ClientModel>, InferCreati
   declare allergies: CreationOptional<string[]>;
   declare version: CreationOptional<number>;
   declare createdAt: CreationOptional<Date>;
+  /** Review agreed at the latest finished visit, YYYY-MM-DD; null when none was. */
+  declare reviewOn: CreationOptional<string | null>;
+  declare reviewVisitId: CreationOptional<string | null>;
 }
 
 export class ComplaintModel extends Model<InferAttributes<ComplaintModel>, InferCreationAttributes<ComplaintModel>> {
@@ -81,7 +84,7 @@ export function definePeople(sequelize: Sequelize): void {
   ClientModel.init(
     {
       id: uuid, practiceId, name: DataTypes.TEXT, about: DataTypes.TEXT, note: DataTypes.TEXT, pressureCap: DataTypes.TEXT,
-      fingerWidthsMm: DataTypes.JSONB, habitSides: { type: DataTypes.JSONB, defaultValue: {} }, allergies: { type: DataTypes.JSONB, defaultValue: [] }, version: { type: DataTypes.INTEGER, defaultValue: 1 }, createdAt: now,
+      fingerWidthsMm: DataTypes.JSONB, habitSides: { type: DataTypes.JSONB, defaultValue: {} }, allergies: { type: DataTypes.JSONB, defaultValue: [] }, version: { type: DataTypes.INTEGER, defaultValue: 1 }, createdAt: now, reviewOn: DataTypes.DATEONLY, reviewVisitId: DataTypes.UUID,
     },
     { sequelize, tableName: 'clients' },
   );

@@ -25,8 +25,16 @@ export class VisitModel extends Model<InferAttributes<VisitModel>, InferCreation
   declare referral: Referral | null;
   declare endedAt: Date | null;
   declare version: CreationOptional<number>;
-  /** The write that made this version: sent again after a lost answer, it is acknowledged and not done twice. */
-  declare lastSaveId: CreationOptional<string | null>;
+}
+
+/** A write to a visit that was done: its id, the hash of what it said, the version it made. */
+export class VisitWriteModel extends Model<InferAttributes<VisitWriteModel>, InferCreationAttributes<VisitWriteModel>> {
+  declare practiceId: string;
+  declare visitId: string;
+  /** Made on the device. */
+  declare saveId: string;
+  declare bodyHash: string;
+  declare version: number;
 }
 
 export class ReadingModel extends Model<InferAttributes<ReadingModel>, InferCreationAttributes<ReadingModel>> {
@@ -65,6 +73,8 @@ export class RunModel extends Model<InferAttributes<RunModel>, InferCreationAttr
   declare status: 'open' | 'done' | 'stopped';
   declare steps: StepRecord[] | null;
   declare createdAt: Date;
+  /** How far the device's clock was ahead of the server's when the run began; null before its first event. */
+  declare clockAheadMs: CreationOptional<number | null>;
 }
 
 export class RunEventModel extends Model<InferAttributes<RunEventModel>, InferCreationAttributes<RunEventModel>> {
@@ -101,10 +111,11 @@ export function defineWork(sequelize: Sequelize): void {
   VisitModel.init(
     {
       id: uuid, practiceId, clientId: DataTypes.UUID, practitionerId: DataTypes.UUID, startsAt: DataTypes.DATE, stage: DataTypes.TEXT, screen: DataTypes.JSONB,
-      routine: DataTypes.JSONB, record: DataTypes.JSONB, findings: { type: DataTypes.JSONB, defaultValue: {} }, referral: DataTypes.JSONB, endedAt: DataTypes.DATE, version, lastSaveId: DataTypes.TEXT,
+      routine: DataTypes.JSONB, record: DataTypes.JSONB, findings: { type: DataTypes.JSONB, defaultValue: {} }, referral: DataTypes.JSONB, endedAt: DataTypes.DATE, version,
     },
     { sequelize, tableName: 'visits' },
   );
+  VisitWriteModel.init({ practiceId, visitId: { type: DataTypes.UUID, primaryKey: true }, saveId: { type: DataTypes.TEXT, primaryKey: true }, bodyHash: DataTypes.TEXT, version: DataTypes.INTEGER }, { sequelize, tableName: 'visit_writes' });
   ReadingModel.init(
     {
       id: uuid, practiceId, clientId: DataTypes.UUID, visitId: DataTypes.UUID, complaintId: DataTypes.UUID, measure: DataTypes.TEXT, place: DataTypes.TEXT,
@@ -117,7 +128,7 @@ export function defineWork(sequelize: Sequelize): void {
     { sequelize, tableName: 'templates' },
   );
   RunModel.init(
-    { id: uuid, practiceId, visitId: DataTypes.UUID, routine: DataTypes.JSONB, status: DataTypes.TEXT, steps: DataTypes.JSONB, createdAt: DataTypes.DATE },
+    { id: uuid, practiceId, visitId: DataTypes.UUID, routine: DataTypes.JSONB, status: DataTypes.TEXT, steps: DataTypes.JSONB, createdAt: DataTypes.DATE, clockAheadMs: DataTypes.DOUBLE },
     { sequelize, tableName: 'runs' },
   );
   RunEventModel.init(

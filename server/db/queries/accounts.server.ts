@@ -1,8 +1,11 @@
 import { hash, verify } from '@node-rs/argon2';
-import { createHash, randomBytes } from 'node:crypto';
-import { Op, UniqueConstraintError } from 'sequelize';
+import { createHash, randomBytes, randomUUID } from 'node:crypto';
+import pLimit from 'p-limit';
+import { Op, QueryTypes, UniqueConstraintError } from 'sequelize';
 import { database } from '../connection.ts';
 import { PracticeModel, PractitionerModel, SessionModel } from '../models/index.ts';
+import { inPractice } from '../scope.ts';
+import { writeAudit } from './audit.server.ts';
 
 export interface SignedIn {
   practiceId: string;
@@ -10,58 +13,91 @@ export interface SignedIn {
   timeZone: string;
   practitionerId: string;
   name: string;
+  email: string;
   role: 'owner' | 'practitioner';
 }
+export interface Member {
+  practitionerId: string;
+  practiceId: string;
+}
 
+/** A session ends this long after it was last used. Our choice. */
 const SESSION_DAYS = 14;
+const SESSION_MS = SESSION_DAYS * 86_400_000;
+/** Used again within this, it is not written anew. */
+const TOUCH_AFTER_MS = 3_600_000;
 const digest = (token: string) => createHash('sha256').update(token).digest('hex');
+
+/** A password costs a core for a moment: one at a time, so that many tries do not slow everybody's pages. */
+const oneByOne = pLimit(1);
+const isPassword = (stored: string, password: string): Promise<boolean> => oneByOne(() => verify(stored, password));
+const hashed = (password: string): Promise<string> => oneByOne(() => hash(password));
 /** Verified against when the address is unknown, so that the answer takes the same time. */
 let decoy: Promise<string> | null = null;
 
-export async function createPractice(input: { practice: string; timeZone: string; name: string; email: string; password: string }): Promise<{ practitionerId: string; practiceId: string } | 'email-taken'> {
-  const passwordHash = await hash(input.password);
+export async function createPractice(input: { practice: string; timeZone: string; name: string; email: string; password: string }): Promise<Member | 'email-taken'> {
+  const passwordHash = await hashed(input.password);
+  const practiceId = randomUUID();
   try {
-    return await database().transaction(async (transaction) => {
-      const practice = await PracticeModel.create({ name: input.practice, timeZone: input.timeZone }, { transaction });
-      const owner = await PractitionerModel.create({ practiceId: practice.id, name: input.name, email: input.email.toLowerCase(), passwordHash, role: 'owner' }, { transaction });
-      return { practitionerId: owner.id, practiceId: practice.id };
-    });
+    return await inPractice(practiceId, () =>
+      database().transaction(async (transaction) => {
+        await PracticeModel.create({ id: practiceId, name: input.practice, timeZone: input.timeZone }, { transaction });
+        const owner = await PractitionerModel.create({ practiceId, name: input.name, email: input.email.toLowerCase(), passwordHash, role: 'owner' }, { transaction });
+        await writeAudit({ practiceId, practitionerId: owner.id }, 'practice-opened', {}, transaction);
+        return { practitionerId: owner.id, practiceId };
+      }),
+    );
   } catch (error) {
     if (error instanceof UniqueConstraintError) return 'email-taken';
     throw error;
   }
 }
 
-/** The practitioner with this address and password, or null without a hint which of the two was wrong. */
-export async function checkPassword(email: string, password: string): Promise<{ practitionerId: string; practiceId: string } | null> {
-  database();
-  const found = await PractitionerModel.findOne({ where: { email: email.toLowerCase() } });
+/** The practitioner with this address and password, or null without a hint which of the two was wrong. Both ways are in the trail. */
+export async function checkPassword(email: string, password: string): Promise<Member | null> {
+  const [found] = await database().query<{ id: string; practice_id: string; password_hash: string }>('select id, practice_id, password_hash from account_of(:email)', { replacements: { email: email.toLowerCase() }, type: QueryTypes.SELECT });
   decoy ??= hash('no such practitioner');
-  const matches = await verify(found?.passwordHash ?? (await decoy), password);
-  return found && matches ? { practitionerId: found.id, practiceId: found.practiceId } : null;
+  const matches = await isPassword(found?.password_hash ?? (await decoy), password);
+  if (!found) return null;
+  const who = { practitionerId: found.id, practiceId: found.practice_id };
+  await inPractice(who.practiceId, () => database().transaction((transaction) => writeAudit(who, matches ? 'signed-in' : 'sign-in-failed', {}, transaction)));
+  return matches ? who : null;
+}
+
+/** True when this is the practitioner's own password: the signature under an override. */
+export async function isOwnPassword(who: Member, password: string): Promise<boolean> {
+  const one = await inPractice(who.practiceId, async () => (database(), PractitionerModel.findOne({ where: { practiceId: who.practiceId, id: who.practitionerId } })));
+  return !!one && isPassword(one.passwordHash, password);
 }
 
 /** Opens a session and returns the token for the cookie; only its hash is stored. */
-export async function openSession(who: { practitionerId: string; practiceId: string }): Promise<{ token: string; expiresAt: Date }> {
-  database();
+export async function openSession(who: Member): Promise<{ token: string }> {
   const token = randomBytes(32).toString('base64url');
-  const expiresAt = new Date(Date.now() + SESSION_DAYS * 86_400_000);
-  await SessionModel.destroy({ where: { expiresAt: { [Op.lt]: new Date() } } });
-  await SessionModel.create({ tokenHash: digest(token), ...who, expiresAt });
-  return { token, expiresAt };
+  await inPractice(who.practiceId, async () => {
+    database();
+    await SessionModel.destroy({ where: { practiceId: who.practiceId, expiresAt: { [Op.lt]: new Date() } } });
+    await SessionModel.create({ tokenHash: digest(token), ...who, expiresAt: new Date(Date.now() + SESSION_MS) });
+  });
+  return { token };
 }
 
+/** Whose token this is. A session lives from its last use. */
 export async function findSession(token: string): Promise<SignedIn | null> {
-  const [rows] = (await database().query(
-    `select p.id as "practitionerId", p.name, p.role, r.id as "practiceId", r.name as "practiceName", r.time_zone as "timeZone"
-     from sessions s join practitioners p on p.id = s.practitioner_id join practices r on r.id = s.practice_id
-     where s.token_hash = :hash and s.expires_at > now()`,
-    { replacements: { hash: digest(token) } },
-  )) as [SignedIn[], unknown];
-  return rows[0] ?? null;
+  const [found] = await database().query<SignedIn & { expiresAt: Date }>('select * from session_of(:hash)', { replacements: { hash: digest(token) }, type: QueryTypes.SELECT });
+  if (!found) return null;
+  const { expiresAt, ...who } = found;
+  if (expiresAt.getTime() - Date.now() < SESSION_MS - TOUCH_AFTER_MS)
+    await inPractice(who.practiceId, () => SessionModel.update({ expiresAt: new Date(Date.now() + SESSION_MS) }, { where: { practiceId: who.practiceId, tokenHash: digest(token) } }));
+  return who;
 }
 
 export async function closeSession(token: string): Promise<void> {
-  database();
-  await SessionModel.destroy({ where: { tokenHash: digest(token) } });
+  const who = await findSession(token);
+  if (!who) return;
+  await inPractice(who.practiceId, () =>
+    database().transaction(async (transaction) => {
+      await SessionModel.destroy({ where: { practiceId: who.practiceId, tokenHash: digest(token) }, transaction });
+      await writeAudit(who, 'signed-out', {}, transaction);
+    }),
+  );
 }

@@ -1,27 +1,70 @@
-import { RateLimiterPostgres } from 'rate-limiter-flexible';
-import { database } from '../connection.ts';
+import { createHash } from 'node:crypto';
+import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible';
+import { newPracticesPerHour } from '../../settings.ts';
+import { database, reaching } from '../connection.ts';
 
-/** Wrong passwords before an address has to wait, and for how long. Our choice. */
-export const ATTEMPTS = { points: 5, minutes: 15 } as const;
+/**
+ * How often something may be tried before it has to wait. Our choice. A try is taken before it is looked at, so that
+ * many at once are counted like one after the other. An account is limited together with the address it is tried from:
+ * a stranger elsewhere cannot lock its owner out.
+ */
+export const LIMITS = {
+  /** Wrong passwords for one account from one address. */
+  account: { points: 5, minutes: 15 },
+  /** Wrong passwords from one address, whatever the account. */
+  address: { points: 30, minutes: 15 },
+  /** Practices opened from one address. */
+  practices: { points: newPracticesPerHour(process.env), minutes: 60 },
+  /** Wrong passwords under an override. */
+  signature: { points: 5, minutes: 15 },
+} as const;
+export type LimitName = keyof typeof LIMITS;
 
-let limiter: { on: unknown; of: RateLimiterPostgres } | null = null;
-function attempts(): RateLimiterPostgres {
+const limiters = new Map<LimitName, { on: unknown; of: RateLimiterPostgres }>();
+function limiter(name: LimitName): RateLimiterPostgres {
   const storeClient = database();
-  if (limiter?.on !== storeClient)
-    limiter = { on: storeClient, of: new RateLimiterPostgres({ storeClient, storeType: 'sequelize', tableName: 'sign_in_attempts', tableCreated: true, keyPrefix: 'in', points: ATTEMPTS.points, duration: ATTEMPTS.minutes * 60 }) };
-  return limiter.of;
+  const known = limiters.get(name);
+  if (known?.on === storeClient) return known.of;
+  const { points, minutes } = LIMITS[name];
+  const of = new RateLimiterPostgres({ storeClient, storeType: 'sequelize', tableName: 'sign_in_attempts', tableCreated: true, keyPrefix: name, points, duration: minutes * 60 });
+  limiters.set(name, { on: storeClient, of });
+  return of;
 }
 
-/** Minutes this address has to wait before another try; 0 when it may try now. */
-export async function waitMinutes(email: string): Promise<number> {
-  const state = await attempts().get(email.toLowerCase());
-  return state && state.consumedPoints >= ATTEMPTS.points ? Math.max(1, Math.ceil(state.msBeforeNext / 60_000)) : 0;
+/** Who tried is nobody's business afterwards: keys are kept as hashes. */
+const keyed = (parts: readonly string[]): string => createHash('sha256').update(parts.join('\n')).digest('base64url');
+const minutesOf = (state: RateLimiterRes): number => Math.max(1, Math.ceil(state.msBeforeNext / 60_000));
+
+/** Takes one try. 0 when it may go ahead, otherwise the minutes to wait. */
+export async function takeTry(name: LimitName, ...key: string[]): Promise<number> {
+  try {
+    await reaching(() => limiter(name).consume(keyed(key)));
+    return 0;
+  } catch (refused) {
+    if (refused instanceof RateLimiterRes) return minutesOf(refused);
+    throw refused;
+  }
 }
 
-export async function countFailure(email: string): Promise<void> {
-  await attempts().penalty(email.toLowerCase(), 1);
+/** Gives a try back: it was right, or was never looked at. */
+export async function giveBack(name: LimitName, ...key: string[]): Promise<void> {
+  await reaching(() => limiter(name).reward(keyed(key), 1));
 }
 
-export async function forgetFailures(email: string): Promise<void> {
-  await attempts().delete(email.toLowerCase());
+/** Forgets what was wrong before. */
+export async function forgetTries(name: LimitName, ...key: string[]): Promise<void> {
+  await reaching(() => limiter(name).delete(keyed(key)));
+}
+
+/** A sign-in from an address: taken from both counts before the password is looked at. */
+export async function takeSignIn(email: string, address: string): Promise<number> {
+  const account = await takeTry('account', email.toLowerCase(), address);
+  if (account) return account;
+  return takeTry('address', address);
+}
+
+/** It was the right one: the account's count is forgotten, the address gets its try back. */
+export async function signInWasRight(email: string, address: string): Promise<void> {
+  await forgetTries('account', email.toLowerCase(), address);
+  await giveBack('address', address);
 }

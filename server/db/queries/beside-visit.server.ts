@@ -7,6 +7,7 @@ import type { Consent, PracticeText, TextKind } from '../../../core/visit/consen
 import { database } from '../connection.ts';
 import type { Photo } from './photos.server.ts';
 import { latestTexts, type StoredProduct } from './practice.server.ts';
+import { byPractice } from '../scope.ts';
 
 /** What a visit is worked with beside its own record. */
 export interface BesideVisit {
@@ -43,7 +44,7 @@ const SQL = `select
 const iso = (at: string): string => new Date(at).toISOString();
 
 /** All of it in one question to the database: a visit is opened often, and each of these is short. */
-export async function besideVisit(practiceId: string, visit: { id: string; clientId: string }): Promise<BesideVisit> {
+export const besideVisit = byPractice(async (practiceId: string, visit: { id: string; clientId: string }): Promise<BesideVisit> => {
   const [[row]] = (await database().query(SQL, { replacements: { practiceId, visitId: visit.id, clientId: visit.clientId } })) as [Row[], unknown];
   const r = row!;
   return {
@@ -55,4 +56,4 @@ export async function besideVisit(practiceId: string, visit: { id: string; clien
     patchTests: Object.fromEntries(r.tests.map(({ productId, ...test }) => [productId, test])),
     photos: r.photos.map((p) => ({ ...p, takenAt: iso(p.takenAt) })),
   };
-}
+});

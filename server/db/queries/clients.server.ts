@@ -1,10 +1,14 @@
-import { Op, type Transaction } from 'sequelize';
+import { Op, QueryTypes, type Transaction } from 'sequelize';
 import type { ComplaintKind } from '../../../core/routine/technique.ts';
 import type { Pressure, Side } from '../../../core/units.ts';
 import type { HabitSides } from '../../../core/visit/habit-sides.ts';
 import { database } from '../connection.ts';
 import { ClientModel, ComplaintModel } from '../models/index.ts';
-import { isUuid, like } from './shared.server.ts';
+import { byPractice, isUuid } from '../scope.ts';
+import type { Member } from './accounts.server.ts';
+import { writeAudit } from './audit.server.ts';
+import { once } from './once.server.ts';
+import { like } from './shared.server.ts';
 
 export interface Complaint {
   id: string;
@@ -41,25 +45,29 @@ export interface ClientRow {
 export const CLIENT_SORTS = ['name', 'last', 'visits'] as const;
 export type ClientSort = (typeof CLIENT_SORTS)[number];
 
-const ORDER: Record<ClientSort, string> = { name: 'lower(c.name)', last: 'max(v.starts_at)', visits: 'count(v.id)' };
+/** Sorting by visits needs them of every client found; by name, only of those shown. */
+const ORDER: Record<ClientSort, string> = { name: 'lower(c.name)', last: 'v.last', visits: 'v.visits' };
+const VISITS = `lateral (select count(*)::int as visits, max(starts_at) as last from visits where practice_id = c.practice_id and client_id = c.id and starts_at <= now()) v`;
 
 /** One page of the practice's clients. */
-export async function listClients(practiceId: string, ask: { find: string; sort: ClientSort; descending: boolean; page: number; pageSize: number }): Promise<{ rows: ClientRow[]; total: number }> {
+export const listClients = byPractice(async (practiceId: string, ask: { find: string; sort: ClientSort; descending: boolean; page: number; pageSize: number }): Promise<{ rows: ClientRow[]; total: number }> => {
   const replacements = { practiceId, find: like(ask.find), limit: ask.pageSize, offset: (ask.page - 1) * ask.pageSize };
   const where = 'c.practice_id = :practiceId and (c.name ilike :find or c.about ilike :find)';
-  const direction = ask.descending ? 'desc nulls last' : 'asc nulls last';
-  const [rows] = await database().query(
-    `select c.id, c.name, c.about, count(v.id)::int as visits, max(v.starts_at) as "lastVisitAt",
-       coalesce((select json_agg(json_build_object('kind', k.kind, 'label', k.label, 'side', k.side) order by k.position) from complaints k where k.client_id = c.id and k.practice_id = c.practice_id and not k.closed), '[]') as complaints
-     from clients c left join visits v on v.client_id = c.id and v.practice_id = c.practice_id and v.starts_at <= now()
-     where ${where} group by c.id order by ${ORDER[ask.sort]} ${direction}, lower(c.name) limit :limit offset :offset`,
-    { replacements },
-  );
-  const [[count]] = (await database().query(`select count(*)::int as total from clients c where ${where}`, { replacements })) as [{ total: number }[], unknown];
-  return { rows: (rows as (Omit<ClientRow, 'lastVisitAt'> & { lastVisitAt: Date | null })[]).map((r) => ({ ...r, lastVisitAt: r.lastVisitAt?.toISOString() ?? null })), total: count?.total ?? 0 };
-}
+  const order = `${ORDER[ask.sort]} ${ask.descending ? 'desc nulls last' : 'asc nulls last'}, lower(c.name), c.id`;
+  const shown = ask.sort === 'name' ? `select c.* from clients c where ${where} order by ${order} limit :limit offset :offset` : `select c.* from clients c, ${VISITS} where ${where} order by ${order} limit :limit offset :offset`;
+  const [rows, [count]] = await Promise.all([
+    database().query<Omit<ClientRow, 'lastVisitAt'> & { lastVisitAt: Date | null }>(
+      `select c.id, c.name, c.about, v.visits, v.last as "lastVisitAt",
+         coalesce((select json_agg(json_build_object('kind', k.kind, 'label', k.label, 'side', k.side) order by k.position) from complaints k where k.client_id = c.id and k.practice_id = c.practice_id and not k.closed), '[]') as complaints
+       from (${shown}) c, ${VISITS} order by ${order}`,
+      { replacements, type: QueryTypes.SELECT },
+    ),
+    database().query<{ total: number }>(`select count(*)::int as total from clients c where ${where}`, { replacements, type: QueryTypes.SELECT }),
+  ]);
+  return { rows: rows.map((r) => ({ ...r, lastVisitAt: r.lastVisitAt?.toISOString() ?? null })), total: count?.total ?? 0 };
+});
 
-export async function findClient(practiceId: string, id: string): Promise<Client | null> {
+export const findClient = byPractice(async (practiceId: string, id: string): Promise<Client | null> => {
   if (!isUuid(id)) return null;
   database();
   const [client, complaints] = await Promise.all([
@@ -67,7 +75,7 @@ export async function findClient(practiceId: string, id: string): Promise<Client
     ComplaintModel.findAll({ where: { practiceId, clientId: id }, order: [['position', 'ASC']] }),
   ]);
   return client && plainClient(client, complaints);
-}
+});
 
 function plainClient(c: ClientModel, complaints: ComplaintModel[]): Client {
   return {
@@ -76,28 +84,38 @@ function plainClient(c: ClientModel, complaints: ComplaintModel[]): Client {
   };
 }
 
-export async function createClient(practiceId: string, input: ClientInput): Promise<string> {
-  return database().transaction(async (transaction) => {
-    const { complaints, ...own } = input;
-    const client = await ClientModel.create({ practiceId, ...own }, { transaction });
-    await writeComplaints(practiceId, client.id, complaints, transaction);
-    return client.id;
-  });
-}
+/** Adds a client, once for a key. */
+export const createClient = byPractice(async (who: Member, input: ClientInput, key?: string): Promise<string> => {
+  const { practiceId } = who;
+  return database().transaction((transaction) =>
+    once(practiceId, key, 'client', transaction, async () => {
+      const { complaints, ...own } = input;
+      const client = await ClientModel.create({ practiceId, ...own }, { transaction });
+      await writeComplaints(practiceId, client.id, complaints, transaction);
+      await writeAudit(who, 'client-added', { client: client.id }, transaction);
+      return client.id;
+    }),
+  );
+});
 
 /** Writes only when nobody else has since `expectedVersion`; a complaint that is left out is closed, never deleted. */
-export async function updateClient(practiceId: string, id: string, expectedVersion: number, input: ClientInput): Promise<'saved' | 'stale' | 'missing'> {
+export const updateClient = byPractice(async (who: Member, id: string, expectedVersion: number, input: ClientInput): Promise<'saved' | 'stale' | 'missing'> => {
+  const { practiceId } = who;
   if (!isUuid(id)) return 'missing';
   return database().transaction(async (transaction) => {
     const client = await ClientModel.findOne({ where: { practiceId, id }, transaction, lock: transaction.LOCK.UPDATE });
     if (!client) return 'missing';
     if (client.version !== expectedVersion) return 'stale';
     const { complaints, ...own } = input;
-    await client.update({ ...own, version: client.version + 1 }, { transaction });
+    client.set(own);
+    // Which fields, never what stands in them.
+    const fields = (client.changed() || []).filter((f) => f in own);
+    await client.set({ version: client.version + 1 }).save({ transaction });
     await writeComplaints(practiceId, id, complaints, transaction);
+    await writeAudit(who, 'client-changed', { client: id, fields: [...fields, 'complaints'] }, transaction);
     return 'saved';
   });
-}
+});
 
 async function writeComplaints(practiceId: string, clientId: string, complaints: ClientInput['complaints'], transaction: Transaction): Promise<void> {
   const existing = await ComplaintModel.findAll({ where: { practiceId, clientId }, transaction });
@@ -111,8 +129,8 @@ async function writeComplaints(practiceId: string, clientId: string, complaints:
 }
 
 /** Names for the find box, best first. */
-export async function findClientsByName(practiceId: string, text: string, limit: number): Promise<{ id: string; name: string; about: string }[]> {
+export const findClientsByName = byPractice(async (practiceId: string, text: string, limit: number): Promise<{ id: string; name: string; about: string }[]> => {
   database();
   const rows = await ClientModel.findAll({ where: { practiceId, name: { [Op.iLike]: like(text) } }, order: [['name', 'ASC']], limit, attributes: ['id', 'name', 'about'] });
   return rows.map((r) => ({ id: r.id, name: r.name, about: r.about }));
-}
+});

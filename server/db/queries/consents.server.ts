@@ -3,44 +3,54 @@ import type { Consent, ConsentKind } from '../../../core/visit/consent.ts';
 import { database } from '../connection.ts';
 import { ClientModel, ConsentModel, PatchTestModel, ProductModel } from '../models/index.ts';
 import { writeAudit } from './audit.server.ts';
-import { isUuid } from './shared.server.ts';
+import { byPractice, isUuid } from '../scope.ts';
 
 interface Who {
   practiceId: string;
   practitionerId: string;
 }
 
-export async function consentsOf(practiceId: string, clientId: string): Promise<Consent[]> {
+export const consentsOf = byPractice(async (practiceId: string, clientId: string): Promise<Consent[]> => {
   if (!isUuid(clientId)) return [];
   database();
   return (await ConsentModel.findAll({ where: { practiceId, clientId }, order: [['givenAt', 'ASC']] })).map((c) => ({ id: c.id, kind: c.kind, textVersion: c.textVersion, givenAt: c.givenAt.toISOString(), withdrawnAt: c.withdrawnAt?.toISOString() ?? null }));
-}
+});
 
-/** Notes consent to one version of a text. Null when the client is not of this practice. */
-export async function giveConsent(who: Who, clientId: string, kind: ConsentKind, textVersion: number): Promise<Consent | null> {
+/** Notes consent to one version of a text; given before and not taken back, it stands as it is. Null when the client is not of this practice. */
+export const giveConsent = byPractice(async (who: Who, clientId: string, kind: ConsentKind, textVersion: number): Promise<Consent | null> => {
+  const { practiceId } = who;
   if (!isUuid(clientId)) return null;
   return database().transaction(async (transaction) => {
-    if (!(await ClientModel.count({ where: { practiceId: who.practiceId, id: clientId }, transaction }))) return null;
-    const c = await ConsentModel.create({ practiceId: who.practiceId, clientId, kind, textVersion, givenAt: new Date(), takenBy: who.practitionerId }, { transaction });
-    await writeAudit(who, 'consent-given', { client: clientId, kind, version: textVersion }, transaction);
+    // The row of the client makes two at once wait for each other.
+    if (!(await ClientModel.findOne({ where: { practiceId, id: clientId }, attributes: ['id'], transaction, lock: transaction.LOCK.UPDATE }))) return null;
+    const known = await ConsentModel.findOne({ where: { practiceId, clientId, kind, textVersion, withdrawnAt: null }, transaction });
+    const c = known ?? (await ConsentModel.create({ practiceId, clientId, kind, textVersion, givenAt: new Date(), takenBy: who.practitionerId }, { transaction }));
+    if (!known) await writeAudit(who, 'consent-given', { client: clientId, kind, version: textVersion }, transaction);
     return { id: c.id, kind, textVersion, givenAt: c.givenAt.toISOString(), withdrawnAt: null };
   });
-}
+});
 
-export async function withdrawConsent(who: Who, clientId: string, kind: ConsentKind): Promise<boolean> {
+export const withdrawConsent = byPractice(async (who: Who, clientId: string, kind: ConsentKind): Promise<boolean> => {
   if (!isUuid(clientId)) return false;
   return database().transaction(async (transaction) => {
     const [count] = await ConsentModel.update({ withdrawnAt: new Date() }, { where: { practiceId: who.practiceId, clientId, kind, withdrawnAt: null }, transaction });
     if (count) await writeAudit(who, 'consent-withdrawn', { client: clientId, kind }, transaction);
     return count > 0;
   });
-}
+});
 
-export async function notePatchTest(who: Who, clientId: string, productId: string, test: PatchTest): Promise<boolean> {
+/** One test of a product a day: noted again, the later word stands. */
+export const notePatchTest = byPractice(async (who: Who, clientId: string, productId: string, test: PatchTest): Promise<boolean> => {
+  const { practiceId } = who;
   if (!isUuid(clientId) || !isUuid(productId)) return false;
-  database();
-  const [client, product] = await Promise.all([ClientModel.count({ where: { practiceId: who.practiceId, id: clientId } }), ProductModel.count({ where: { practiceId: who.practiceId, id: productId } })]);
-  if (!client || !product) return false;
-  await PatchTestModel.create({ practiceId: who.practiceId, clientId, productId, ...test, notedBy: who.practitionerId, notedAt: new Date() });
-  return true;
-}
+  return database().transaction(async (transaction) => {
+    const client = await ClientModel.findOne({ where: { practiceId, id: clientId }, attributes: ['id'], transaction, lock: transaction.LOCK.UPDATE });
+    if (!client || !(await ProductModel.count({ where: { practiceId, id: productId }, transaction }))) return false;
+    const noted = { reacted: test.reacted, notedBy: who.practitionerId, notedAt: new Date() };
+    const known = await PatchTestModel.findOne({ where: { practiceId, clientId, productId, testedOn: test.testedOn }, transaction });
+    if (known) await known.update(noted, { transaction });
+    else await PatchTestModel.create({ practiceId, clientId, productId, testedOn: test.testedOn, ...noted }, { transaction });
+    await writeAudit(who, 'patch-test-noted', { client: clientId, product: productId }, transaction);
+    return true;
+  });
+});

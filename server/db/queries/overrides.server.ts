@@ -1,28 +1,20 @@
-import { verify } from '@node-rs/argon2';
 import type { Override } from '../../../core/screening/override.ts';
 import { hasEnded } from '../../../core/visit/model.ts';
 import { database } from '../connection.ts';
-import { OverrideModel, PractitionerModel, VisitModel } from '../models/index.ts';
+import { OverrideModel, VisitModel } from '../models/index.ts';
 import { writeAudit } from './audit.server.ts';
-import { isUuid } from './shared.server.ts';
+import { byPractice, isUuid } from '../scope.ts';
 
 const plain = (o: OverrideModel): Override => ({ caution: o.caution, reason: o.reason, signedName: o.signedName, signedAt: o.signedAt.toISOString() });
 
-export async function overridesOf(practiceId: string, visitId: string): Promise<Override[]> {
+export const overridesOf = byPractice(async (practiceId: string, visitId: string): Promise<Override[]> => {
   if (!isUuid(visitId)) return [];
   database();
   return (await OverrideModel.findAll({ where: { practiceId, visitId }, order: [['signedAt', 'ASC']] })).map(plain);
-}
-
-/** True when this is the practitioner's own password: the signature under an override. */
-export async function isOwnPassword(who: { practiceId: string; practitionerId: string }, password: string): Promise<boolean> {
-  database();
-  const one = await PractitionerModel.findOne({ where: { practiceId: who.practiceId, id: who.practitionerId } });
-  return !!one && verify(one.passwordHash, password);
-}
+});
 
 /** Signs an override for one visit and writes it into the trail. It cannot be taken back, only noted anew. */
-export async function signOverride(who: { practiceId: string; practitionerId: string; name: string }, visitId: string, caution: string, reason: string): Promise<Override | 'missing' | 'ended' | 'signed-before'> {
+export const signOverride = byPractice(async (who: { practiceId: string; practitionerId: string; name: string }, visitId: string, caution: string, reason: string): Promise<Override | 'missing' | 'ended' | 'signed-before'> => {
   if (!isUuid(visitId)) return 'missing';
   return database().transaction(async (transaction) => {
     const visit = await VisitModel.findOne({ where: { practiceId: who.practiceId, id: visitId }, transaction, lock: transaction.LOCK.UPDATE });
@@ -33,4 +25,4 @@ export async function signOverride(who: { practiceId: string; practitionerId: st
     await writeAudit(who, 'caution-overridden', { visit: visitId, caution }, transaction);
     return plain(row);
   });
-}
+});

@@ -3,7 +3,7 @@ import { hasEnded } from '../../../core/visit/model.ts';
 import { database } from '../connection.ts';
 import { PhotoModel, VisitModel } from '../models/index.ts';
 import { writeAudit } from './audit.server.ts';
-import { isUuid } from './shared.server.ts';
+import { byPractice, isUuid } from '../scope.ts';
 
 interface Who {
   practiceId: string;
@@ -24,14 +24,14 @@ export interface Photo {
 const FIELDS = ['id', 'visitId', 'phase', 'widthPx', 'heightPx', 'landmarks', 'version', 'takenAt'];
 const plain = (p: PhotoModel): Photo => ({ id: p.id, visitId: p.visitId, phase: p.phase, widthPx: p.widthPx, heightPx: p.heightPx, landmarks: p.landmarks, version: p.version, takenAt: p.takenAt.toISOString() });
 
-export async function photoBytes(practiceId: string, visitId: string, id: string): Promise<Buffer | null> {
+export const photoBytes = byPractice(async (practiceId: string, visitId: string, id: string): Promise<Buffer | null> => {
   if (!isUuid(visitId) || !isUuid(id)) return null;
   database();
   return (await PhotoModel.findOne({ where: { practiceId, visitId, id }, attributes: ['bytes'] }))?.bytes ?? null;
-}
+});
 
 /** One photo before and one after the work; a second one of the same phase takes the place of the first. */
-export async function keepPhoto(who: Who, visitId: string, phase: PhotoPhase, picture: { bytes: Buffer; widthPx: number; heightPx: number }): Promise<Photo | 'missing' | 'ended'> {
+export const keepPhoto = byPractice(async (who: Who, visitId: string, phase: PhotoPhase, picture: { bytes: Buffer; widthPx: number; heightPx: number }): Promise<Photo | 'missing' | 'ended'> => {
   if (!isUuid(visitId)) return 'missing';
   return database().transaction(async (transaction) => {
     const visit = await VisitModel.findOne({ where: { practiceId: who.practiceId, id: visitId }, transaction, lock: transaction.LOCK.UPDATE });
@@ -42,9 +42,9 @@ export async function keepPhoto(who: Who, visitId: string, phase: PhotoPhase, pi
     await writeAudit(who, 'photo-kept', { visit: visitId, photo: row.id, phase }, transaction);
     return plain(row);
   });
-}
+});
 
-export async function markPhoto(practiceId: string, visitId: string, id: string, expectedVersion: number, landmarks: PhotoMarks): Promise<Photo | 'missing' | 'stale'> {
+export const markPhoto = byPractice(async (practiceId: string, visitId: string, id: string, expectedVersion: number, landmarks: PhotoMarks): Promise<Photo | 'missing' | 'stale'> => {
   if (!isUuid(visitId) || !isUuid(id)) return 'missing';
   return database().transaction(async (transaction) => {
     const row = await PhotoModel.findOne({ where: { practiceId, visitId, id }, attributes: FIELDS, transaction, lock: transaction.LOCK.UPDATE });
@@ -53,21 +53,21 @@ export async function markPhoto(practiceId: string, visitId: string, id: string,
     await row.update({ landmarks, version: row.version + 1 }, { transaction });
     return plain(row);
   });
-}
+});
 
 /** Erased as a whole, also after the visit has ended: whoever consented may take it back at any time. */
-export async function erasePhoto(who: Who, visitId: string, id: string): Promise<boolean> {
+export const erasePhoto = byPractice(async (who: Who, visitId: string, id: string): Promise<boolean> => {
   if (!isUuid(visitId) || !isUuid(id)) return false;
   return database().transaction(async (transaction) => {
     const count = await PhotoModel.destroy({ where: { practiceId: who.practiceId, visitId, id }, transaction });
     if (count) await writeAudit(who, 'photo-erased', { visit: visitId, photo: id }, transaction);
     return count > 0;
   });
-}
+});
 
-export async function photoSize(practiceId: string, visitId: string, id: string): Promise<{ width: number; height: number } | null> {
+export const photoSize = byPractice(async (practiceId: string, visitId: string, id: string): Promise<{ width: number; height: number } | null> => {
   if (!isUuid(visitId) || !isUuid(id)) return null;
   database();
   const row = await PhotoModel.findOne({ where: { practiceId, visitId, id }, attributes: ['widthPx', 'heightPx'] });
   return row && { width: row.widthPx, height: row.heightPx };
-}
+});

@@ -3,7 +3,7 @@ import { expandRoutine } from '../../../core/routine/cues.ts';
 import type { Routine } from '../../../core/routine/model.ts';
 import { database } from '../connection.ts';
 import { RunEventModel, RunModel, VisitModel } from '../models/index.ts';
-import { isUuid } from './shared.server.ts';
+import { byPractice, isUuid } from '../scope.ts';
 
 export interface Run {
   id: string;
@@ -23,14 +23,14 @@ async function withEvents(run: RunModel): Promise<Run> {
   };
 }
 
-export async function runsOfVisit(practiceId: string, visitId: string): Promise<Run[]> {
+export const runsOfVisit = byPractice(async (practiceId: string, visitId: string): Promise<Run[]> => {
   if (!isUuid(visitId)) return [];
   database();
   return Promise.all((await RunModel.findAll({ where: { practiceId, visitId }, order: [['createdAt', 'ASC']] })).map(withEvents));
-}
+});
 
 /** The open run of a visit, or a new one of the visit's routine. Two devices that ask at once get the same run. */
-export async function openRun(practiceId: string, visitId: string): Promise<Run | null> {
+export const openRun = byPractice(async (practiceId: string, visitId: string): Promise<Run | null> => {
   if (!isUuid(visitId)) return null;
   const run = await database().transaction(async (transaction) => {
     const visit = await VisitModel.findOne({ where: { practiceId, id: visitId }, transaction, lock: transaction.LOCK.UPDATE });
@@ -39,24 +39,38 @@ export async function openRun(practiceId: string, visitId: string): Promise<Run 
     return open ?? RunModel.create({ practiceId, visitId, routine: visit.routine, status: 'open', steps: null, createdAt: new Date() }, { transaction });
   });
   return run && withEvents(run);
-}
+});
+
+/** A device's clock may go this much faster than ours over a run. Our choice. */
+const CLOCK_SLACK_MS = 60_000;
+
+export type Taken = { taken: string[]; status: Run['status'] } | 'missing' | 'closed' | 'from-the-future';
 
 /**
- * Take events from the device, each id once, and acknowledge them. When the log says that the run has ended, planned
- * against done is worked out from the whole log and stored.
+ * Take events from the device, each id once, and acknowledge them. How far the device's clock is ahead is noted with
+ * the first ones; from then on the server's clock decides what "now" is. When the log says that the run has ended,
+ * planned against done is worked out from the whole log and stored, and nothing is taken any more: events that are
+ * known are acknowledged again, new ones are refused.
  */
-export async function takeEvents(practiceId: string, runId: string, events: readonly GuideEvent[], nowMs: number): Promise<{ taken: string[]; status: Run['status'] } | null> {
-  if (!isUuid(runId)) return null;
-  return database().transaction(async (transaction) => {
-    const run = await RunModel.findOne({ where: { practiceId, id: runId }, transaction, lock: transaction.LOCK.UPDATE });
-    if (!run) return null;
+export const takeEvents = byPractice(async (practiceId: string, visitId: string, runId: string, events: readonly GuideEvent[], deviceNowMs: number | null, nowMs: number = Date.now()): Promise<Taken> => {
+  if (!isUuid(visitId) || !isUuid(runId)) return 'missing';
+  return database().transaction(async (transaction): Promise<Taken> => {
+    const run = await RunModel.findOne({ where: { practiceId, visitId, id: runId }, transaction, lock: transaction.LOCK.UPDATE });
+    if (!run) return 'missing';
+    const ids = events.map((e) => e.id);
+    if (run.status !== 'open') {
+      const known = await RunEventModel.count({ where: { practiceId, runId, id: ids }, transaction });
+      return known === new Set(ids).size ? { taken: ids, status: run.status } : 'closed';
+    }
+    if (run.clockAheadMs === null && deviceNowMs !== null) await run.update({ clockAheadMs: deviceNowMs - nowMs }, { transaction });
+    const deviceNow = nowMs + (run.clockAheadMs ?? 0);
+    if (events.some((e) => e.atMs > deviceNow + CLOCK_SLACK_MS)) return 'from-the-future';
     await RunEventModel.bulkCreate(events.map((e) => ({ runId, id: e.id, practiceId, kind: e.kind, atMs: e.atMs, text: e.text ?? null })), { transaction, ignoreDuplicates: true });
     const log = await RunEventModel.findAll({ where: { practiceId, runId }, order: [['atMs', 'ASC'], ['id', 'ASC']], transaction });
-    const cues = expandRoutine(run.routine);
     const replayed = log.map((e) => ({ id: e.id, kind: e.kind as GuideEventKind, atMs: e.atMs, ...(e.text === null ? {} : { text: e.text }) }));
-    const { state, steps } = runRecord(cues, run.routine.steps.map((s) => s.pressure), replayed, nowMs);
+    const { state, steps } = runRecord(expandRoutine(run.routine), run.routine.steps.map((s) => s.pressure), replayed, deviceNow);
     const status = state.status === 'done' || state.status === 'stopped' ? state.status : 'open';
     await run.update({ status, steps: status === 'open' ? null : steps }, { transaction });
-    return { taken: events.map((e) => e.id), status };
+    return { taken: ids, status };
   });
-}
+});

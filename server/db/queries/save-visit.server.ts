@@ -1,14 +1,21 @@
-import type { Transaction } from 'sequelize';
-import type { MeasureKey, ReadingPhase } from '../../../core/measures/reading.ts';
+import { createHash } from 'node:crypto';
+import { Op, type Transaction } from 'sequelize';
+import { measureOf, scoreSoFar, type MeasureAnswers } from '../../../core/measures/catalogue.ts';
+import type { MeasureKey, Reading, ReadingPhase } from '../../../core/measures/reading.ts';
 import type { Routine } from '../../../core/routine/model.ts';
 import type { Side } from '../../../core/units.ts';
 import { hasEnded, type Referral, type Screen, type VisitRecord, type VisitStage } from '../../../core/visit/model.ts';
 import type { Findings } from '../../../core/visit/findings.ts';
 import { database } from '../connection.ts';
-import { ComplaintModel, ReadingModel, VisitModel } from '../models/index.ts';
+import { canonical } from '../../audit-chain.ts';
+import { ClientModel, ComplaintModel, ProductModel, ReadingModel, ScoreModel, VisitModel, VisitWriteModel } from '../models/index.ts';
+import type { Member } from './accounts.server.ts';
 import { writeAudit } from './audit.server.ts';
+import { refreshCourse } from './courses.server.ts';
+import { readingsIn } from './readings.server.ts';
+import { scoresIn, type TakenScore } from './scores.server.ts';
 import { plainVisit, type Visit } from './visits.server.ts';
-import { isUuid } from './shared.server.ts';
+import { byPractice, isUuid } from '../scope.ts';
 
 export interface ReadingEntry {
   measure: MeasureKey;
@@ -27,67 +34,110 @@ export type VisitPatch =
   | { kind: 'routine'; routine: Routine }
   | { kind: 'record'; record: VisitRecord }
   | { kind: 'findings'; findings: Findings }
+  /** Answers of a scored measure so far; null takes it back. */
+  | { kind: 'answers'; measure: string; answers: MeasureAnswers | null }
   | { kind: 'stage'; stage: VisitStage; referral?: Referral };
 
-export type SaveResult = { result: 'saved'; version: number } | { result: 'stale'; visit: Visit } | { result: 'ended'; visit: Visit } | { result: 'missing' } | { result: 'refused'; message: string };
+export type SaveResult =
+  | { result: 'saved'; version: number }
+  | { result: 'stale' | 'ended'; visit: Visit; readings: Reading[]; scores: TakenScore[] }
+  | { result: 'missing' }
+  | { result: 'refused'; message: string };
 
-/**
- * Apply a change in one transaction, only when the visit still has the version it was made on. A change sent again
- * after a lost answer (same `saveId`) is acknowledged without being done twice. `allow` sees the locked visit and may
- * refuse with a message.
- */
-export async function saveVisit(
-  who: { practiceId: string; practitionerId: string },
-  visitId: string,
-  write: { saveId: string; expectedVersion: number; patch: VisitPatch },
-  allow: (visit: Visit) => string | null = () => null,
-): Promise<SaveResult> {
-  if (!isUuid(visitId)) return { result: 'missing' };
-  return database().transaction(async (transaction): Promise<SaveResult> => {
-    const visit = await VisitModel.findOne({ where: { practiceId: who.practiceId, id: visitId }, transaction, lock: transaction.LOCK.UPDATE });
-    if (!visit) return { result: 'missing' };
-    if (visit.lastSaveId === write.saveId) return { result: 'saved', version: visit.version };
-    if (visit.version !== write.expectedVersion) return { result: 'stale', visit: plainVisit(visit) };
-    if (hasEnded(visit.stage)) return { result: 'ended', visit: plainVisit(visit) };
-    const refusal = allow(plainVisit(visit));
-    if (refusal) return { result: 'refused', message: refusal };
-    const missing = await applyPatch(who, visit, write.patch, transaction);
-    if (missing) return { result: 'missing' };
-    // save, not update: update would write these two fields only and leave the patch behind.
-    visit.set({ version: visit.version + 1, lastSaveId: write.saveId });
-    await visit.save({ transaction });
-    return { result: 'saved', version: visit.version };
-  });
+interface Write {
+  saveId: string;
+  expectedVersion: number;
+  patch: VisitPatch;
 }
 
-/** True when the patch names a complaint that is not this client's. */
-async function applyPatch(who: { practiceId: string; practitionerId: string }, visit: VisitModel, patch: VisitPatch, transaction: Transaction): Promise<boolean> {
+/** What a write says, whatever order its fields came in; the referral is worked out here and is no part of it. */
+const bodyHash = (patch: VisitPatch): string => createHash('sha256').update(canonical(patch.kind === 'stage' ? { kind: patch.kind, stage: patch.stage } : patch)).digest('hex');
+
+/**
+ * Apply a change in one transaction, only when the visit still has the version it was made on. Every write is known by
+ * its own id and the hash of what it said: sent again after a lost answer it is acknowledged without being done twice,
+ * however many others came between; another change under the same id is refused. `allow` sees the locked visit and may
+ * refuse with a message.
+ */
+export const saveVisit = byPractice(async (who: Member, visitId: string, write: Write, allow: (visit: Visit) => string | null = () => null): Promise<SaveResult> => {
+  if (!isUuid(visitId)) return { result: 'missing' };
+  const { practiceId } = who;
+  const bodyOf = bodyHash(write.patch);
+  return database().transaction(async (transaction): Promise<SaveResult> => {
+    const visit = await VisitModel.findOne({ where: { practiceId, id: visitId }, transaction, lock: transaction.LOCK.UPDATE });
+    if (!visit) return { result: 'missing' };
+    const known = await VisitWriteModel.findOne({ where: { practiceId, visitId, saveId: write.saveId }, transaction });
+    if (known) return known.bodyHash === bodyOf ? { result: 'saved', version: known.version } : { result: 'refused', message: 'Another entry was written under this id before.' };
+    const stored = async () => ({ visit: plainVisit(visit), readings: await readingsIn(practiceId, visitId, transaction), scores: await scoresIn(practiceId, visitId, transaction) });
+    if (visit.version !== write.expectedVersion) return { result: 'stale', ...(await stored()) };
+    if (hasEnded(visit.stage)) return { result: 'ended', ...(await stored()) };
+    const refusal = allow(plainVisit(visit)) ?? (await applyPatch(who, visit, write.patch, transaction));
+    if (refusal) return { result: 'refused', message: refusal };
+    // save, not update: update would write this field only and leave the patch behind.
+    visit.set({ version: visit.version + 1 });
+    await visit.save({ transaction });
+    await VisitWriteModel.create({ practiceId, visitId, saveId: write.saveId, bodyHash: bodyOf, version: visit.version }, { transaction });
+    return { result: 'saved', version: visit.version };
+  });
+});
+
+/** Why the change cannot be made, or null when it is. */
+async function applyPatch(who: Member, visit: VisitModel, patch: VisitPatch, transaction: Transaction): Promise<string | null> {
   switch (patch.kind) {
     case 'screen':
+      if (patch.screen.product !== undefined && !(await isProduct(who.practiceId, patch.screen.product, transaction))) return 'This product is not one of the practice’s.';
       visit.set({ screen: patch.screen });
-      return false;
+      return null;
     case 'routine':
       visit.set({ routine: patch.routine });
-      return false;
+      return null;
     case 'record':
       visit.set({ record: patch.record });
-      return false;
+      return null;
     case 'findings':
       visit.set({ findings: patch.findings });
-      return false;
+      return null;
     case 'readings':
       return writeReadings(who, visit, patch.entries, transaction);
+    case 'answers':
+      return writeAnswers(who, visit, patch.measure, patch.answers, transaction);
     case 'stage':
       visit.set({ stage: patch.stage, endedAt: hasEnded(patch.stage) ? new Date() : null, referral: patch.referral ?? visit.referral });
-      if (hasEnded(patch.stage))
-        await writeAudit(who, `visit-${patch.stage}`, { visit: visit.id, cautions: patch.referral?.cautions ?? [] }, transaction);
-      return false;
+      if (hasEnded(patch.stage)) await writeAudit(who, `visit-${patch.stage}`, { visit: visit.id, cautions: patch.referral?.cautions ?? [] }, transaction);
+      if (patch.stage === 'done') await keepReview(visit, transaction);
+      return null;
   }
 }
 
-async function writeReadings(who: { practiceId: string; practitionerId: string }, visit: VisitModel, entries: readonly ReadingEntry[], transaction: Transaction): Promise<boolean> {
+const isProduct = async (practiceId: string, id: string, transaction: Transaction): Promise<boolean> => isUuid(id) && (await ProductModel.count({ where: { practiceId, id }, transaction })) > 0;
+
+/** The review of the latest finished visit is the client's; Today asks for it there. */
+async function keepReview({ practiceId, clientId, id, startsAt, record }: VisitModel, transaction: Transaction): Promise<void> {
+  const later = await VisitModel.count({ where: { practiceId, clientId, stage: 'done', startsAt: { [Op.gt]: startsAt } }, transaction });
+  if (!later) await ClientModel.update({ reviewOn: record?.reviewOn || null, reviewVisitId: id }, { where: { practiceId, id: clientId }, transaction });
+}
+
+/** Answers are kept as they are given, scored or not yet; none at all takes the measure back. */
+async function writeAnswers(who: Member, visit: VisitModel, measure: string, answers: MeasureAnswers | null, transaction: Transaction): Promise<string | null> {
+  const { practiceId } = who;
+  const where = { practiceId, visitId: visit.id, measure };
+  if (!answers) {
+    await ScoreModel.destroy({ where, transaction });
+    return null;
+  }
+  const def = measureOf(measure);
+  if (!def) return 'This measure is not known.';
+  const { value, words } = scoreSoFar(def, answers);
+  const fields = { ruleVersion: def.version, answers, value, words, takenBy: who.practitionerId, takenAt: new Date() };
+  const known = await ScoreModel.findOne({ where, transaction });
+  if (known) await known.update(fields, { transaction });
+  else await ScoreModel.create({ ...where, clientId: visit.clientId, ...fields }, { transaction });
+  return null;
+}
+
+async function writeReadings(who: Member, visit: VisitModel, entries: readonly ReadingEntry[], transaction: Transaction): Promise<string | null> {
   const complaints = new Set((await ComplaintModel.findAll({ where: { practiceId: who.practiceId, clientId: visit.clientId }, attributes: ['id'], transaction })).map((c) => c.id));
-  if (entries.some((e) => e.complaintId !== null && !complaints.has(e.complaintId))) return true;
+  if (entries.some((e) => e.complaintId !== null && !complaints.has(e.complaintId))) return 'This complaint is not this client’s.';
   for (const entry of entries) {
     const { value, ...key } = entry;
     const where = { practiceId: who.practiceId, visitId: visit.id, ...key };
@@ -99,5 +149,7 @@ async function writeReadings(who: { practiceId: string; practitionerId: string }
     if (known) await known.update({ value, takenBy: who.practitionerId, takenAt: new Date() }, { transaction });
     else await ReadingModel.create({ ...where, clientId: visit.clientId, value, source: 'studio', takenBy: who.practitionerId, takenAt: new Date() }, { transaction });
   }
-  return false;
+  const rated = new Set(entries.flatMap((e) => (e.measure === 'nrs-now' && e.phase !== 'after' && e.complaintId ? [e.complaintId] : [])));
+  for (const complaint of rated) await refreshCourse(who.practiceId, visit.clientId, complaint, transaction);
+  return null;
 }

@@ -1,37 +1,36 @@
+import { QueryTypes, type Transaction } from 'sequelize';
 import type { MeasureAnswers } from '../../../core/measures/catalogue.ts';
-import { hasEnded } from '../../../core/visit/model.ts';
 import { database } from '../connection.ts';
-import { ScoreModel, VisitModel } from '../models/index.ts';
-import { isUuid } from './shared.server.ts';
+import { byPractice, isUuid } from '../scope.ts';
 
 export interface TakenScore {
   visitId: string;
   measure: string;
   answers: MeasureAnswers;
+  /** Null when it could not be scored, or not yet. */
   value: number | null;
   words: string;
   takenAt: string;
 }
+type Row = Omit<TakenScore, 'takenAt' | 'value'> & { value: string | null; takenAt: Date };
+const COLUMNS = 'visit_id as "visitId", measure, answers, value, words, taken_at as "takenAt"';
+const plain = (r: Row): TakenScore => ({ ...r, value: r.value === null ? null : Number(r.value), takenAt: r.takenAt.toISOString() });
 
-/** Every scored measure of a client, oldest first. */
-export async function scoresOfClient(practiceId: string, clientId: string): Promise<TakenScore[]> {
+/** How many of each measure a course shows, beside the first. */
+const LATEST = 8;
+
+/** Of each measure the first and the latest few that a client was asked, oldest first. */
+export const scoresOfClient = byPractice(async (practiceId: string, clientId: string): Promise<TakenScore[]> => {
   if (!isUuid(clientId)) return [];
-  database();
-  const rows = await ScoreModel.findAll({ where: { practiceId, clientId }, order: [['takenAt', 'DESC']], limit: 800 });
-  return rows.toReversed().map((r) => ({ visitId: r.visitId, measure: r.measure, answers: r.answers, value: r.value === null ? null : Number(r.value), words: r.words, takenAt: r.takenAt.toISOString() }));
-}
+  const rows = await database().query<Row & { fromFirst: string; fromLast: string }>(
+    `select ${COLUMNS} from (select *, row_number() over (partition by measure order by taken_at) as from_first, row_number() over (partition by measure order by taken_at desc) as from_last
+       from scores where practice_id = :practiceId and client_id = :clientId) s where from_first = 1 or from_last <= ${LATEST} order by taken_at`,
+    { replacements: { practiceId, clientId }, type: QueryTypes.SELECT },
+  );
+  return rows.map(plain);
+});
 
-/** Kept once per visit and measure; taken again in the same visit, the later answers stand. */
-export async function keepScore(practiceId: string, practitionerId: string, visitId: string, score: { measure: string; ruleVersion: number; answers: MeasureAnswers; value: number | null; words: string }): Promise<'kept' | 'missing' | 'ended'> {
-  if (!isUuid(visitId)) return 'missing';
-  return database().transaction(async (transaction) => {
-    const visit = await VisitModel.findOne({ where: { practiceId, id: visitId }, transaction, lock: transaction.LOCK.SHARE });
-    if (!visit) return 'missing';
-    if (hasEnded(visit.stage)) return 'ended';
-    const before = await ScoreModel.findOne({ where: { practiceId, visitId, measure: score.measure }, transaction, lock: transaction.LOCK.UPDATE });
-    const fields = { ...score, takenBy: practitionerId, takenAt: new Date() };
-    if (before) await before.set(fields).save({ transaction });
-    else await ScoreModel.create({ practiceId, clientId: visit.clientId, visitId, ...fields }, { transaction });
-    return 'kept';
-  });
+/** Those of one visit, inside a transaction that holds it. */
+export async function scoresIn(practiceId: string, visitId: string, transaction: Transaction): Promise<TakenScore[]> {
+  return (await database().query<Row>(`select ${COLUMNS} from scores where practice_id = :practiceId and visit_id = :visitId order by taken_at`, { replacements: { practiceId, visitId }, type: QueryTypes.SELECT, transaction })).map(plain);
 }

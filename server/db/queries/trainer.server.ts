@@ -1,5 +1,6 @@
 import { database } from '../connection.ts';
 import { TrainerAnswerModel, TrainerCardModel } from '../models/index.ts';
+import { byPractice } from '../scope.ts';
 
 export interface TrainerAnswer {
   place: string;
@@ -10,7 +11,7 @@ export interface TrainerAnswer {
 }
 
 /** Everything one practitioner has been asked, and what they answered in the last quarter, oldest first. */
-export async function trainerState(practiceId: string, practitionerId: string): Promise<{ cards: { place: string; card: object; due: string }[]; answers: TrainerAnswer[] }> {
+export const trainerState = byPractice(async (practiceId: string, practitionerId: string): Promise<{ cards: { place: string; card: object; due: string }[]; answers: TrainerAnswer[] }> => {
   database();
   const [cards, answers] = await Promise.all([
     TrainerCardModel.findAll({ where: { practiceId, practitionerId } }),
@@ -20,12 +21,12 @@ export async function trainerState(practiceId: string, practitionerId: string): 
     cards: cards.map((c) => ({ place: c.place, card: c.card, due: c.due.toISOString() })),
     answers: answers.toReversed().map((a) => ({ place: a.place, at: a.at.toISOString(), errorMm: a.errorMm === null ? null : Number(a.errorMm), takenFor: a.takenFor, grade: a.grade })),
   };
-}
+});
 
 /** The answer and the new state of its card, together or not at all. */
-export async function recordTrainerAnswer(practiceId: string, practitionerId: string, answer: Omit<TrainerAnswer, 'at'> & { at: Date }, card: { card: object; due: Date }): Promise<void> {
+export const recordTrainerAnswer = byPractice(async (practiceId: string, practitionerId: string, answer: Omit<TrainerAnswer, 'at'> & { at: Date }, card: { card: object; due: Date }): Promise<void> => {
   await database().transaction(async (transaction) => {
     await TrainerAnswerModel.create({ practiceId, practitionerId, ...answer }, { transaction });
     await TrainerCardModel.upsert({ practiceId, practitionerId, place: answer.place, ...card }, { transaction });
   });
-}
+});

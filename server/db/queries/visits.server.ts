@@ -1,10 +1,12 @@
-import { Op } from 'sequelize';
+import { Op, QueryTypes } from 'sequelize';
 import type { Routine } from '../../../core/routine/model.ts';
-import { EMPTY_SCREEN, type Referral, type Screen, type VisitRecord, type VisitStage } from '../../../core/visit/model.ts';
+import { EMPTY_SCREEN, type Reaction, type Referral, type Screen, type VisitRecord, type VisitStage } from '../../../core/visit/model.ts';
 import { withFindings, type Findings } from '../../../core/visit/findings.ts';
 import { database } from '../connection.ts';
 import { ClientModel, PractitionerModel, VisitModel } from '../models/index.ts';
-import { isUuid } from './shared.server.ts';
+import { byPractice, isUuid } from '../scope.ts';
+import { writeAudit } from './audit.server.ts';
+import { once } from './once.server.ts';
 
 export interface Visit {
   id: string;
@@ -26,19 +28,51 @@ export const plainVisit = (v: VisitModel): Visit => ({
   routine: v.routine, record: v.record, findings: withFindings(v.findings), referral: v.referral, endedAt: v.endedAt?.toISOString() ?? null, version: v.version,
 });
 
-export async function findVisit(practiceId: string, id: string): Promise<Visit | null> {
+export const findVisit = byPractice(async (practiceId: string, id: string): Promise<Visit | null> => {
   if (!isUuid(id)) return null;
   database();
   const visit = await VisitModel.findOne({ where: { practiceId, id } });
   return visit && plainVisit(visit);
-}
+});
 
-/** All visits of a client, first to last. */
-export async function visitsOfClient(practiceId: string, clientId: string): Promise<Visit[]> {
-  if (!isUuid(clientId)) return [];
-  database();
-  return (await VisitModel.findAll({ where: { practiceId, clientId }, order: [['startsAt', 'ASC']] })).map(plainVisit);
+/** What a list of visits shows of each. */
+export interface VisitLine {
+  id: string;
+  startsAt: string;
+  stage: VisitStage;
+  routine: string | null;
+  reactions: Reaction[];
+  note: string;
 }
+export const VISITS_SHOWN = 25;
+
+/** A page of a client's visits, latest first, those before a moment or all; one more than shown says that there are more. */
+export const visitsOfClient = byPractice(async (practiceId: string, clientId: string, before: Date | null = null, limit: number = VISITS_SHOWN + 1): Promise<VisitLine[]> => {
+  if (!isUuid(clientId)) return [];
+  const rows = await database().query<Omit<VisitLine, 'startsAt'> & { startsAt: Date }>(
+    `select id, starts_at as "startsAt", stage, routine->>'name' as routine, coalesce(record->'reactions', '[]') as reactions, coalesce(record->>'note', '') as note
+     from visits where practice_id = :practiceId and client_id = :clientId ${before ? 'and starts_at < :before' : ''} order by starts_at desc, id limit :limit`,
+    { replacements: { practiceId, clientId, before, limit }, type: QueryTypes.SELECT },
+  );
+  return rows.map((r) => ({ ...r, startsAt: r.startsAt.toISOString() }));
+});
+
+/** When a client's visits began, first to last: those whose time has come or that somebody worked in. The latest thousand. */
+export const visitTimes = byPractice(async (practiceId: string, clientId: string, now: Date): Promise<string[]> => {
+  if (!isUuid(clientId)) return [];
+  const rows = await database().query<{ at: Date }>(`select starts_at as at from visits where practice_id = :practiceId and client_id = :clientId and (starts_at <= :now or stage <> 'screen') order by starts_at desc limit 1000`, { replacements: { practiceId, clientId, now }, type: QueryTypes.SELECT });
+  return rows.reverse().map((r) => r.at.toISOString());
+});
+
+/** The latest visit of a span that still goes on. */
+export const openVisitBetween = byPractice(async (practiceId: string, clientId: string, from: Date, to: Date): Promise<{ id: string; stage: VisitStage } | null> => {
+  if (!isUuid(clientId)) return null;
+  const [found] = await database().query<{ id: string; stage: VisitStage }>(
+    `select id, stage from visits where practice_id = :practiceId and client_id = :clientId and starts_at >= :from and starts_at < :to and stage not in ('done', 'stopped', 'postponed') order by starts_at desc limit 1`,
+    { replacements: { practiceId, clientId, from, to }, type: QueryTypes.SELECT },
+  );
+  return found ?? null;
+});
 
 export interface VisitRow {
   id: string;
@@ -50,7 +84,7 @@ export interface VisitRow {
 }
 
 /** Visits that begin within a span, in order. */
-export async function visitsBetween(practiceId: string, from: Date, to: Date): Promise<VisitRow[]> {
+export const visitsBetween = byPractice(async (practiceId: string, from: Date, to: Date): Promise<VisitRow[]> => {
   const [rows] = (await database().query(
     `select v.id, v.client_id as "clientId", c.name as "clientName", p.name as practitioner, v.starts_at as "startsAt", v.stage
      from visits v join clients c on c.id = v.client_id and c.practice_id = v.practice_id join practitioners p on p.id = v.practitioner_id
@@ -58,53 +92,57 @@ export async function visitsBetween(practiceId: string, from: Date, to: Date): P
     { replacements: { practiceId, from, to } },
   )) as [(Omit<VisitRow, 'startsAt'> & { startsAt: Date })[], unknown];
   return rows.map((r) => ({ ...r, startsAt: r.startsAt.toISOString() }));
-}
+});
 
 /** Visits stopped at screening whose outcome is not known yet. */
-export async function openReferrals(practiceId: string): Promise<{ visitId: string; clientId: string; clientName: string; startsAt: string; referral: Referral }[]> {
+export const openReferrals = byPractice(async (practiceId: string): Promise<{ visitId: string; clientId: string; clientName: string; startsAt: string; referral: Referral }[]> => {
   const [rows] = (await database().query(
     `select v.id as "visitId", v.client_id as "clientId", c.name as "clientName", v.starts_at as "startsAt", v.referral
      from visits v join clients c on c.id = v.client_id and c.practice_id = v.practice_id
-     where v.practice_id = :practiceId and v.stage = 'stopped' and v.referral->>'outcome' is null order by v.starts_at`,
+     where v.practice_id = :practiceId and v.stage = 'stopped' and v.referral->>'outcome' is null order by v.starts_at limit 40`,
     { replacements: { practiceId } },
   )) as [{ visitId: string; clientId: string; clientName: string; startsAt: Date; referral: Referral }[], unknown];
   return rows.map((r) => ({ ...r, startsAt: r.startsAt.toISOString() }));
-}
+});
 
-/** Opens a visit. Null when client or practitioner are not of this practice. */
-export async function createVisit(practiceId: string, input: { clientId: string; practitionerId: string; startsAt: Date }): Promise<string | null> {
-  if (!isUuid(input.clientId)) return null;
-  database();
-  const [client, practitioner] = await Promise.all([
-    ClientModel.count({ where: { practiceId, id: input.clientId } }),
-    PractitionerModel.count({ where: { practiceId, id: input.practitionerId } }),
-  ]);
-  if (!client || !practitioner) return null;
-  const visit = await VisitModel.create({ practiceId, ...input, stage: 'screen', screen: EMPTY_SCREEN, routine: null, record: null, referral: null, endedAt: null });
-  return visit.id;
-}
+/** Opens a visit, once for a key. Null when client or practitioner are not of this practice. */
+export const createVisit = byPractice(async (practiceId: string, input: { clientId: string; practitionerId: string; startsAt: Date; once?: string }): Promise<string | null> => {
+  const { once: key, ...own } = input;
+  if (!isUuid(own.clientId)) return null;
+  return database().transaction(async (transaction) => {
+    const [client, practitioner] = await Promise.all([
+      ClientModel.count({ where: { practiceId, id: own.clientId }, transaction }),
+      PractitionerModel.count({ where: { practiceId, id: own.practitionerId }, transaction }),
+    ]);
+    if (!client || !practitioner) return null;
+    return once(practiceId, key, `visit of ${own.clientId}`, transaction, async () => (await VisitModel.create({ practiceId, ...own, stage: 'screen', screen: EMPTY_SCREEN, routine: null, record: null, referral: null, endedAt: null }, { transaction })).id);
+  });
+});
 
 /** How many visits of the client began up to this one: its number. */
-export async function visitNumber(practiceId: string, visit: Pick<Visit, 'clientId' | 'startsAt'>): Promise<number> {
+export const visitNumber = byPractice(async (practiceId: string, visit: Pick<Visit, 'clientId' | 'startsAt'>): Promise<number> => {
   database();
   return VisitModel.count({ where: { practiceId, clientId: visit.clientId, startsAt: { [Op.lte]: new Date(visit.startsAt) } } });
-}
+});
 
 /** The latest visit of the client before this one. */
-export async function visitBefore(practiceId: string, visit: Pick<Visit, 'clientId' | 'startsAt'>): Promise<Visit | null> {
+export const visitBefore = byPractice(async (practiceId: string, visit: Pick<Visit, 'clientId' | 'startsAt'>): Promise<Visit | null> => {
   database();
   const found = await VisitModel.findOne({ where: { practiceId, clientId: visit.clientId, startsAt: { [Op.lt]: new Date(visit.startsAt) } }, order: [['startsAt', 'DESC']] });
   return found && plainVisit(found);
-}
+});
 
-export async function noteReferralOutcome(practiceId: string, visitId: string, outcome: string, outcomeOn: string): Promise<boolean> {
+/** Notes what came of a referral, once; it then leaves Today. */
+export const noteReferralOutcome = byPractice(async (who: { practiceId: string; practitionerId: string }, visitId: string, outcome: string, outcomeOn: string): Promise<boolean> => {
   if (!isUuid(visitId)) return false;
-  database();
-  const visit = await VisitModel.findOne({ where: { practiceId, id: visitId, stage: 'stopped' } });
-  if (!visit?.referral) return false;
-  await visit.update({ referral: { ...visit.referral, outcome, outcomeOn } });
-  return true;
-}
+  return database().transaction(async (transaction) => {
+    const visit = await VisitModel.findOne({ where: { practiceId: who.practiceId, id: visitId, stage: 'stopped' }, transaction, lock: transaction.LOCK.UPDATE });
+    if (!visit?.referral) return false;
+    await visit.update({ referral: { ...visit.referral, outcome, outcomeOn } }, { transaction });
+    await writeAudit(who, 'outcome-noted', { visit: visitId }, transaction);
+    return true;
+  });
+});
 
 export interface ReviewDue {
   visitId: string;
@@ -114,15 +152,12 @@ export interface ReviewDue {
   reviewOn: string;
 }
 
-/** Reviews agreed at a client's latest recorded visit that fall due up to a day. */
-export async function reviewsDue(practiceId: string, upToDay: string): Promise<ReviewDue[]> {
-  const [rows] = (await database().query(
-    `select * from (
-       select distinct on (v.client_id) v.id as "visitId", v.client_id as "clientId", c.name as "clientName", v.record->>'reviewOn' as "reviewOn"
-       from visits v join clients c on c.id = v.client_id and c.practice_id = v.practice_id
-       where v.practice_id = :practiceId and v.stage = 'done' order by v.client_id, v.starts_at desc) latest
-     where "reviewOn" <> '' and "reviewOn" <= :upToDay order by "reviewOn", "clientName"`,
-    { replacements: { practiceId, upToDay } },
-  )) as [ReviewDue[], unknown];
-  return rows;
-}
+/** Reviews agreed at a client's latest finished visit that fall due up to a day: the nearest ones, earliest first, and how many there are. */
+export const reviewsDue = byPractice(async (practiceId: string, upToDay: string, limit: number = 40): Promise<{ reviews: ReviewDue[]; total: number }> => {
+  const rows = await database().query<ReviewDue & { total: number }>(
+    `select review_visit_id as "visitId", id as "clientId", name as "clientName", to_char(review_on, 'YYYY-MM-DD') as "reviewOn", count(*) over ()::int as total from clients
+     where practice_id = :practiceId and review_on <= :upToDay order by review_on desc, lower(name) desc limit :limit`,
+    { replacements: { practiceId, upToDay, limit }, type: QueryTypes.SELECT },
+  );
+  return { reviews: rows.map(({ total: _total, ...r }) => r).reverse(), total: rows[0]?.total ?? 0 };
+});

@@ -1,0 +1,35 @@
+import { useEffect, useRef, useState } from 'react';
+
+/** Said by whatever finds that the session has ended; heard by the bar that signs in again, and by what waits for it. */
+const OUT = 'velvet-signed-out';
+const IN = 'velvet-signed-in';
+
+export const tellSignedOut = (): void => void window.dispatchEvent(new Event(OUT));
+export const tellSignedIn = (): void => void window.dispatchEvent(new Event(IN));
+
+export function useSignedOut(): boolean {
+  const [out, setOut] = useState(false);
+  useEffect(() => {
+    const [ended, begun] = [() => setOut(true), () => setOut(false)];
+    window.addEventListener(OUT, ended);
+    window.addEventListener(IN, begun);
+    return () => {
+      window.removeEventListener(OUT, ended);
+      window.removeEventListener(IN, begun);
+    };
+  }, []);
+  return out;
+}
+
+/** Does something as soon as somebody signed in again. */
+export function useSignedInAgain(then: () => void): void {
+  const latest = useRef(then);
+  useEffect(() => {
+    latest.current = then;
+  });
+  useEffect(() => {
+    const go = () => latest.current();
+    window.addEventListener(IN, go);
+    return () => window.removeEventListener(IN, go);
+  }, []);
+}

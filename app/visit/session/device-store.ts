@@ -1,0 +1,73 @@
+import { del, entries, set } from 'idb-keyval';
+import type { Kept } from './save-queue';
+
+/** Writes of a visit that were not acknowledged, as they lie on the device. */
+export interface OnDevice extends Kept {
+  visitId: string;
+  practitionerId: string;
+  /** Whose visit it is, for the note that tells of it. */
+  clientName: string;
+  /** When the latest of them was made, milliseconds since 1970. */
+  atMs: number;
+}
+export interface FoundOnDevice {
+  key: string;
+  kept: OnDevice;
+}
+
+const PREFIX = 'velvet-visit:';
+const isOurs = (key: unknown): key is string => typeof key === 'string' && key.startsWith(PREFIX);
+
+/** Everything this device keeps for one practitioner, oldest first. */
+export async function unsentOnDevice(practitionerId: string): Promise<FoundOnDevice[]> {
+  try {
+    const all = await entries<IDBValidKey, OnDevice>();
+    return all
+      .flatMap(([key, kept]) => (isOurs(key) && kept?.practitionerId === practitionerId && kept.writes?.length ? [{ key, kept }] : []))
+      .sort((a, b) => a.kept.atMs - b.kept.atMs);
+  } catch {
+    // A store that is forbidden costs the safety net, not the work.
+    return [];
+  }
+}
+
+/**
+ * A page's own place in the store. Another open page of the same visit has its own; the place of a page that is gone
+ * can be taken over. Browsers tell the two apart by a lock that ends with its page.
+ */
+async function hold(key: string): Promise<boolean> {
+  if (!navigator.locks) return true;
+  return new Promise((answer) => {
+    void navigator.locks.request(key, { ifAvailable: true }, (lock) => {
+      answer(lock !== null);
+      return lock ? new Promise<never>(() => {}) : undefined;
+    });
+  });
+}
+
+export interface DevicePlace {
+  /** What an earlier page left behind, taken over. */
+  found: OnDevice | null;
+  keep: (kept: Kept) => void;
+}
+
+/** Takes a place for a visit, with what the oldest page that is gone left in its own. */
+export async function placeOnDevice(about: Pick<OnDevice, 'visitId' | 'practitionerId' | 'clientName'>): Promise<DevicePlace> {
+  const before = (await unsentOnDevice(about.practitionerId)).filter((f) => f.kept.visitId === about.visitId);
+  let own = `${PREFIX}${about.visitId}:${crypto.randomUUID()}`;
+  let found: OnDevice | null = null;
+  for (const one of before) {
+    if (!(await hold(one.key))) continue;
+    ({ key: own, kept: found } = one);
+    break;
+  }
+  if (!found) await hold(own);
+  // One after the other, so that the latest state is the one that stays.
+  let writing: Promise<unknown> = Promise.resolve();
+  return {
+    found,
+    keep: (kept) => {
+      writing = writing.then(() => (kept.writes.length ? set(own, { ...about, ...kept, atMs: Date.now() } satisfies OnDevice) : del(own))).catch(() => {});
+    },
+  };
+}

@@ -1,0 +1,46 @@
+/** What is set from outside for a serving process; every wrong value is told in one line. */
+export interface Settings {
+  /** Origins under which browsers reach the application; empty: loopback only, any port. */
+  origins: readonly string[];
+  /** Proxies whose word about the visitor's address is believed: addresses, networks, or "loopback". */
+  proxies: readonly string[];
+}
+
+/** A setting that cannot be used; the message names it and what is accepted. */
+export class SettingError extends Error {}
+
+const LOOPBACK = /^(127\.0\.0\.1|localhost|\[::1\])(:\d{1,5})?$/;
+export const isLoopback = (host: string): boolean => LOOPBACK.test(host);
+
+const list = (value: string | undefined): string[] => (value ?? '').split(/[\s,]+/).filter(Boolean);
+
+function originOf(text: string): string {
+  const url = URL.canParse(text) ? new URL(text) : null;
+  if (!url || !/^https?:$/.test(url.protocol) || url.pathname !== '/' || url.search || url.hash || url.username) throw new SettingError(`VELVET_ORIGIN: "${text}" is no origin; one or several such as https://studio.example are accepted`);
+  return url.origin;
+}
+
+/** @throws SettingError naming the setting that cannot be used. */
+export function readSettings(env: Readonly<Record<string, string | undefined>>): Settings {
+  const origins = list(env.VELVET_ORIGIN).map(originOf);
+  const proxies = list(env.VELVET_PROXIES);
+  for (const proxy of proxies) if (!/^(loopback|linklocal|uniquelocal|[0-9a-fA-F.:]+(\/\d{1,3})?)$/.test(proxy)) throw new SettingError(`VELVET_PROXIES: "${proxy}" is no address; addresses, networks such as 10.1.0.0/16, or "loopback" are accepted`);
+  if (env.HOST && !isLoopback(env.HOST) && env.HOST !== '::1' && !origins.length) throw new SettingError('HOST: serving beyond this machine needs VELVET_ORIGIN, the address that browsers use');
+  return { origins, proxies };
+}
+
+/** A port from a setting or an option. @throws SettingError */
+export function readPort(name: string, text: string | undefined, otherwise: number): number {
+  if (text === undefined || text === '') return otherwise;
+  const port = Number(text);
+  if (!/^\d{1,5}$/.test(text) || port < 1 || port > 65535) throw new SettingError(`${name}: a whole number from 1 to 65535 is accepted`);
+  return port;
+}
+
+/** Practices that may be opened from one address in an hour. @throws SettingError */
+export function newPracticesPerHour(env: Readonly<Record<string, string | undefined>>): number {
+  const text = env.VELVET_NEW_PRACTICES_PER_HOUR;
+  if (text === undefined || text === '') return 10;
+  if (!/^\d{1,6}$/.test(text) || Number(text) < 1) throw new SettingError('VELVET_NEW_PRACTICES_PER_HOUR: a whole number, 1 or more, is accepted');
+  return Number(text);
+}
