@@ -7,7 +7,7 @@ export default defineConfig({
   testDir: 'tests/e2e',
   globalSetup: './tests/e2e/start.ts',
   workers: 2,
-  fullyParallel: false,
+  fullyParallel: true,
   retries: 0,
   // A slow machine is no failure: what hangs is told by the expectations, each with its own limit.
   timeout: 120_000,
@@ -18,7 +18,7 @@ export default defineConfig({
     // Set by the start of the run, before the workers read this file.
     baseURL: process.env.VELVET_URL,
     viewport: { width: 1280, height: 800 },
-    launchOptions: { executablePath: '/usr/bin/chromium', args: CHROMIUM_FLAGS },
+    launchOptions: { executablePath: '/usr/bin/chromium-headless-shell', args: CHROMIUM_FLAGS },
     trace: 'off',
   },
 });

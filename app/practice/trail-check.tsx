@@ -1,17 +1,17 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef } from 'react';
 import { useFetcher } from 'react-router';
 import type { TrailCheck as Checked } from '../../server/db/queries/audit.server';
 
 /** Whether every entry still fits the one before it and nothing was cut off; asked for portion by portion. */
 export function TrailCheck({ entries }: { entries: number }) {
   const { load, data, state } = useFetcher<Checked>();
-  const [asked, setAsked] = useState(-1);
+  const asked = useRef(-1);
   const upTo = data?.upTo ?? 0;
   useEffect(() => {
-    if (state !== 'idle' || data?.whole || asked === upTo) return;
-    setAsked(upTo);
+    if (state !== 'idle' || data?.whole || asked.current === upTo) return;
+    asked.current = upTo;
     void load(`/practice/trail/check?after=${upTo}`);
-  }, [load, data, state, upTo, asked]);
+  }, [load, data, state, upTo]);
   const all = `${entries} ${entries === 1 ? 'entry' : 'entries'}`;
   if (!data?.whole)
     return (

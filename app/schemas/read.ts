@@ -58,7 +58,7 @@ export async function readForm(request: Request): Promise<SentFields> {
 export async function checkForm<S extends AnyObjectSchema>(schema: S, sent: SentFields, beside: readonly string[] = []): Promise<CheckedForm<S>> {
   const known = knownFields(schema as unknown as ISchema<unknown>);
   const { value, errors } = formPaths(new Map([...sent].filter(([name]) => !beside.includes(name))), known);
-  const { password: _password, ...typed } = value;
+  const typed = Object.fromEntries(Object.entries(value).filter(([name]) => name !== 'password'));
   if (Object.keys(errors).length) return { ok: false, errors, typed };
   const checked = await check(schema, value);
   return checked.ok ? checked : { ...checked, typed };

@@ -12,7 +12,7 @@ const LONGEST_INDEX = 60;
 const ONE_VALUE = new Set(['string', 'number', 'boolean', 'date']);
 
 /** A path that a message can be shown at; anything else is told at the form as a whole. */
-const fieldPath = (path: string): string => (/^[A-Za-z][\w-]*(\[\d+\]|\.[A-Za-z][\w-]*)*$/.test(path) && !/(^|\.)(constructor|prototype)(\.|$)/.test(path) ? path : '');
+const fieldPath = (path: string): string => (/^[A-Za-z][\w-]*(\[\d+\]|\.[A-Za-z][\w-]*)*$/.test(path) && !path.split(/[.[\]]+/).some((name) => name in Object.prototype) ? path : '');
 
 type Described = ISchema<unknown> & { type?: string; fields?: Record<string, Described>; innerType?: Described; resolve?: (options: { value: unknown }) => Described };
 const resolved = (schema: Described | undefined, value: unknown): Described | undefined => (schema?.type === 'lazy' ? (schema.resolve?.({ value }) as Described) : schema);

@@ -31,7 +31,15 @@ export function postgresBin(): string {
   return bin;
 }
 
-export const CHROMIUM = '/usr/bin/chromium';
+/** Debian's Chromium without a window: nothing else is needed here, and it starts and draws faster. */
+export const CHROMIUM = '/usr/bin/chromium-headless-shell';
 export function ensureChromium(): void {
-  if (!existsSync(CHROMIUM)) install('chromium');
+  if (!existsSync(CHROMIUM)) install('chromium-headless-shell');
+}
+
+/** HAProxy, in front of the application in tests only. */
+export function ensureHaproxy(): string {
+  const path = '/usr/sbin/haproxy';
+  if (!existsSync(path)) install('haproxy');
+  return path;
 }

@@ -28,7 +28,7 @@ async function ensureRole(owner: Sequelize, password: string): Promise<void> {
     await owner.query(`create role ${APP_ROLE} login nosuperuser nocreatedb nocreaterole nobypassrls noreplication password '${password}'`);
   } catch (error) {
     const { code } = (error as { original?: { code?: string } }).original ?? {};
-    if (code === '42501') throw new Error(`The owner of the database may not make roles; make the role ${APP_ROLE} and name its address in DATABASE_APP_URL`);
+    if (code === '42501') throw new Error(`The owner of the database may not make roles; make the role ${APP_ROLE} and name its address in DATABASE_APP_URL`, { cause: error });
     if (!MADE_MEANWHILE.has(code ?? '')) throw error;
   }
 }

@@ -38,8 +38,58 @@ test('after five wrong passwords the address waits, and the message says how lon
   }
   await page.getByLabel('Password').fill(who.password);
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(page.getByText(/Too many wrong tries. Try again in 1[45] minutes./)).toBeVisible();
+  await expect(page.getByText(/Too many wrong tries from here. Try again in 1[45] minutes./)).toBeVisible();
   await expect(page.getByLabel('E-mail address')).toHaveValue(who.email);
+});
+
+test('a password that everybody tries first is refused', async ({ page }) => {
+  await page.goto('/new-practice');
+  await page.getByLabel('Name of the practice').fill('Quay Street Hands');
+  await page.getByLabel('Time zone').fill('Europe/Lisbon');
+  await page.getByLabel('Your name').fill('Rafe Oyelaran');
+  await page.getByLabel('E-mail address').fill('rafe@quay.example');
+  for (const password of ['1234567890', 'qwertyuiop', 'password12']) {
+    await page.getByLabel('Password').fill(password);
+    await page.getByRole('button', { name: 'Open the practice' }).click();
+    await expect(page.getByText('This is one of the passwords tried first')).toBeVisible();
+    await expect(page.getByLabel('Your name')).toHaveValue('Rafe Oyelaran');
+  }
+});
+
+test.describe('without any script', () => {
+  test.use({ javaScriptEnabled: false });
+  test('a practice is opened, a client added, refused and corrected, its details changed', async ({ page }) => {
+    await page.goto('/new-practice');
+    await page.getByLabel('Name of the practice').fill('Quay Street Hands');
+    await page.getByLabel('Time zone').fill('Europe/Lisbon');
+    await page.getByLabel('Your name').fill('Rafe Oyelaran');
+    await page.getByLabel('E-mail address').fill('nobody');
+    await page.getByLabel('Password').fill('a long enough one');
+    await page.getByRole('button', { name: 'Open the practice' }).click();
+    await expect(page.getByLabel('Your name')).toHaveValue('Rafe Oyelaran');
+    await expect(page.getByLabel('Password')).toHaveValue('');
+    await page.getByLabel('E-mail address').fill(`plain-${Date.now()}@quay.example`);
+    await page.getByLabel('Password').fill('a long enough one');
+    await page.getByRole('button', { name: 'Open the practice' }).click();
+    await page.waitForURL('**/today');
+    await page.goto('/clients/new');
+    await page.getByLabel('Name', { exact: true }).fill('Jun Castellan');
+    await page.getByLabel('What').selectOption({ label: 'Jaw' });
+    await page.getByLabel('Own finger widths, mm').fill('wide');
+    await page.getByRole('button', { name: 'Add the client' }).click();
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Jun Castellan');
+    await page.getByLabel('Own finger widths, mm').fill('17 18 17 15');
+    await page.getByRole('button', { name: 'Add the client' }).click();
+    await page.waitForURL(/\/clients\/[0-9a-f-]{36}$/);
+    await page.getByRole('link', { name: 'Details' }).click();
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Jun Castellan');
+    await page.getByLabel('Note').fill('Comes by tram');
+    await page.getByRole('button', { name: 'Save' }).click();
+    await page.getByRole('link', { name: 'Details' }).click();
+    await expect(page.getByLabel('Note')).toHaveValue('Comes by tram');
+    await expect(page.getByLabel('Own finger widths, mm')).toHaveValue('17 18 17 15');
+    await expect(page.getByLabel('What')).toHaveValue('jaw');
+  });
 });
 
 test('an address that is taken is told, the rest stays typed', async ({ page }) => {

@@ -109,8 +109,13 @@ export async function toCompose(page: Page): Promise<void> {
   await page.goto(`${visit}/compose`);
 }
 
+/** One press for a group, and the answer to the question whether it is meant. */
+export async function noneApplies(page: Page, group: string | RegExp): Promise<void> {
+  await page.getByRole('button', { name: group }).first().click();
+  await page.getByRole('group', { name: 'None applies?' }).getByRole('button').first().click();
+}
 export async function answerAllNo(page: Page): Promise<void> {
-  for (const name of ['None of these', 'None today', 'None of these']) await page.getByRole('button', { name }).first().click();
+  for (const name of ['None of these', 'None today', 'None of these']) await noneApplies(page, name);
 }
 export async function saved(page: Page): Promise<void> {
   await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();

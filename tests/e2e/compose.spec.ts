@@ -139,7 +139,7 @@ test('a lost connection loses nothing: it is written when it comes back', async 
   await saved(page);
   await context.setOffline(true);
   await addStep(page, 'warm palms jaw');
-  await expect(page.getByText('Not saved yet, trying again …')).toBeVisible();
+  await expect(page.getByText('Not saved yet, kept on this device')).toBeVisible();
   await context.setOffline(false);
   await saved(page);
   await page.reload();

@@ -1,4 +1,4 @@
-import { expect, signIn, test } from './base.ts';
+import { expect, noneApplies, signIn, test } from './base.ts';
 
 test.beforeEach(async ({ page }) => signIn(page));
 
@@ -78,7 +78,7 @@ test('the capped client: firm cannot be added, and the cap is told', async ({ pa
   await page.getByRole('button', { name: /Start visit/ }).click();
   await expect(page.getByText('Pressure stays at light or below for this client.')).toBeVisible();
   await page.getByRole('button', { name: 'Same as last time' }).click();
-  for (const name of [/None of these|No to the other/, /None today/]) await page.getByRole('button', { name }).first().click();
+  for (const name of [/None of these|No to the other/, /None today/]) await noneApplies(page, name);
   await page.getByRole('button', { name: 'Assess' }).click();
   await page.getByRole('button', { name: 'Compose' }).click();
   const box = page.getByRole('combobox', { name: 'Add a step' });

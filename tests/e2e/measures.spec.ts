@@ -1,4 +1,4 @@
-import { addClient, expect, openPractice, startVisit, test, toCompose } from './base.ts';
+import { addClient, expect, openPractice, saved, startVisit, test, toCompose } from './base.ts';
 
 test('a measure is taken by keys, refused where it cannot be, kept, and not carried over', async ({ page }) => {
   await openPractice(page);
@@ -10,20 +10,19 @@ test('a measure is taken by keys, refused where it cannot be, kept, and not carr
   await expect(days).toBeFocused();
   await days.fill('12');
   await page.getByLabel('Days recorded, of 28').fill('40');
-  await page.getByRole('button', { name: 'Score and keep' }).click();
-  await expect(page.getByText('Days recorded, of 28: a whole number from 1 to 28 is accepted.')).toBeVisible();
+  await expect(page.getByText('A whole number from 1 to 28 is accepted.')).toBeVisible();
   await expect(days).toHaveValue('12');
   await page.getByLabel('Days recorded, of 28').fill('10');
-  await page.getByRole('button', { name: 'Score and keep' }).click();
-  await expect(page.getByText('headacheDays: a whole number from 0 to 10 is accepted')).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'a whole number from 0 to 10 is accepted' })).toBeVisible();
   await page.getByLabel('Days recorded, of 28').fill('26');
-  await page.getByRole('button', { name: 'Score and keep' }).click();
-  await expect(page.getByText('12.9 per 28 days, frequent')).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: '12.9 per 28 days, frequent' })).toBeVisible();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
 
   await page.getByLabel('Add a measure').selectOption({ label: 'Perceived stress, 10 items (3 min)' });
   for (let item = 1; item <= 10; item++) await page.getByRole('radiogroup', { name: `Item ${item}, 0 to 4` }).getByText('2', { exact: true }).click();
-  await page.getByRole('button', { name: 'Score and keep' }).click();
-  await expect(page.getByText(/20 of 40, moderate.*check them/)).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: /20 of 40, moderate.*check them/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await saved(page);
 
   await page.reload();
   await expect(page.getByText('12.9 per 28 days, frequent')).toBeVisible();
@@ -33,6 +32,30 @@ test('a measure is taken by keys, refused where it cannot be, kept, and not carr
   await expect(page.getByText('12.9 per 28 days, frequent')).toBeVisible();
   await page.getByRole('button', { name: 'Take: Headache days' }).click();
   await expect(page.getByLabel('Days with headache')).toHaveValue('');
+});
+
+test('a questionnaire left unfinished keeps every answer, names what is missing, goes on later and can be taken back', async ({ page }) => {
+  await openPractice(page);
+  await addClient(page, 'Jun Castellan', 'stress', 'both');
+  await toCompose(page);
+  await page.goto(page.url().replace('/compose', '/assess'));
+  await page.getByLabel('Add a measure').selectOption({ label: 'Perceived stress, 4 items (1 min)' });
+  const item = (n: number) => page.getByRole('radiogroup', { name: `Item ${n}, 0 to 4` });
+  for (const n of [1, 2, 4]) await item(n).getByText('3', { exact: true }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'Not finished: Item 3 is missing.' })).toBeVisible();
+  await expect(page.locator('fieldset').filter({ hasText: 'Item 3' }).getByText('not answered')).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByText('Not finished: Item 3 is missing.')).toBeVisible();
+  await page.getByRole('button', { name: 'Go on: Perceived stress, 4 items' }).click();
+  await expect(item(1).getByRole('radio', { name: '3' })).toBeChecked();
+  await item(3).getByText('0', { exact: true }).click();
+  await expect(page.getByRole('status').filter({ hasText: /\d+ of 16/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await page.getByRole('button', { name: 'Take back: Perceived stress, 4 items' }).click();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByText(/of 16/)).toBeHidden();
 });
 
 test('the overlap is added up and moves with what was measured; the jaw to the sides is judged', async ({ page }) => {

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { addClient, addStep, answerAllNo, awake, expect, openPracticeByHand, saved, startVisit, test } from './base.ts';
+import { addClient, addStep, answerAllNo, awake, expect, noneApplies, openPracticeByHand, saved, startVisit, test } from './base.ts';
 
 const question = (page: Page, text: RegExp) => page.locator('.question').filter({ hasText: text });
 
@@ -23,7 +23,7 @@ test('a rule of the practice is asked, takes away, and can be switched off', asy
   await addClient(page, 'Odile Brandt', 'jaw', 'both');
   await startVisit(page);
   await question(page, /Playing or singing tonight/).getByText('Yes', { exact: true }).click();
-  for (const name of [/None of these/, /No to the other/, /None of these/]) await page.getByRole('button', { name }).first().click();
+  for (const name of [/None of these/, /No to the other/, /None of these/]) await noneApplies(page, name);
   await expect(page.locator('.result-list')).toContainText('Performs tonight');
   await expect(page.locator('.chart-keep-word')).toContainText(['performs tonight']);
   await saved(page);
@@ -44,7 +44,7 @@ test('an override needs a reason and the own password, frees its caution only, a
   await addClient(page, 'Sunniva Adeyemi', 'jaw', 'both');
   await startVisit(page);
   await question(page, /Pregnant, possibly pregnant/).getByText('Yes', { exact: true }).click();
-  for (const name of [/None of these/, /None today/, /No to the other/]) await page.getByRole('button', { name }).first().click();
+  for (const name of [/None of these/, /None today/, /No to the other/]) await noneApplies(page, name);
   await saved(page);
   await page.getByRole('button', { name: 'Override in writing: Pregnancy' }).click();
   const form = page.getByRole('group', { name: 'Override: Pregnancy' });

@@ -1,4 +1,4 @@
-import { addClient, addStep, answerAllNo, awake, expect, openPractice, saved, startVisit, test } from './base.ts';
+import { addClient, addStep, answerAllNo, awake, expect, noneApplies, openPractice, saved, startVisit, test } from './base.ts';
 import type { Page } from '@playwright/test';
 
 const question = (page: Page, text: RegExp) => page.locator('.question').filter({ hasText: text });
@@ -133,26 +133,72 @@ test('y and n answer the question that has the focus', async ({ page }) => {
   await expect(first.getByRole('radio', { name: 'No' })).toBeChecked();
 });
 
-test('when nothing changed, four keys are the whole of it', async ({ page }) => {
+test('when nothing changed, a few keys are the whole of it', async ({ page }) => {
   await awake(page);
   await yes(page, /Pregnant, possibly pregnant/);
-  for (const key of ['r', 'd', 'l']) await page.keyboard.press(key);
+  for (const key of ['r', 'd', 'l']) {
+    await page.keyboard.press(key);
+    await expect(page.getByRole('group', { name: 'None applies?' })).toBeVisible();
+    await page.keyboard.press('Enter');
+  }
   await saved(page);
   await expect(page.getByRole('button', { name: 'Assess' })).toBeEnabled();
   // A second visit of the same client: standing answers come back only when they are asked for.
-  await page.request.post(`/visits/${/visits\/([^/]+)/.exec(page.url())![1]}/save`, { headers: { origin: new URL(page.url()).origin }, data: { saveId: 'finish-0001', expectedVersion: 5, patch: { kind: 'stage', stage: 'done' } } });
+  await page.request.post(`/visits/${/visits\/([^/]+)/.exec(page.url())![1]}/save`, { headers: { origin: new URL(page.url()).origin }, data: { saveId: 'finish-0001', expectedVersion: await versionOf(page), patch: { kind: 'stage', stage: 'done' } } });
   await startVisit(page);
   await awake(page);
   await expect(page.getByText('yes last time, still so?')).toBeVisible();
   await page.keyboard.press('g');
   await expect(page.getByRole('heading', { name: 'Screen' })).toBeVisible();
-  for (const key of ['r', 'd', 'l', 'g']) await page.keyboard.press(key);
+  for (const key of ['r', 'Enter', 'd', 'Enter', 'l', 'g']) await page.keyboard.press(key);
   await page.waitForURL('**/assess');
   await page.getByRole('link', { name: 'Screen' }).click();
   await expect(question(page, /Pregnant, possibly pregnant/).getByRole('radio', { name: 'Yes' })).toBeChecked();
 });
 
+/** The version of the visit, as the server tells whoever is behind. */
+async function versionOf(page: Page): Promise<number> {
+  const answer = await page.request.post(`/visits/${/visits\/([^/]+)/.exec(page.url())![1]}/save`, { headers: { origin: new URL(page.url()).origin }, data: { saveId: 'which-version', expectedVersion: 999, patch: { kind: 'stage', stage: 'screen' } } });
+  return ((await answer.json()) as { visit: { version: number } }).visit.version;
+}
+
+test('one press for a whole group asks first and can be taken back; on a first visit there is no last time', async ({ page }) => {
+  await awake(page);
+  await page.keyboard.press('l');
+  const asked = page.getByRole('group', { name: 'None applies?' });
+  await expect(asked).toContainText(/\d+ questions, none applies\?/);
+  await page.keyboard.press('Escape');
+  await expect(asked).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Same as last time' })).toBeHidden();
+  await yes(page, /Pregnant, possibly pregnant/);
+  await noneApplies(page, /No to the other/);
+  await expect(page.getByText(/\d+ answered with No\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Take that back' }).click();
+  await expect(question(page, /Pregnant, possibly pregnant/).getByRole('radio', { name: 'Yes' })).toBeChecked();
+  await expect(page.getByRole('button', { name: /No to the other/ })).toBeVisible();
+  await saved(page);
+});
+
+test('single keys can be switched off, and stay off on this device', async ({ page }) => {
+  await awake(page);
+  await page.getByRole('button', { name: 'Keys' }).click();
+  await page.getByLabel(/Single keys act/).uncheck();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page.keyboard.press('r');
+  await page.keyboard.press('?');
+  await page.reload();
+  await awake(page);
+  await page.keyboard.press('r');
+  await expect(page.getByRole('group', { name: 'None applies?' })).toBeHidden();
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await page.getByRole('button', { name: 'Keys' }).click();
+  await page.getByLabel(/Single keys act/).check();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page.keyboard.press('r');
+  await expect(page.getByRole('group', { name: 'None applies?' })).toBeVisible();
+});
+
 /** No to everything that is still open. */
 async function answerAllNoOther(page: Page): Promise<void> {
-  for (const name of [/None of these/, /None today/, /No to the other/]) await page.getByRole('button', { name }).first().click();
+  for (const name of [/None of these/, /None today/, /No to the other/]) await noneApplies(page, name);
 }

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { FIRST_TEXTS } from '../../reference/practice-texts.ts';
@@ -67,6 +68,13 @@ describe('products and patch tests', () => {
     expect(await changeProduct(mine, product!.id, 1, { retired: true })).toBe('stale');
     expect(await changeProduct(theirs, product!.id, 2, { retired: true })).toBe('missing');
     expect((await productsOf(mine.practiceId))[0]).toMatchObject({ essentialPercent: 0.5, retired: false, version: 2 });
+  });
+  test('a form that was refused and corrected is not taken for the same press', async () => {
+    const key = randomUUID();
+    expect(await addProduct(mine, OIL, key)).toBe('name-taken');
+    expect(await addProduct(mine, { ...OIL, name: 'Almond glide' }, key)).toBe('saved');
+    expect(await addProduct(mine, { ...OIL, name: 'Almond glide' }, key)).toBe('saved');
+    expect((await productsOf(mine.practiceId)).filter((p) => p.name === 'Almond glide')).toHaveLength(1);
   });
   test('the latest test counts, and belongs to one client of one practice', async () => {
     const client = await addClient(mine, 'Wilma Okonjo');

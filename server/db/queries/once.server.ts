@@ -4,7 +4,8 @@ import { isUuid } from '../scope.ts';
 
 /**
  * Makes something once for a key that the form carries. The same key again, at once or later, answers with what was
- * made the first time. Without a key (a form of an older page) it is simply made.
+ * made the first time; what refuses throws, so that the key is free again for the corrected form. Without a key (a
+ * form of an older page) it is simply made.
  */
 export async function once(practiceId: string, key: string | undefined, what: string, transaction: Transaction, make: () => Promise<string>): Promise<string> {
   if (!key || !isUuid(key)) return make();

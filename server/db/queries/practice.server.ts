@@ -98,19 +98,27 @@ const taken = (practiceId: string, name: string, butId: string | null, transacti
 /** Two products of one name at once: the second waits, and finds the first. */
 const oneAtATime = (practiceId: string, transaction: Transaction) => database().query('select pg_advisory_xact_lock(7310044, hashtext(:practiceId))', { replacements: { practiceId }, transaction });
 
-export const addProduct = byPractice(async (who: Who, product: Product, key?: string): Promise<'saved' | 'name-taken'> =>
-  database().transaction(async (transaction) => {
-    const { practiceId } = who;
-    const made = await once(practiceId, key, 'product', transaction, async () => {
-      await oneAtATime(practiceId, transaction);
-      if (await taken(practiceId, product.name, null, transaction)) return 'name-taken';
-      const row = await ProductModel.create({ practiceId, body: product, updatedAt: new Date() }, { transaction });
-      await writeAudit(who, 'product-added', { product: row.id }, transaction);
-      return row.id;
-    });
-    return made === 'name-taken' ? 'name-taken' : 'saved';
-  }),
-);
+class NameTaken extends Error {}
+
+/** Adds a product, once for a key; a name is there once. */
+export const addProduct = byPractice(async (who: Who, product: Product, key?: string): Promise<'saved' | 'name-taken'> => {
+  const { practiceId } = who;
+  try {
+    await database().transaction((transaction) =>
+      once(practiceId, key, 'product', transaction, async () => {
+        await oneAtATime(practiceId, transaction);
+        if (await taken(practiceId, product.name, null, transaction)) throw new NameTaken();
+        const row = await ProductModel.create({ practiceId, body: product, updatedAt: new Date() }, { transaction });
+        await writeAudit(who, 'product-added', { product: row.id }, transaction);
+        return row.id;
+      }),
+    );
+    return 'saved';
+  } catch (error) {
+    if (error instanceof NameTaken) return 'name-taken';
+    throw error;
+  }
+});
 
 export const changeProduct = byPractice(async (who: Who, id: string, expectedVersion: number, change: { body: Product } | { retired: boolean }): Promise<Kept | 'name-taken'> => {
   const { practiceId } = who;
