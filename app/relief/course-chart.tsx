@@ -29,8 +29,9 @@ export function CourseChart({ title, points, after, band, posts, ending }: Props
   const y = scaleLinear([0, 10], [BASE, TOP]);
   const step = [1, 2, 7, 14, 28, 56, 112, 182].find((s) => (lastDay / s) * 84 < WIDTH - LEFT - RIGHT) ?? 365;
   const last = points[points.length - 1];
+  const dots = (source: ChartPoint['source']) => points.filter((p) => p.source === source).map((p) => `M${px(x(p.day))} ${px(y(p.value))}h0`).join('');
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`${title}. Ratings ${points.map((p) => `day ${Math.round(p.day)}: ${p.value}`).join(', ')}`}>
+    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`${title}. ${toldPoints(points)}`}>
       {band && <rect className="band" x={LEFT} width={WIDTH - RIGHT - LEFT} y={y(band.high)} height={y(band.low) - y(band.high)} />}
       {[0, 5, 10].map((v) => (
         <g key={v}>
@@ -52,20 +53,17 @@ export function CourseChart({ title, points, after, band, posts, ending }: Props
       ))}
       {band && <BandName band={band} points={points} x={x} y={y} lastDay={lastDay} />}
       <path className="line" d={line<ChartPoint>((p) => x(p.day), (p) => y(p.value))(points) ?? ''} />
-      {after.map((p, i) => (
-        <g key={i}>
-          <path className="after" d={`M${x(p.day) + 3} ${y(p.value)}l6 -3.5v7z`} />
-          {i === 0 && (
-            <text x={x(p.day) + 13} y={y(p.value) + 4}>
-              right after
-            </text>
-          )}
-        </g>
-      ))}
-      {points.map((p, i) => (
-        <circle key={i} className={p.source} cx={x(p.day)} cy={y(p.value)} r={p.source === 'studio' ? 5 : 3.4} />
-      ))}
-      {points.filter((p) => p.source === 'home').map((p, i) => <line key={i} className="home-tick" x1={x(p.day)} x2={x(p.day)} y1={BASE + 6} y2={BASE + 14} />)}
+      <path className="after" d={after.map((p) => `M${px(x(p.day) + 3)} ${px(y(p.value))}l6 -3.5v7z`).join('')} />
+      {after[0] && (
+        <text x={x(after[0].day) + 13} y={y(after[0].value) + 4}>
+          right after
+        </text>
+      )}
+      {/* Ends of strokes of no length are discs: one element for hundreds of ratings. A ring is a smaller disc on a larger. */}
+      <path className="dots home-edge" d={dots('home')} />
+      <path className="dots home" d={dots('home')} />
+      <path className="dots studio" d={dots('studio')} />
+      <path className="home-tick" d={points.filter((p) => p.source === 'home').map((p) => `M${px(x(p.day))} ${BASE + 6}v8`).join('')} />
       {last && (
         <text className="ending" x={x(last.day) + 10} y={y(last.value) + 5} style={{ fill: ending.tone }}>
           {roundHalfAway(ending.value, 1)}
@@ -78,6 +76,15 @@ export function CourseChart({ title, points, after, band, posts, ending }: Props
       ))}
     </svg>
   );
+}
+
+const px = (v: number): string => v.toFixed(1);
+
+/** Read aloud, a long course is told by its beginning and its end. */
+const SAID_ALOUD = 24;
+function toldPoints(points: readonly ChartPoint[]): string {
+  const say = (some: readonly ChartPoint[]) => some.map((p) => `day ${Math.round(p.day)}: ${p.value}`).join(', ');
+  return points.length <= SAID_ALOUD ? `Ratings ${say(points)}` : `${points.length} ratings, the first ${say(points.slice(0, 4))}, the latest ${say(points.slice(-12))}`;
 }
 
 /** Names of posts that have room. */

@@ -16,7 +16,7 @@ export interface Trend {
 
 const Z95 = 1.959963984540054;
 
-const median = (sorted: readonly number[]): number => {
+const median = (sorted: ArrayLike<number>): number => {
   const m = sorted.length >> 1;
   return sorted.length % 2 ? sorted[m]! : (sorted[m - 1]! + sorted[m]!) / 2;
 };
@@ -68,10 +68,12 @@ export function mannKendall(values: readonly number[]): Pick<Trend, 's' | 'varia
  * Null when there is no pair.
  */
 export function trend(days: readonly number[], values: readonly number[], zForInterval = Z95): Trend | null {
-  const slopes: number[] = [];
-  for (let i = 0; i < days.length; i++) for (let j = i + 1; j < days.length; j++) if (days[j]! > days[i]!) slopes.push((values[j]! - values[i]!) / (days[j]! - days[i]!));
-  if (!slopes.length) return null;
-  slopes.sort((a, b) => a - b);
+  // Numbers of a fixed kind are ordered without asking a function for each pair: a year of ratings has 66 000 slopes.
+  const all = new Float64Array((days.length * (days.length - 1)) / 2);
+  let count = 0;
+  for (let i = 0; i < days.length; i++) for (let j = i + 1; j < days.length; j++) if (days[j]! > days[i]!) all[count++] = (values[j]! - values[i]!) / (days[j]! - days[i]!);
+  if (!count) return null;
+  const slopes = all.subarray(0, count).sort();
   const mk = mannKendall(values);
   const n = slopes.length;
   const c = zForInterval * Math.sqrt(mk.variance);

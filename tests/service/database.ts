@@ -20,6 +20,7 @@ export async function openFreshDatabase(): Promise<void> {
   process.env.VELVET_TRAIL_KEY = 'a key that is only used by these tests';
   process.env.VELVET_DATABASE = (await prepareDatabase(url)).url;
   ownerConnection = connect(url, null);
+  process.env.VELVET_OWNER_FOR_TESTS = url;
 }
 
 let ownerConnection: Sequelize | null = null;

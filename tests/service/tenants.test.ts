@@ -39,7 +39,8 @@ describe('reading another practice’s rows finds nothing', () => {
     expect(await findClient(p, client.id)).toBeNull();
     expect(await findVisit(p, visitId)).toBeNull();
     expect(await findTemplate(p, templateId)).toBeNull();
-    expect([await visitsOfClient(p, client.id), await readingsOfVisit(p, visitId), await ratingsOfClient(p, client.id), await endsOfClient(p, client.id), await ratingsOfVisits(p, [visitId]), await runsOfVisit(p, visitId)]).toEqual([[], [], [], [], [], []]);
+    expect([await visitsOfClient(p, client.id), await readingsOfVisit(p, visitId), await endsOfClient(p, client.id), await ratingsOfVisits(p, [visitId]), await runsOfVisit(p, visitId)]).toEqual([[], [], [], [], []]);
+    expect(await ratingsOfClient(p, client.id)).toEqual({ before: [], after: [] });
     expect(await visitNumber(p, (await findVisit(theirs.practiceId, visitId))!)).toBe(0);
     expect(await visitBefore(p, (await findVisit(theirs.practiceId, visitId))!)).toBeNull();
   });

@@ -1,11 +1,11 @@
 import { Link, useRouteLoaderData } from 'react-router';
 import { roundHalfAway } from '../../../core/units';
 import { MEASURES } from '../../../core/measures/reading';
-import { coursePoints } from '../../../core/relief/attention';
+import { coursePoints, type RatedAt } from '../../../core/relief/attention';
 import { courseReason, courseTitle, judgeCourse, type Verdict } from '../../../core/relief/judgement';
 import { readingPairs, type ReadingPair } from '../../../core/relief/pairs';
 import { MUSCLES } from '../../../reference/muscles';
-import { endsOfClient, ratingsOfClient } from '../../../server/db/queries/readings.server';
+import { endsOfClient, ratingsOfClient, type CourseRatings } from '../../../server/db/queries/readings.server';
 import { FaceChart } from '../../chart/face-chart';
 import { CourseChart } from '../../relief/course-chart';
 import { complaintName } from '../../visit/names';
@@ -15,6 +15,11 @@ import type { loader as frame } from './client';
 
 const TONES: Record<Verdict, string> = { better: 'var(--relief)', worse: 'var(--worse)', 'no-clear-change': 'var(--ink)', 'too-early': 'var(--ink)', 'no-readings': 'var(--ink)' };
 const DAY_MS = 86_400_000;
+const SOURCES = { s: 'studio', h: 'home', i: 'imported' } as const;
+const ratingsIn = (courses: readonly CourseRatings[], complaintId: string): RatedAt[] => {
+  const course = courses.find((c) => c.complaintId === complaintId);
+  return course ? course.values.map((value, i) => ({ value, atMs: course.atMs[i]!, source: SOURCES[course.sources[i] as keyof typeof SOURCES] })) : [];
+};
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
@@ -37,8 +42,8 @@ export default function Relief({ loaderData: { ratings: all, pairs } }: Route.Co
           </p>
         )}
         {open.map((c) => {
-          const ratings = all.filter((r) => r.complaintId === c.id);
-          const rated = ratings.filter((r) => !r.after);
+          const rated = ratingsIn(all.before, c.id);
+          const after = ratingsIn(all.after, c.id);
           const points = coursePoints(rated);
           const judgement = judgeCourse(points);
           const title = courseTitle(complaintName(c), judgement);
@@ -55,7 +60,7 @@ export default function Relief({ loaderData: { ratings: all, pairs } }: Route.Co
                 <CourseChart
                   title={title}
                   points={points}
-                  after={ratings.filter((r) => r.after).map((r) => ({ day: Math.max(0, dayOfMs(r.atMs)), value: r.value }))}
+                  after={after.map((r) => ({ day: Math.max(0, dayOfMs(r.atMs)), value: r.value }))}
                   band={judgement.band}
                   posts={begun.map((at, i) => ({ day: dayOfMs(Date.parse(at)), label: `visit ${i + 1}` })).filter((p) => p.day >= -0.5).map((p) => ({ ...p, day: Math.max(0, p.day) }))}
                   ending={{ value: rated.at(-1)!.value, tone: TONES[judgement.verdict] }}

@@ -31,6 +31,9 @@ export async function unsentOnDevice(practitionerId: string): Promise<FoundOnDev
   }
 }
 
+/** A page that is just going gives its place up within this. */
+const GOING_MS = 600;
+
 /**
  * A page's own place in the store. Another open page of the same visit has its own; the place of a page that is gone
  * can be taken over. Browsers tell the two apart by a lock that ends with its page.
@@ -38,10 +41,12 @@ export async function unsentOnDevice(practitionerId: string): Promise<FoundOnDev
 async function hold(key: string): Promise<boolean> {
   if (!navigator.locks) return true;
   return new Promise((answer) => {
-    void navigator.locks.request(key, { ifAvailable: true }, (lock) => {
-      answer(lock !== null);
-      return lock ? new Promise<never>(() => {}) : undefined;
-    });
+    navigator.locks
+      .request(key, { signal: AbortSignal.timeout(GOING_MS) }, () => {
+        answer(true);
+        return new Promise<never>(() => {});
+      })
+      .catch(() => answer(false));
   });
 }
 

@@ -25,42 +25,42 @@ export const SHOWN_BEFORE = 6;
  * thing, whichever side it is said to be on.
  */
 export const readingsBefore = byPractice(async (practiceId: string, visit: { id: string; clientId: string; startsAt: string }): Promise<EarlierReadings[]> => {
-  // Which things there are, then a few steps down an index for each: what it costs grows with the things, hardly with their readings.
   const [rows] = (await database().query(
-    `select thing.measure, thing.complaint_id as "complaintId", thing.place, thing.side, latest.values from
-       (select distinct measure, complaint_id, place, case when complaint_id is null then side else 'both' end as side from readings where practice_id = :practiceId and client_id = :clientId) thing,
-       lateral (select array_agg(value::float8 order by taken_at) as values from
-         (select value, taken_at from readings r
-          where r.practice_id = :practiceId and r.client_id = :clientId and r.measure = thing.measure and r.place = thing.place and (thing.complaint_id is not null or r.side = thing.side) and r.complaint_id is not distinct from thing.complaint_id
-            and r.phase <> 'after' and r.taken_at < :before and r.visit_id is distinct from :visitId
-          order by r.taken_at desc limit ${SHOWN_BEFORE}) few) latest
-     where latest.values is not null`,
+    `select measure, complaint_id as "complaintId", place, side, array_agg(value order by taken_at) as values from
+       (select measure, complaint_id, place, thing_side as side, value, taken_at, row_number() over (partition by measure, complaint_id, place, thing_side order by taken_at desc) as nth from
+         (select measure, complaint_id, place, case when complaint_id is null then side else 'both' end as thing_side, value::float8 as value, taken_at from readings
+          where practice_id = :practiceId and client_id = :clientId and phase <> 'after' and taken_at < :before and visit_id is distinct from :visitId) read) latest
+     where nth <= ${SHOWN_BEFORE} group by measure, complaint_id, place, side`,
     { replacements: { practiceId, clientId: visit.clientId, visitId: visit.id, before: new Date(visit.startsAt) } },
   )) as [EarlierReadings[], unknown];
   return rows;
 });
 
-/** A rating as a course needs it: when, how much, where taken; after the work or not. */
-export interface CourseRating {
+/** Ratings of one complaint as a course needs them: lists that belong together by their places, oldest first. */
+export interface CourseRatings {
   complaintId: string;
-  atMs: number;
-  value: number;
-  source: Reading['source'];
-  after: boolean;
+  /** Milliseconds since 1970. */
+  atMs: number[];
+  values: number[];
+  /** One letter each: s studio, h home, i imported. */
+  sources: string;
 }
-/** Ratings of one client that a course is drawn from, at most: the latest. A rating a day for five years. */
+/** Ratings of one complaint that a course is drawn from, at most: the latest. A rating a day for five years. */
 const MOST_RATINGS = 2000;
 
-/** Ratings "now" of a client's complaints, oldest first. */
-export const ratingsOfClient = byPractice(async (practiceId: string, clientId: string): Promise<CourseRating[]> => {
-  if (!isUuid(clientId)) return [];
+/** Ratings "now" of a client's complaints, those before the work and those right after it. */
+export const ratingsOfClient = byPractice(async (practiceId: string, clientId: string): Promise<{ before: CourseRatings[]; after: CourseRatings[] }> => {
+  if (!isUuid(clientId)) return { before: [], after: [] };
   const rated: MeasureKey = 'nrs-now';
-  const rows = await database().query<CourseRating>(
-    `select complaint_id as "complaintId", (extract(epoch from taken_at) * 1000)::float8 as "atMs", value::float8 as value, source, phase = 'after' as after
-     from readings where practice_id = :practiceId and client_id = :clientId and measure = :rated and complaint_id is not null order by taken_at desc, id desc limit ${MOST_RATINGS}`,
+  const rows = await database().query<CourseRatings & { after: boolean }>(
+    `select complaint_id as "complaintId", after, array_agg(at order by at, id) as "atMs", array_agg(value order by at, id) as values, string_agg(left(source, 1), '' order by at, id) as sources from
+       (select id, complaint_id, phase = 'after' as after, round(extract(epoch from taken_at) * 1000)::float8 as at, value::float8 as value, source, row_number() over (partition by complaint_id, phase = 'after' order by taken_at desc, id desc) as nth
+        from readings where practice_id = :practiceId and client_id = :clientId and measure = :rated and complaint_id is not null) read
+     where nth <= ${MOST_RATINGS} group by complaint_id, after`,
     { replacements: { practiceId, clientId, rated }, type: QueryTypes.SELECT },
   );
-  return rows.reverse();
+  const of = (after: boolean) => rows.filter((r) => r.after === after).map(({ after: _after, ...course }) => course);
+  return { before: of(false), after: of(true) };
 });
 
 /** The first and the latest reading before the work of everything that belongs to no complaint, oldest first. */
