@@ -42,14 +42,15 @@ function count(file: string, read: (report: never) => [number, number], ok: bool
 }
 
 await check('types of the routes', bin('react-router'), ['typegen']);
+// Tests of the service need the build as well.
+ensureChromium();
+ensureBuild();
 await Promise.all([check('type check', bin('tsc'), ['--noEmit', '-p', '.']), check('lint', bin('eslint'), ['.', '--max-warnings', '0'])]);
 await check('walls between the rooms', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'app', 'core', 'server', 'reference', 'devices', 'cli', 'demo', 'scripts', 'tests']);
 
 const unit = await step('unit, published-value and service tests', bin('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(results, 'unit.json')}`]);
 count('unit.json', (r: { numPassedTests: number; numFailedTests: number }) => [r.numPassedTests, r.numFailedTests], unit);
 
-ensureChromium();
-ensureBuild();
 const e2e = await step('end-to-end tests', bin('playwright'), ['test'], { PLAYWRIGHT_JSON_OUTPUT_NAME: join(results, 'e2e.json') });
 count('e2e.json', (r: { stats: { expected: number; unexpected: number; flaky: number } }) => [r.stats.expected + r.stats.flaky, r.stats.unexpected], e2e);
 

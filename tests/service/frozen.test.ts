@@ -1,5 +1,4 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { ensureBuild } from '../../scripts/lib/build.ts';
 import { throwAwayCluster, type ThrowAwayCluster } from '../../scripts/lib/postgres.ts';
 import type { Served } from '../../scripts/lib/server.ts';
 import { freshDatabase, serveForTests, Visitor } from '../support/serving.ts';
@@ -12,7 +11,6 @@ let clientId: string;
 let visitId: string;
 let email: string;
 beforeAll(async () => {
-  ensureBuild();
   cluster = await throwAwayCluster();
   served = await serveForTests(await freshDatabase(cluster.url));
   me = new Visitor(served.url);

@@ -5,7 +5,6 @@ import routes from '../../app/routes.ts';
 import { parseRoutine } from '../../core/routine/schema.ts';
 import { seeded } from '../../demo/random.ts';
 import { CAUTIONS } from '../../reference/cautions/index.ts';
-import { ensureBuild } from '../../scripts/lib/build.ts';
 import type { Served } from '../../scripts/lib/server.ts';
 import { connect } from '../../server/db/connection.ts';
 import { routineFrom } from '../support/routines.ts';
@@ -63,7 +62,6 @@ let served: Served;
 let databaseUrl: string;
 const visitor = () => new Visitor(served.url);
 beforeAll(async () => {
-  ensureBuild();
   databaseUrl = await freshDatabase(inject('clusterUrl'));
   served = await serveForTests(databaseUrl);
 }, 120_000);

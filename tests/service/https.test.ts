@@ -5,7 +5,6 @@ import { request } from 'node:https';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, inject, test } from 'vitest';
-import { ensureBuild } from '../../scripts/lib/build.ts';
 import { ensureHaproxy } from '../../scripts/lib/debian.ts';
 import { freePort } from '../../scripts/lib/run.ts';
 import type { Served } from '../../scripts/lib/server.ts';
@@ -20,7 +19,6 @@ let served: Served[] = [];
 let certificate: string;
 
 beforeAll(async () => {
-  ensureBuild();
   folder = mkdtempSync(join(tmpdir(), 'velvet-https-'));
   port = await freePort();
   const databaseUrl = await freshDatabase(inject('clusterUrl'));

@@ -6,7 +6,6 @@ import { workingOf, type Working } from '../../app/visit/session/working.ts';
 import { EMPTY_FINDINGS } from '../../core/visit/findings.ts';
 import { EMPTY_RECORD, EMPTY_SCREEN } from '../../core/visit/model.ts';
 import { seeded } from '../../demo/random.ts';
-import { ensureBuild } from '../../scripts/lib/build.ts';
 import type { Served } from '../../scripts/lib/server.ts';
 import { connect } from '../../server/db/connection.ts';
 import type { Visit } from '../../server/db/queries/visits.server.ts';
@@ -17,7 +16,6 @@ let databaseUrl: string;
 let running: Served;
 let next: Promise<Served>;
 beforeAll(async () => {
-  ensureBuild();
   databaseUrl = await freshDatabase(inject('clusterUrl'));
   running = await serveForTests(databaseUrl);
   next = serveForTests(databaseUrl);
