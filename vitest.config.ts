@@ -3,6 +3,8 @@ import { defineConfig } from 'vitest/config';
 /** Two projects: everything that needs nothing, and everything that needs a PostgreSQL, which is started for it. */
 export default defineConfig({
   test: {
+    // The longest of them wait for processes of their own: two cores take three at once.
+    maxWorkers: 3,
     testTimeout: 30_000,
     hookTimeout: 60_000,
     projects: [

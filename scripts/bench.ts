@@ -27,6 +27,8 @@ import { USUAL_SITES } from '../reference/palpation.ts';
 import { POINTS } from '../reference/points/index.ts';
 import { closeDatabase, database } from '../server/db/connection.ts';
 import { ComplaintModel, ReadingModel, VisitModel } from '../server/db/models/index.ts';
+import { measureService } from './lib/bench-service.ts';
+import { inPractice } from '../server/db/scope.ts';
 import { openDemo } from './lib/open-demo.ts';
 import { ROOT } from './lib/paths.ts';
 
@@ -142,7 +144,7 @@ say('# Speed\n');
 say(`Written by \`npm run bench\` on ${new Date().toISOString().slice(0, 10)}; Node.js ${process.version}, ${cpus().length} cores. Compare ratios, not milliseconds, between machines.\n`);
 measureCore();
 
-const { page, url, close } = await openDemo();
+const { page, url, practiceId, close } = await openDemo();
 try {
   await page.getByRole('link', { name: 'Noor Halvorsen' }).first().click();
   await page.waitForURL('**/compose');
@@ -184,14 +186,17 @@ try {
 } finally {
   await close();
 }
+await measureService({ say, quantile, short });
 writeFileSync(join(ROOT, 'docs', 'bench.md'), `${lines.join('\n')}\n`);
 
 /** Forty readings before the visit of everything its client can be asked, one a day. */
 async function fortyEarlierReadings(visitId: string): Promise<{ earlier: number; things: number }> {
   database();
-  const visit = (await VisitModel.findOne({ where: { id: visitId } }))!;
-  const { practiceId, clientId: id } = visit;
-  const complaints = await ComplaintModel.findAll({ where: { practiceId, clientId: id } });
+  const { visit, complaints } = await inPractice(practiceId, async () => {
+    const found = (await VisitModel.findOne({ where: { practiceId, id: visitId } }))!;
+    return { visit: found, complaints: await ComplaintModel.findAll({ where: { practiceId, clientId: found.clientId } }) };
+  });
+  const { clientId: id } = visit;
   const things = MEASURE_KEYS.flatMap((measure): { measure: MeasureKey; complaintId: string | null; place: string; side: Side }[] => {
     const { belongs } = MEASURES[measure];
     if (belongs === 'complaint') return complaints.map((c) => ({ measure, complaintId: c.id, place: '', side: c.side }));
@@ -200,7 +205,7 @@ async function fortyEarlierReadings(visitId: string): Promise<{ earlier: number;
     return places.flatMap((place) => sides.map((side) => ({ measure, complaintId: null, place, side })));
   });
   const rows = things.flatMap((thing) => Array.from({ length: 40 }, (_, i) => ({ ...thing, practiceId, clientId: id, visitId: null, phase: 'between' as const, value: Math.max(MEASURES[thing.measure].least, 1), source: 'studio' as const, takenBy: visit.practitionerId, takenAt: new Date(visit.startsAt.getTime() - (i + 1) * 86_400_000) })));
-  await ReadingModel.bulkCreate(rows);
+  await inPractice(practiceId, () => ReadingModel.bulkCreate(rows));
   await closeDatabase();
   return { earlier: rows.length, things: things.length };
 }

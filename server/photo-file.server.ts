@@ -1,4 +1,3 @@
-import sharp from 'sharp';
 import { InputError } from '../core/errors.ts';
 
 /** A photo as it is sent, at most. */
@@ -17,6 +16,8 @@ const WHAT_IS_ACCEPTED = 'a JPEG, PNG or WebP photo of at most 8 MB is accepted'
  */
 export async function cleanPhoto(sent: Buffer): Promise<{ bytes: Buffer; widthPx: number; heightPx: number }> {
   if (!sent.length || sent.length > LARGEST_PHOTO_BYTES) throw new InputError('photo', WHAT_IS_ACCEPTED);
+  // Fetched when the first photo comes: few processes ever see one.
+  const { default: sharp } = await import('sharp');
   const open = () => sharp(sent, { failOn: 'truncated', limitInputPixels: MOST_PIXELS, pages: 1 });
   const meta = await open().metadata().catch(() => null);
   if (!meta?.format || !ACCEPTED.has(meta.format)) throw new InputError('photo', WHAT_IS_ACCEPTED);

@@ -33,7 +33,7 @@ export async function action({ request }: Route.ActionArgs) {
   const { cards } = await trainerState(practiceId, practitionerId);
   const now = new Date();
   const after = afterAnswer((cards.find((c) => c.place === question.key)?.card as Card | undefined) ?? null, judged.grade, now);
-  await recordTrainerAnswer(practiceId, practitionerId, { place: question.key, at: now, errorMm: Math.round(judged.errorMm * 10) / 10, takenFor: judged.takenFor, grade: judged.grade }, after);
+  await recordTrainerAnswer(practiceId, practitionerId, { place: question.key, at: now, errorMm: Math.round(judged.errorMm * 10) / 10, takenFor: judged.takenFor, grade: judged.grade }, after, input.value.once);
   return { kept: true };
 }
 
@@ -67,7 +67,7 @@ export default function FindIt({ loaderData: { cards, answers, timeZone, now } }
       setUnseen(!judged);
       if (!judged) return;
       setMark({ view: on, x, y, judged });
-      void fetcher.submit({ question: question.key, side: askedSide, view: on, x: String(x), y: String(y) }, { method: 'post' });
+      void fetcher.submit({ question: question.key, side: askedSide, view: on, x: String(x), y: String(y), once: crypto.randomUUID() }, { method: 'post' });
     },
     [question, mark, askedSide, fetcher],
   );

@@ -7,7 +7,7 @@ import { isCommonPassword } from '../../server/passwords';
 import { newPracticeSchema, type NewPractice as NewPracticeInput } from '../schemas/account';
 import { checkForm, readForm, type FieldErrors } from '../schemas/read';
 import { signIn } from '../session.server';
-import { addressOf } from '../sign-in.server';
+import { addressOf, trySignIn } from '../sign-in.server';
 import { Field, useCheckedForm } from '../ui/field';
 import { Wordmark } from '../ui/wordmark';
 import type { Route } from './+types/new-practice';
@@ -19,10 +19,15 @@ export async function action({ request, context }: Route.ActionArgs) {
   if (!input.ok) return data({ errors: input.errors, typed: input.typed }, { status: 422 });
   const { practice, name, email, password } = input.value;
   const refuse = (errors: FieldErrors, status: number) => data({ errors, typed: { ...input.value, password: undefined } as object }, { status });
-  if (isCommonPassword(password, [practice, name, email])) return refuse({ password: 'This is one of the passwords tried first, or close to one. A few words that do not belong together are accepted.' }, 422);
+  if (await isCommonPassword(password, [practice, name, email])) return refuse({ password: 'This is one of the passwords tried first, or close to one. A few words that do not belong together are accepted.' }, 422);
   const wait = await takeTry('practices', addressOf(context));
   if (wait) return refuse({ practice: `Many practices were opened from here just now. Try again in ${wait} minutes.` }, 429);
   const made = await createPractice(input.value);
+  if (made === 'email-taken') {
+    // Pressed twice, the second press finds what the first one made; whoever knows the password is let in.
+    const tried = await trySignIn(email, password, addressOf(context));
+    if ('who' in tried) return signIn(request, tried.who, '/today');
+  }
   if (made === 'email-taken') return refuse({ email: 'This address is in use already. Sign in, or take another.' }, 422);
   return signIn(request, made, '/today');
 }

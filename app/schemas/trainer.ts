@@ -1,8 +1,10 @@
 import { number, object, string, type InferType } from 'yup';
+import { once } from './once';
 import { VIEWS } from '../../core/terrain/views';
 
 /** A mark on the chart: the place asked for, and where on which sheet it was put, in px. */
 export const markSchema = object({
+  once,
   question: string().required().max(80),
   side: string().oneOf(['left', 'right'] as const).required(),
   view: string().oneOf(VIEWS).required(),

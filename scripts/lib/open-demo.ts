@@ -12,13 +12,13 @@ import { serve } from './server.ts';
 import { ensureTrailKey } from './trail-key.ts';
 
 /** A browser that is signed in to the demo practice, on a server and a database of its own. */
-export async function openDemo(): Promise<{ page: Page; url: string; close: () => Promise<void> }> {
+export async function openDemo(): Promise<{ page: Page; url: string; practiceId: string; close: () => Promise<void> }> {
   ensureChromium();
   ensureBuild();
   const cluster = await throwAwayCluster();
   ensureTrailKey(DATA);
   await prepare(cluster.url);
-  await seedDemo(new Date());
+  const { practiceId } = await seedDemo(new Date());
   await closeDatabase();
   const gauge = await startAlgometer();
   const served = await serve(cluster.url, { VELVET_GAUGE: gauge.address });
@@ -32,6 +32,7 @@ export async function openDemo(): Promise<{ page: Page; url: string; close: () =
   return {
     page,
     url: served.url,
+    practiceId,
     close: async () => {
       await browser.close();
       await served.stop();

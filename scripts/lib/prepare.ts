@@ -9,9 +9,8 @@ export async function prepare(ownerUrl: string): Promise<string> {
   await closeDatabase();
   process.env.VELVET_DATABASE = url;
   if (made.length) console.log(`Tables made: ${made.join(', ')}`);
-  const ids = await practiceIds(ownerUrl);
   // Trails from before their heads were signed are signed once, as they stand.
-  if (made.includes('0005-walls.ts')) await anchorTrails(ids);
-  await refreshAllCourses(ids);
+  if (made.includes('0005-walls.ts')) await anchorTrails(await practiceIds(ownerUrl));
+  await refreshAllCourses(ownerUrl);
   return url;
 }

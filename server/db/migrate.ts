@@ -2,7 +2,6 @@ import { readdirSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
-import { Umzug } from 'umzug';
 
 const folder = join(dirname(fileURLToPath(import.meta.url)), 'migrations');
 export const migrationNames = (): string[] =>
@@ -24,6 +23,10 @@ export async function migrate(owner: Sequelize): Promise<string[]> {
   return owner.transaction(async (lock) => {
     await owner.query('select pg_advisory_xact_lock(7310042)', { transaction: lock });
     await owner.query('create table if not exists migrations (name varchar(255) primary key)');
+    const executed = async () => (await owner.query<{ name: string }>('select name from migrations order by name', { type: QueryTypes.SELECT })).map((r) => r.name);
+    const done = new Set(await executed());
+    if (migrationNames().every((name) => done.has(name))) return [];
+    const { Umzug } = await import('umzug');
     const umzug = new Umzug({
       migrations: migrationNames().map((name) => ({
         name,
@@ -38,7 +41,7 @@ export async function migrate(owner: Sequelize): Promise<string[]> {
         // Noted with the step itself, above.
         logMigration: async () => {},
         unlogMigration: async () => {},
-        executed: async () => (await owner.query<{ name: string }>('select name from migrations order by name', { type: QueryTypes.SELECT })).map((r) => r.name),
+        executed,
       },
       logger: undefined,
     });

@@ -1,18 +1,21 @@
 import { QueryTypes } from 'sequelize';
+import { COURSE_RULE_VERSION } from '../../core/relief/attention.ts';
 import { signHead, trailKey } from '../audit-chain.ts';
 import { connect, database } from './connection.ts';
 import { refreshOutdatedCourses } from './queries/courses.server.ts';
 import { inPractice } from './scope.ts';
 
-/** Every practice of the database: only its owner sees more than one. */
-export async function practiceIds(ownerUrl: string): Promise<string[]> {
+async function asOwner<T extends object>(ownerUrl: string, sql: string): Promise<T[]> {
   const owner = connect(ownerUrl, null);
   try {
-    return (await owner.query<{ id: string }>('select id from practices order by created_at, id', { type: QueryTypes.SELECT })).map((r) => r.id);
+    return await owner.query<T>(sql, { type: QueryTypes.SELECT });
   } finally {
     await owner.close();
   }
 }
+
+/** Every practice of the database: only its owner sees more than one. */
+export const practiceIds = async (ownerUrl: string): Promise<string[]> => (await asOwner<{ id: string }>(ownerUrl, 'select id from practices order by created_at, id')).map((r) => r.id);
 
 /** Signs trails that have no signed head yet, as they stand. */
 export async function anchorTrails(practices: readonly string[]): Promise<void> {
@@ -27,7 +30,12 @@ export async function anchorTrails(practices: readonly string[]): Promise<void> 
     );
 }
 
-/** Courses judged under an older rule, or not yet. */
-export async function refreshAllCourses(practices: readonly string[]): Promise<void> {
-  for (const practiceId of practices) await refreshOutdatedCourses(practiceId);
+/** Courses judged under an older rule, or not yet; which practices have any is one question. */
+export async function refreshAllCourses(ownerUrl: string): Promise<void> {
+  const outdated = await asOwner<{ id: string }>(
+    ownerUrl,
+    `select distinct k.practice_id as id from complaints k left join course_states s on s.complaint_id = k.id
+     where s.rule_version is distinct from ${COURSE_RULE_VERSION} and exists (select 1 from readings r where r.practice_id = k.practice_id and r.complaint_id = k.id)`,
+  );
+  for (const { id } of outdated) await refreshOutdatedCourses(id);
 }

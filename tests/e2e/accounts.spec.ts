@@ -92,6 +92,14 @@ test.describe('without any script', () => {
   });
 });
 
+test('a practice is opened once, also when the button is pressed twice', async ({ request }) => {
+  const headers = { origin: new URL(process.env.VELVET_URL!).origin };
+  const form = { practice: 'Quay Street Hands', timeZone: 'Europe/Lisbon', name: 'Rafe Oyelaran', email: `twice-${Date.now()}@quay.example`, password: 'a long enough one' };
+  const answers = await Promise.all([1, 2].map(() => request.post('/new-practice', { form, headers, maxRedirects: 0 })));
+  expect(answers.map((a) => [a.status(), a.headers().location])).toEqual([[302, '/today'], [302, '/today']]);
+  expect((await request.post('/new-practice', { form: { ...form, password: 'another long one' }, headers, maxRedirects: 0 })).status()).toBe(422);
+});
+
 test('an address that is taken is told, the rest stays typed', async ({ page }) => {
   const who = await openPracticeByHand(page);
   await page.context().clearCookies();
@@ -99,7 +107,7 @@ test('an address that is taken is told, the rest stays typed', async ({ page }) 
   await page.getByLabel('Name of the practice').fill('Another');
   await page.getByLabel('Your name').fill('Somebody');
   await page.getByLabel('E-mail address').fill(who.email);
-  await page.getByLabel('Password').fill('a long enough one');
+  await page.getByLabel('Password').fill('another long enough one');
   await page.getByRole('button', { name: 'Open the practice' }).click();
   await expect(page.getByText('This address is in use already.')).toBeVisible();
   await expect(page.getByLabel('Your name')).toHaveValue('Somebody');

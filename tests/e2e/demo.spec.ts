@@ -1,4 +1,4 @@
-import { expect, noneApplies, signIn, test } from './base.ts';
+import { awake, expect, noneApplies, signIn, test } from './base.ts';
 
 test.beforeEach(async ({ page }) => signIn(page));
 
@@ -38,6 +38,7 @@ test('clients sort and are found; the find box knows routines too', async ({ pag
   await expect(page.locator('tbody tr').first()).toContainText('Arno Vasquez');
   await page.getByRole('link', { name: /^Name/ }).click();
   await expect(page.locator('tbody tr').first()).toContainText('Yannick Bello');
+  await awake(page);
   await page.getByLabel('Find a client', { exact: true }).fill('oboe');
   await expect(page.locator('tbody tr')).toHaveCount(1);
   await page.keyboard.press('Escape');

@@ -107,7 +107,9 @@ test('an entry that is refused is told where it stands, holds up nothing, and is
   const note = page.getByLabel('Notes', { exact: true });
   await halfAnEmoji(page, 'half an emoji');
   await expect(page.getByRole('alert').filter({ hasText: 'The record is not saved.' })).toContainText('a character that cannot be kept');
+  await expect(page.locator('#note-refused')).toContainText('a character that cannot be kept');
   await expect(page.getByText('One entry is not saved')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Finish the visit' })).toBeDisabled();
   await row(page, 'now').getByText('3', { exact: true }).click();
   await expect(page.getByText('One entry is not saved')).toBeVisible();
   await note.fill('a whole one 🙂');

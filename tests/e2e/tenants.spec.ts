@@ -46,7 +46,7 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
     const read = await other.request.get(address, { maxRedirects: 0 });
     expect(read.status(), `GET ${address}`).toBe(404);
     const forms = await other.request.post(address, { headers: { origin }, form: { name: 'Taken', version: '1', do: 'delete', outcome: 'x', day: '2030-01-01', time: '10:00' }, maxRedirects: 0 });
-    expect([404, 405, 422], `POST ${address} ${forms.status()}`).toContain(forms.status());
+    expect([404, 405, 415, 422], `POST ${address} ${forms.status()}`).toContain(forms.status());
   }
   for (const [address, body] of [
     [`/visits/${ids.visitId}/save`, { saveId: 'steal-00001', expectedVersion: 1, patch: { kind: 'stage', stage: 'done' } }],

@@ -47,7 +47,7 @@ const rowsRead = (plan: Plan, table: string): number =>
 /** The statements that a page asks, as they reach the database. */
 async function statementsOf(page: (p: string) => Promise<unknown>): Promise<string[]> {
   const seen: string[] = [];
-  const options = database().options as { logging: unknown };
+  const { options } = database() as unknown as { options: { logging: unknown } };
   options.logging = (line: string) => seen.push(line.replace(/^Executing \([^)]*\): /, '').replace(/^set local velvet\.practice = '[^']*'; /, ''));
   try {
     await page(tenant.practiceId);

@@ -105,6 +105,11 @@ describe('the clock of a run', () => {
     expect(await takeEvents(tenant.practiceId, visitId, run.id, [], null, T + 79_000)).toMatchObject({ status: 'open' });
     expect(await takeEvents(tenant.practiceId, visitId, run.id, [], null, T + 80_001)).toMatchObject({ status: 'done' });
   });
+  test('a slow way for the first events hides none of the later ones', async () => {
+    const run = (await openRun(tenant.practiceId, visitId))!;
+    await takeEvents(tenant.practiceId, visitId, run.id, [event('start', T)], T, T + 3000);
+    expect(await takeEvents(tenant.practiceId, visitId, run.id, [event('stop', T + 10_000, 'Out of time')], T + 10_000, T + 10_020)).toMatchObject({ status: 'stopped' });
+  });
   test('refuses what has not happened yet', async () => {
     const run = (await openRun(tenant.practiceId, visitId))!;
     await take(run.id, [event('start', T)], T);

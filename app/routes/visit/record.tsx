@@ -34,7 +34,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 }
 
 export default function Record({ loaderData }: Route.ComponentProps) {
-  const { readings, record, setRecord, ended, end, stage, client } = useVisit();
+  const { readings, record, setRecord, ended, end, save, stage, client } = useVisit();
   const tender = useTenderness('after');
   const planned = useProductToday().chosen?.name;
   const changes = readings
@@ -51,6 +51,8 @@ export default function Record({ loaderData }: Route.ComponentProps) {
     setRecord({ ...record, reactions: has ? rest : [...rest, reaction] });
   };
   const last = loaderData.runs.at(-1);
+  /** Why the server did not take a field, shown at the field. */
+  const refusal = (field: string) => save.refused.find((w) => w.field === `patch.record.${field}`)?.message;
 
   return (
     <div className="visit-body">
@@ -64,7 +66,7 @@ export default function Record({ loaderData }: Route.ComponentProps) {
           <span className="soft">what changed, and what comes next</span>
           <div className="end">
             <SaveState />
-            {ended ? <Link to={`/clients/${client.id}`}>{stage === 'done' ? 'Finished. To the relief course' : 'To the client'}</Link> : <Button onClick={() => end('done')}>Finish the visit</Button>}
+            {ended ? <Link to={`/clients/${client.id}`}>{stage === 'done' ? 'Finished. To the relief course' : 'To the client'}</Link> : <Button onClick={() => end('done')} disabled={save.refused.length > 0} title={save.refused.length ? 'What is not saved has to be changed or taken back first' : undefined}>Finish the visit</Button>}
           </div>
         </div>
         <fieldset disabled={ended} className="border-0 p-0 m-0">
@@ -101,11 +103,17 @@ export default function Record({ loaderData }: Route.ComponentProps) {
             <div className="form-grid mt-3">
               <Form.Group className="wide" controlId="note">
                 <Form.Label>Notes</Form.Label>
-                <Form.Control as="textarea" rows={2} maxLength={2000} value={record.note} onChange={(e) => setRecord({ ...record, note: e.target.value })} />
+                <Form.Control as="textarea" rows={2} maxLength={2000} value={record.note} isInvalid={!!refusal('note')} aria-describedby="note-refused" onChange={(e) => setRecord({ ...record, note: e.target.value })} />
+                <Form.Control.Feedback type="invalid" id="note-refused">
+                  {refusal('note')}
+                </Form.Control.Feedback>
               </Form.Group>
               <Form.Group controlId="product">
                 <Form.Label>Product used</Form.Label>
-                <Form.Control maxLength={200} value={record.product} onChange={(e) => setRecord({ ...record, product: e.target.value })} />
+                <Form.Control maxLength={200} value={record.product} isInvalid={!!refusal('product')} aria-describedby="product-refused" onChange={(e) => setRecord({ ...record, product: e.target.value })} />
+                <Form.Control.Feedback type="invalid" id="product-refused">
+                  {refusal('product')}
+                </Form.Control.Feedback>
                 {planned && !record.product && (
                   <Button variant="link" onClick={() => setRecord({ ...record, product: planned })}>
                     As planned: {planned}

@@ -154,7 +154,7 @@ export default function ScreenStage() {
 function NoneApplies({ count, onYes, onNo }: { count: number; onYes: () => void; onNo: () => void }) {
   return (
     <div className="note-bar" role="group" aria-label="None applies?" onKeyDown={(e) => e.key === 'Escape' && onNo()}>
-      {count === 1 ? 'One question, it does not apply?' : `${count} questions, none applies?`}{' '}
+      <span className="me-2">{count === 1 ? 'One question, it does not apply?' : `${count} questions, none applies?`}</span>
       <Button size="sm" autoFocus onClick={onYes}>
         {count === 1 ? 'It does not' : 'None applies'}
       </Button>{' '}

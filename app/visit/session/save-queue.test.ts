@@ -11,6 +11,8 @@ const note = (text: string): VisitPatch => ({ kind: 'record', record: { ...EMPTY
 
 /** A server that can be told to answer otherwise, one answer after the other. */
 function setUp(answers: (SaveAnswer | 'lost')[] = [], kept: Kept | null = null, server = new FakeVisitServer()) {
+  // Every page makes ids of its own.
+  const page = kept ? 'later' : 'save';
   const sent: Parameters<Post>[0][] = [];
   const states: SaveState[] = [];
   const onDevice: Kept[] = [];
@@ -18,7 +20,7 @@ function setUp(answers: (SaveAnswer | 'lost')[] = [], kept: Kept | null = null, 
   let held = false;
   const queue = new SaveQueue({
     visitId: VISIT, version: server.version, stored: structuredClone(server.state), retryMs: 5, now: () => NOW,
-    makeId: (() => { let n = 0; return () => `save-${++n}`; })(),
+    makeId: (() => { let n = 0; return () => `${page}-${++n}`; })(),
     tell: (_shown, s) => states.push(s),
     keep: (k) => onDevice.push(structuredClone(k)),
     post: async (body) => {

@@ -68,7 +68,9 @@ export const takeEvents = byPractice(async (practiceId: string, visitId: string,
     await RunEventModel.bulkCreate(events.map((e) => ({ runId, id: e.id, practiceId, kind: e.kind, atMs: e.atMs, text: e.text ?? null })), { transaction, ignoreDuplicates: true });
     const log = await RunEventModel.findAll({ where: { practiceId, runId }, order: [['atMs', 'ASC'], ['id', 'ASC']], transaction });
     const replayed = log.map((e) => ({ id: e.id, kind: e.kind as GuideEventKind, atMs: e.atMs, ...(e.text === null ? {} : { text: e.text }) }));
-    const { state, steps } = runRecord(expandRoutine(run.routine), run.routine.steps.map((s) => s.pressure), replayed, deviceNow);
+    // What has been pressed has happened: the way to us makes the device's clock look late by as much as it took.
+    const now = Math.max(deviceNow, replayed[replayed.length - 1]?.atMs ?? 0);
+    const { state, steps } = runRecord(expandRoutine(run.routine), run.routine.steps.map((s) => s.pressure), replayed, now);
     const status = state.status === 'done' || state.status === 'stopped' ? state.status : 'open';
     await run.update({ status, steps: status === 'open' ? null : steps }, { transaction });
     return { taken: ids, status };

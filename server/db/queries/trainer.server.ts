@@ -1,6 +1,7 @@
 import { database } from '../connection.ts';
 import { TrainerAnswerModel, TrainerCardModel } from '../models/index.ts';
 import { byPractice } from '../scope.ts';
+import { once } from './once.server.ts';
 
 export interface TrainerAnswer {
   place: string;
@@ -23,10 +24,13 @@ export const trainerState = byPractice(async (practiceId: string, practitionerId
   };
 });
 
-/** The answer and the new state of its card, together or not at all. */
-export const recordTrainerAnswer = byPractice(async (practiceId: string, practitionerId: string, answer: Omit<TrainerAnswer, 'at'> & { at: Date }, card: { card: object; due: Date }): Promise<void> => {
-  await database().transaction(async (transaction) => {
-    await TrainerAnswerModel.create({ practiceId, practitionerId, ...answer }, { transaction });
-    await TrainerCardModel.upsert({ practiceId, practitionerId, place: answer.place, ...card }, { transaction });
-  });
+/** The answer and the new state of its card, together or not at all, and once for a key. */
+export const recordTrainerAnswer = byPractice(async (practiceId: string, practitionerId: string, answer: Omit<TrainerAnswer, 'at'> & { at: Date }, card: { card: object; due: Date }, key?: string): Promise<void> => {
+  await database().transaction((transaction) =>
+    once(practiceId, key, 'answer', transaction, async () => {
+      const made = await TrainerAnswerModel.create({ practiceId, practitionerId, ...answer }, { transaction });
+      await TrainerCardModel.upsert({ practiceId, practitionerId, place: answer.place, ...card }, { transaction });
+      return made.id;
+    }),
+  );
 });
