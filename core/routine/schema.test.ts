@@ -78,3 +78,15 @@ test('hostile markup is text like any other', () => {
   const routine: Routine = { ...good, name: '<script>alert(1)</script>' };
   expect(parseRoutine(routine).name).toBe('<script>alert(1)</script>');
 });
+
+test('too many steps are counted before any of them is read', () => {
+  let read = 0;
+  const steps = Array.from({ length: 5000 }, () => ({
+    get id() {
+      read++;
+      return 'x';
+    },
+  }));
+  expect(() => parseRoutine({ ...routineFrom(['temple-circles']), steps })).toThrow('steps: holds too many steps');
+  expect(read).toBe(0);
+});

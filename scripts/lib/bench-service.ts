@@ -46,7 +46,9 @@ async function secondWall({ say, quantile, short }: Bench, ownerUrl: string): Pr
     for (let i = 0; i < rounds + 15; i++)
       for (const path of paths) {
         const [a, b] = [(await timed(who, path)).ms, (await timed(bypass, path)).ms];
-        if (i >= 15) (one.push(a), other.push(b));
+        if (i < 15) continue;
+        one.push(a);
+        other.push(b);
       }
     const ratio = quantile(one, 0.5) / quantile(other, 0.5);
     say('\n## Row policies\n');

@@ -5,6 +5,8 @@ import { createApp } from './app.ts';
 /** A request that has not come in whole by then is given up. */
 const REQUEST_MS = 30_000;
 const HEADERS_MS = 10_000;
+/** Longer than a proxy keeps a way open: the one who closes first should not be the one who is asked. */
+const KEEP_OPEN_MS = 65_000;
 
 /** Serve the production build, on loopback unless told otherwise. */
 export async function listen(port: number, host = '127.0.0.1'): Promise<Server> {
@@ -13,5 +15,6 @@ export async function listen(port: number, host = '127.0.0.1'): Promise<Server> 
     const server = app.listen(port, host, (error?: Error) => (error ? failed(error) : done(server)));
     server.requestTimeout = REQUEST_MS;
     server.headersTimeout = HEADERS_MS;
+    server.keepAliveTimeout = KEEP_OPEN_MS;
   });
 }

@@ -48,7 +48,22 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
     const forms = await other.request.post(address, { headers: { origin }, form: { name: 'Taken', version: '1', do: 'delete', outcome: 'x', day: '2030-01-01', time: '10:00' }, maxRedirects: 0 });
     expect([404, 405, 415, 422], `POST ${address} ${forms.status()}`).toContain(forms.status());
   }
+  // Asked as the owner's own pages would ask: still there is nothing at these addresses.
+  for (const [address, form] of [
+    [`/clients/${ids.clientId}`, {}],
+    [`/clients/${ids.clientId}/details`, { name: 'Taken', version: '1' }],
+    [`/clients/${ids.clientId}/visits`, { day: '2030-01-01', time: '10:00' }],
+    [`/clients/${ids.clientId}/measure`, { takenOn: '2026-03-01', hairlineBrow: '58' }],
+    [`/routines/${ids.templateId}`, { name: 'Taken', version: '1' }],
+    [`/routines/${ids.templateId}`, { do: 'delete' }],
+    [`/visits/${ids.visitId}/outcome`, { outcome: 'x' }],
+  ] as [string, Record<string, string>][])
+    expect((await other.request.post(address, { headers: { origin }, form, maxRedirects: 0 })).status(), address).toBe(404);
   for (const [address, body] of [
+    [`/clients/${ids.clientId}/consent`, { kind: 'work', do: 'give', textVersion: 0 }],
+    [`/clients/${ids.clientId}/patch-test`, { productId: ids.visitId, testedOn: '2026-11-02', reacted: false }],
+    [`/visits/${ids.visitId}/override`, { caution: 'pregnancy', reason: 'Past the sixth week, agreed.', password: 'x' }],
+    [`/visits/${ids.visitId}/photo/${ids.photoId}`, { do: 'erase' }],
     [`/visits/${ids.visitId}/save`, { saveId: 'steal-00001', expectedVersion: 1, patch: { kind: 'stage', stage: 'done' } }],
     [`/visits/${ids.visitId}/run`, { kind: 'open' }],
     [`/visits/${ids.visitId}/run`, { kind: 'events', runId: ids.visitId, events: [] }],

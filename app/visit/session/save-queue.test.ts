@@ -170,6 +170,17 @@ describe('what outlives the page', () => {
   });
 });
 
+test('what lies on a device may be older than what was sent: none of it is altered', async () => {
+  const server = new FakeVisitServer();
+  const writes = [reading('m', 1), routine('a')].map((patch, i) => ({ saveId: `gone-${i}`, patch, state: 'waiting' as const }));
+  for (const [i, { saveId, patch }] of writes.entries()) server.take({ saveId, patch, expectedVersion: i + 1 });
+  const { queue, sent, last, done } = setUp([], { version: 1, writes }, server);
+  queue.add(routine('b'));
+  await done();
+  expect(sent.map((s) => s.saveId)).toEqual(['gone-0', 'gone-1', 'later-1']);
+  expect([server.state.routine, last()]).toMatchObject([{ name: 'b' }, { status: 'saved', refused: [] }]);
+});
+
 describe('two windows', () => {
   const conflict = async () => {
     const all = setUp();
