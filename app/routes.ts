@@ -4,6 +4,7 @@ export default [
   index('routes/home.tsx'),
   route('sign-in', 'routes/sign-in.tsx'),
   route('sign-in/here', 'routes/sign-in-here.ts'),
+  route('signed-in', 'routes/signed-in.ts'),
   route('sign-out', 'routes/sign-out.ts'),
   route('new-practice', 'routes/new-practice.tsx'),
   route('room', 'routes/room.ts'),

@@ -33,7 +33,7 @@ export async function action({ request, context }: Route.ActionArgs) {
 }
 
 export default function NewPractice() {
-  const { form, bind } = useCheckedForm<NewPracticeInput>(newPracticeSchema, useActionData<typeof action>());
+  const { form, bind } = useCheckedForm<NewPracticeInput>(newPracticeSchema, useActionData<typeof action>(), undefined, { signedIn: false });
   useEffect(() => form.setValue('timeZone', Intl.DateTimeFormat().resolvedOptions().timeZone), [form]);
   return (
     <main className="sign">

@@ -27,7 +27,7 @@ export async function action({ request, context }: Route.ActionArgs) {
 export default function SignIn() {
   const answered = useActionData<typeof action>();
   const [query] = useSearchParams();
-  const { form, bind } = useCheckedForm<SignInInput>(signInSchema, answered, { to: query.get('to') ?? '' });
+  const { form, bind } = useCheckedForm<SignInInput>(signInSchema, answered, { to: query.get('to') ?? '' }, { signedIn: false });
   return (
     <main className="sign">
       <Wordmark />

@@ -5,6 +5,7 @@ import { get, useForm, type DefaultValues, type FieldValues, type Path, type Use
 import { useSubmit } from 'react-router';
 import type { AnyObjectSchema } from 'yup';
 import type { FieldErrors } from '../schemas/read';
+import { isSignedOut, onceSignedInAgain, tellSignedOut } from './signed-out';
 
 /**
  * A form held against its schema before it is sent, by the same rules as the server uses. What was typed stays; the
@@ -12,7 +13,7 @@ import type { FieldErrors } from '../schemas/read';
  */
 export type Answered = { errors?: FieldErrors; typed?: object } | undefined;
 
-export function useCheckedForm<V extends FieldValues>(schema: AnyObjectSchema, answered: Answered, defaultValues?: DefaultValues<V>) {
+export function useCheckedForm<V extends FieldValues>(schema: AnyObjectSchema, answered: Answered, defaultValues?: DefaultValues<V>, { signedIn = true }: { signedIn?: boolean } = {}) {
   const submit = useSubmit();
   const form = useForm<V>({ resolver: yupResolver(schema) as never, defaultValues: { ...defaultValues, ...answered?.typed } as DefaultValues<V>, mode: 'onSubmit', reValidateMode: 'onChange' });
   useEffect(() => {
@@ -21,7 +22,13 @@ export function useCheckedForm<V extends FieldValues>(schema: AnyObjectSchema, a
   const onSubmit = form.handleSubmit(async (_values, event) => {
     const element = event?.target as HTMLFormElement;
     const submitter = (event?.nativeEvent as SubmitEvent | undefined)?.submitter as HTMLButtonElement | null;
-    await submit(submitter ?? element, { method: 'post' });
+    const send = () => submit(submitter ?? element, { method: 'post' });
+    // Sent without a session, the page would go to the door and what was typed with it.
+    if (signedIn && (await isSignedOut())) {
+      onceSignedInAgain(() => void send());
+      return tellSignedOut();
+    }
+    await send();
   });
   return { form, bind: { onSubmit, method: 'post' as const, noValidate: true } };
 }

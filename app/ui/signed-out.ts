@@ -4,6 +4,9 @@ import { useEffect, useRef, useState } from 'react';
 const OUT = 'velvet-signed-out';
 const IN = 'velvet-signed-in';
 
+/** Asks whether the session has ended; without an answer it has not. */
+export const isSignedOut = async (): Promise<boolean> => (await fetch('/signed-in', { cache: 'no-store' }).catch(() => null))?.status === 401;
+
 export const tellSignedOut = (): void => void window.dispatchEvent(new Event(OUT));
 export const tellSignedIn = (): void => void window.dispatchEvent(new Event(IN));
 
@@ -21,7 +24,10 @@ export function useSignedOut(): boolean {
   return out;
 }
 
-/** Does something as soon as somebody signed in again. */
+/** Does one thing when somebody has signed in again. */
+export const onceSignedInAgain = (then: () => void): void => window.addEventListener(IN, then, { once: true });
+
+/** Does something whenever somebody signed in again. */
 export function useSignedInAgain(then: () => void): void {
   const latest = useRef(then);
   useEffect(() => {

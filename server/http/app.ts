@@ -13,6 +13,7 @@ import { readBody } from './body.ts';
 import { gate } from './gate.ts';
 import { pages } from './handler.ts';
 import { health } from './health.ts';
+import { throttleSignIn } from './sign-in-throttle.ts';
 
 const build = join(dirname(dirname(dirname(fileURLToPath(import.meta.url)))), 'build');
 const YEAR_S = 31_536_000;
@@ -24,6 +25,8 @@ export async function createApp(settings: Settings): Promise<Express> {
   const app = express();
   app.disable('x-powered-by');
   app.set('trust proxy', settings.proxies.length ? settings.proxies : false);
+  // First of all, so that turning masses away costs as little as it can.
+  app.use(throttleSignIn);
   app.use((_request, _response, next) => inRequest(next));
   app.use(health());
   app.use((_request, response: Response, next) => {

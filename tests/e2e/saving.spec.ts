@@ -80,6 +80,21 @@ test('a session that ends under the work: a sign-in in place, and what was typed
   await expect(row(page, 'worst').locator('[value="8"]')).toBeChecked();
 });
 
+test('a form that is sent without a session: a sign-in in place, and then it is sent', async ({ page }) => {
+  const who = await openPracticeByHand(page);
+  await addClientByHand(page);
+  await page.goto(`${page.url()}/details`);
+  await awake(page);
+  await page.getByLabel('Note').fill('Comes by tram');
+  await page.context().clearCookies();
+  await page.getByRole('button', { name: 'Save' }).click();
+  const again = page.getByRole('form', { name: 'Sign in again' });
+  await again.getByLabel(/^Password of/).fill(who.password);
+  await again.getByRole('button', { name: 'Sign in again' }).click();
+  await page.waitForURL(/\/clients\/[0-9a-f-]{36}$/);
+  await expect(page.getByText('Comes by tram')).toBeVisible();
+});
+
 test('entries that could not be written survive a closed page; it is told on return, and they are written', async ({ page, context }) => {
   await toAssess(page);
   await offline(page);

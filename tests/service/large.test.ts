@@ -10,7 +10,7 @@ import { latestMeasures, measuredClients } from '../../server/db/queries/measure
 import { endsOfClient, ratingsOfClient, ratingsOfVisits, readingsBefore, readingsOfVisit } from '../../server/db/queries/readings.server.ts';
 import { runsOfVisit } from '../../server/db/queries/runs.server.ts';
 import { scoresOfClient } from '../../server/db/queries/scores.server.ts';
-import { findTemplatesByName, listTemplates } from '../../server/db/queries/templates.server.ts';
+import { findTemplatesByName, templateNames } from '../../server/db/queries/templates.server.ts';
 import { findVisit, openReferrals, openVisitBetween, reviewsDue, visitBefore, visitNumber, visitsBetween, visitsOfClient, visitTimes } from '../../server/db/queries/visits.server.ts';
 import { inPractice } from '../../server/db/scope.ts';
 import { closeDatabase, openFreshDatabase, openPractice, owner, type Tenant } from './database.ts';
@@ -66,7 +66,7 @@ const PAGES: [string, (p: string) => Promise<unknown>][] = [
   ['find', async (p) => [await findClientsByName(p, '01', 6), await findTemplatesByName(p, 'a', 4)]],
   ['Relief', async (p) => [await findClient(p, clientId), await visitTimes(p, clientId, now), await openVisitBetween(p, clientId, day.from, day.to), await ratingsOfClient(p, clientId), await endsOfClient(p, clientId)]],
   ['Visits', async (p) => ratingsOfVisits(p, (await visitsOfClient(p, clientId)).map((v) => v.id))],
-  ['a visit', async (p) => { const v = await visit(p); await Promise.all([latestMeasures(p, clientId), scoresOfClient(p, clientId), readingsOfVisit(p, visitId), readingsBefore(p, v), visitNumber(p, v), visitBefore(p, v), besideVisit(p, v), listTemplates(p), runsOfVisit(p, visitId)]); }],
+  ['a visit', async (p) => { const v = await visit(p); await Promise.all([latestMeasures(p, clientId), scoresOfClient(p, clientId), readingsOfVisit(p, visitId), readingsBefore(p, v), visitNumber(p, v), visitBefore(p, v), besideVisit(p, v), templateNames(p), runsOfVisit(p, visitId)]); }],
   ['the trail', async (p) => [await auditTrail(p, null, 100), await checkTrail(p, 0)]],
   ['the atlas', (p) => measuredClients(p)],
 ];

@@ -15,7 +15,7 @@ import { PRESSED_MUSCLES } from '../../../reference/muscles';
 import { POINTS } from '../../../reference/points';
 import { admitRoutine } from '../../../core/screening/admit';
 import { keepOffPlaces } from '../../../core/screening/keep-off';
-import { listTemplates, saveTemplate } from '../../../server/db/queries/templates.server';
+import { saveTemplate, templateNames } from '../../../server/db/queries/templates.server';
 import { FaceChart } from '../../chart/face-chart';
 import { ClientChart } from '../../chart/client-chart';
 import { placesOn, type Place } from '../../chart/places';
@@ -38,7 +38,7 @@ import type { Route } from './+types/compose';
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
-  return { templates: (await listTemplates(practiceId)).map(({ id, name }) => ({ id, name })) };
+  return { templates: await templateNames(practiceId) };
 }
 
 /** Keeps the routine on the table as a template. */

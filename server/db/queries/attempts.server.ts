@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible';
 import { newPracticesPerHour } from '../../settings.ts';
+import { blockAddress } from '../../sign-in-block.ts';
 import { database, reaching } from '../connection.ts';
 
 /**
@@ -56,11 +57,14 @@ export async function forgetTries(name: LimitName, ...key: string[]): Promise<vo
   await reaching(() => limiter(name).delete(keyed(key)));
 }
 
-/** A sign-in from an address: taken from both counts before the password is looked at. */
+/**
+ * A sign-in from an address: taken from both counts before the password is looked at. Tries that the account's count
+ * refuses stay in the address's, and an address that has used up its own is turned away by the process for a moment.
+ */
 export async function takeSignIn(email: string, address: string): Promise<number> {
-  const account = await takeTry('account', email.toLowerCase(), address);
-  if (account) return account;
-  return takeTry('address', address);
+  const wait = await takeTry('address', address);
+  if (wait) blockAddress(address, wait * 60_000);
+  return wait || takeTry('account', email.toLowerCase(), address);
 }
 
 /** It was the right one: the account's count is forgotten, the address gets its try back. */

@@ -31,6 +31,9 @@ interface Row {
   photos: Photo[];
 }
 
+/** Photos that a comparison offers, beside those of the visit itself: the latest. */
+const PHOTOS_SHOWN = 8;
+
 const list = (columns: string, from: string, order: string): string => `coalesce((select json_agg(json_build_object(${columns}) order by ${order}) from ${from}), '[]')`;
 const SQL = `select
   ${list(`'id', id, 'body', body`, 'local_rules where practice_id = :practiceId and active', 'updated_at')} as rules,
@@ -39,7 +42,7 @@ const SQL = `select
   ${list(`'caution', caution, 'reason', reason, 'signedName', signed_name, 'signedAt', signed_at`, 'overrides where practice_id = :practiceId and visit_id = :visitId', 'signed_at')} as overrides,
   ${list(`'id', id, 'kind', kind, 'textVersion', text_version, 'givenAt', given_at, 'withdrawnAt', withdrawn_at`, 'consents where practice_id = :practiceId and client_id = :clientId', 'given_at')} as consents,
   ${list(`'productId', product_id, 'testedOn', tested_on, 'reacted', reacted`, 'patch_tests where practice_id = :practiceId and client_id = :clientId', 'tested_on, noted_at')} as tests,
-  ${list(`'id', id, 'visitId', visit_id, 'phase', phase, 'widthPx', width_px, 'heightPx', height_px, 'landmarks', landmarks, 'version', version, 'takenAt', taken_at`, 'photos where practice_id = :practiceId and client_id = :clientId', 'taken_at')} as photos`;
+  ${list(`'id', id, 'visitId', visit_id, 'phase', phase, 'widthPx', width_px, 'heightPx', height_px, 'landmarks', landmarks, 'version', version, 'takenAt', taken_at`, `photos where practice_id = :practiceId and client_id = :clientId and (visit_id = :visitId or id in (select id from photos where practice_id = :practiceId and client_id = :clientId order by taken_at desc limit ${PHOTOS_SHOWN}))`, 'taken_at')} as photos`;
 
 const iso = (at: string): string => new Date(at).toISOString();
 

@@ -1,4 +1,4 @@
-import { UniqueConstraintError } from 'sequelize';
+import { QueryTypes, UniqueConstraintError } from 'sequelize';
 import type { Routine } from '../../../core/routine/model.ts';
 import { database } from '../connection.ts';
 import { PractitionerModel, TemplateModel } from '../models/index.ts';
@@ -26,6 +26,11 @@ export const listTemplates = byPractice(async (practiceId: string): Promise<Temp
   const names = new Map(people.map((p) => [p.id, p.name]));
   return rows.map((t) => plain(t, names.get(t.createdBy) ?? ''));
 });
+
+/** Names only: a routine itself comes when it is chosen. */
+export const templateNames = byPractice((practiceId: string): Promise<{ id: string; name: string }[]> =>
+  database().query<{ id: string; name: string }>('select id, name from templates where practice_id = :practiceId order by name', { replacements: { practiceId }, type: QueryTypes.SELECT }),
+);
 
 export const findTemplate = byPractice(async (practiceId: string, id: string): Promise<Template | null> => {
   if (!isUuid(id)) return null;
