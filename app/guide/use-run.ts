@@ -118,7 +118,9 @@ export function useRun(visitId: string, routine: Routine, open: OpenRun | null) 
       await queue.current?.flush();
       // What was pressed while the first sending was under way goes with a second one.
       await queue.current?.flush();
-      const answer = queue.current?.unsent.length ? null : await post(visitId, { kind: 'events', runId: run.id, events: [], nowMs: nowMs() });
+      const told = queue.current?.unsent.length ? null : ((await post(visitId, { kind: 'events', runId: run.id, events: [], nowMs: nowMs() })) as { status?: string } | null);
+      // The end stands when the server, by its own clock, says so too.
+      const answer = told?.status === 'open' ? null : told;
       if (answer) queue.current?.forget();
       setEnding(answer ? 'kept' : 'waiting');
       setUnsent(answer ? 0 : Math.max(1, queue.current?.unsent.length ?? 0));

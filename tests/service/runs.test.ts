@@ -110,6 +110,11 @@ describe('the clock of a run', () => {
     await takeEvents(tenant.practiceId, visitId, run.id, [event('start', T)], T, T + 3000);
     expect(await takeEvents(tenant.practiceId, visitId, run.id, [event('stop', T + 10_000, 'Out of time')], T + 10_000, T + 10_020)).toMatchObject({ status: 'stopped' });
   });
+  test('a slow way for the first events does not hold up the end', async () => {
+    const run = (await openRun(tenant.practiceId, visitId))!;
+    await takeEvents(tenant.practiceId, visitId, run.id, [event('start', T)], T, T + 900);
+    expect(await takeEvents(tenant.practiceId, visitId, run.id, [], T + 80_001, T + 80_020)).toMatchObject({ status: 'done' });
+  });
   test('refuses what has not happened yet', async () => {
     const run = (await openRun(tenant.practiceId, visitId))!;
     await take(run.id, [event('start', T)], T);

@@ -43,6 +43,8 @@ export const openRun = byPractice(async (practiceId: string, visitId: string): P
 
 /** A device's clock may go this much faster than ours over a run. Our choice. */
 const CLOCK_SLACK_MS = 60_000;
+/** The first events of a run may have been on their way for this long. Our choice. */
+const SLOW_WAY_MS = 5_000;
 
 export type Taken = { taken: string[]; status: Run['status'] } | 'missing' | 'closed' | 'from-the-future';
 
@@ -63,7 +65,10 @@ export const takeEvents = byPractice(async (practiceId: string, visitId: string,
       return known === new Set(ids).size ? { taken: ids, status: run.status } : 'closed';
     }
     if (run.clockAheadMs === null && deviceNowMs !== null) await run.update({ clockAheadMs: deviceNowMs - nowMs }, { transaction });
-    const deviceNow = nowMs + (run.clockAheadMs ?? 0);
+    // What the way took with the first ones made the device look late by as much; no more than that is given back.
+    const first = run.clockAheadMs ?? 0;
+    const ahead = deviceNowMs === null ? first : Math.min(Math.max(first, deviceNowMs - nowMs), first + SLOW_WAY_MS);
+    const deviceNow = nowMs + ahead;
     if (events.some((e) => e.atMs > deviceNow + CLOCK_SLACK_MS)) return 'from-the-future';
     await RunEventModel.bulkCreate(events.map((e) => ({ runId, id: e.id, practiceId, kind: e.kind, atMs: e.atMs, text: e.text ?? null })), { transaction, ignoreDuplicates: true });
     const log = await RunEventModel.findAll({ where: { practiceId, runId }, order: [['atMs', 'ASC'], ['id', 'ASC']], transaction });
