@@ -26,9 +26,8 @@ export async function action({ request, context }: Route.ActionArgs) {
   if (made === 'email-taken') {
     // Pressed twice, the second press finds what the first one made; whoever knows the password is let in.
     const tried = await trySignIn(email, password, addressOf(context));
-    if ('who' in tried) return signIn(request, tried.who, '/today');
+    return 'who' in tried ? signIn(request, tried.who, '/today') : refuse({ email: 'This address is in use already. Sign in, or take another.' }, 422);
   }
-  if (made === 'email-taken') return refuse({ email: 'This address is in use already. Sign in, or take another.' }, 422);
   return signIn(request, made, '/today');
 }
 

@@ -25,7 +25,7 @@ export function SignInHere({ practitionerId, name, email }: Props) {
     tellSignedIn();
   };
   return (
-    <form className="note-bar is-stop sign-in-here" aria-label="Sign in again" onSubmit={(e) => void signIn(e)}>
+    <form className="note-bar is-stop no-print" aria-label="Sign in again" onSubmit={(e) => void signIn(e)}>
       <p className="mb-2" role="alert">
         <strong>Your session has ended.</strong> What you entered is still here and is written as soon as you are signed in again.
       </p>

@@ -4,9 +4,10 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { database } from '../../server/db/connection.ts';
 import { ClientModel } from '../../server/db/models/index.ts';
 import { APP_ROLE } from '../../server/db/prepare.ts';
+import { saveVisit } from '../../server/db/queries/save-visit.server.ts';
 import { findClient } from '../../server/db/queries/clients.server.ts';
 import { byPractice, inPractice, inRequest, requestBelongsTo } from '../../server/db/scope.ts';
-import { addClient, asOwner, closeDatabase, openTwoPractices, type Tenant } from './database.ts';
+import { addClient, addVisit, asOwner, closeDatabase, openTwoPractices, type Tenant } from './database.ts';
 
 /** The second wall: what the database itself refuses, whatever a query of ours asks. */
 let mine: Tenant;
@@ -14,7 +15,9 @@ let theirs: Tenant;
 beforeAll(async () => {
   ({ mine, theirs } = await openTwoPractices());
   await addClient(mine, 'Jun Castellan');
-  await addClient(theirs, 'Petr Lindqvist');
+  const foreign = await addClient(theirs, 'Petr Lindqvist');
+  const visit = await addVisit(theirs, foreign.id);
+  await saveVisit(theirs, visit, { saveId: randomUUID(), expectedVersion: 1, patch: { kind: 'readings', entries: [{ measure: 'opening-mm', complaintId: null, place: '', side: 'midline', phase: 'before', value: 41 }] } });
 });
 afterAll(closeDatabase);
 
@@ -45,6 +48,7 @@ describe('a query that forgets its where', () => {
   test('changes and deletes no foreign row', async () => {
     await inPractice(mine.practiceId, async () => (database(), ClientModel.update({ note: 'mine' }, { where: {} })));
     await inPractice(mine.practiceId, () => database().query('delete from readings'));
+    expect(await asOwner('select value::float8 as value from readings')).toEqual([{ value: 41 }]);
     expect((await asOwner<{ note: string }>(`select note from clients where practice_id = '${theirs.practiceId}'`)).map((r) => r.note)).toEqual(['']);
   });
   test('puts nothing into another practice', async () => {

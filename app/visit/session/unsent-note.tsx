@@ -15,7 +15,7 @@ export function UnsentNote({ practitionerId }: { practitionerId: string }) {
   }, [practitionerId, pathname]);
   const elsewhere = [...new Map(kept.map((k) => [k.visitId, k])).values()].filter((k) => !pathname.startsWith(`/visits/${k.visitId}`));
   return elsewhere.map((k) => (
-    <div key={k.visitId} className="note-bar is-stop unsent-note" role="status">
+    <div key={k.visitId} className="note-bar is-stop no-print" role="status">
       Entries of {k.clientName}’s visit are kept on this device and not written yet. <Link to={`/visits/${k.visitId}`}>Open the visit to write them</Link>
     </div>
   ));
