@@ -4,7 +4,7 @@
  */
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -13,11 +13,43 @@ const [command, ...rest] = process.argv.slice(2);
 const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
 const stamp = join(root, 'node_modules', '.velvet-lock');
 
-if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== lock) {
-  console.log('Installing npm packages (about a minute) …');
-  const { status } = spawnSync('npm', ['ci', '--no-progress'], { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] });
-  if (status !== 0) process.exit(status ?? 1);
-  writeFileSync(stamp, lock);
+const isInstalled = () => existsSync(stamp) && readFileSync(stamp, 'utf8') === lock;
+
+/** One command installs at a time: two at once would leave half of each other's packages behind. */
+const installing = join(root, '.data', 'installing');
+function takeTurn() {
+  mkdirSync(dirname(installing), { recursive: true });
+  for (let told = false; ; ) {
+    try {
+      writeFileSync(installing, String(process.pid), { flag: 'wx' });
+      return;
+    } catch (error) {
+      if (error.code !== 'EEXIST') throw error;
+    }
+    const holder = existsSync(installing) ? readFileSync(installing, 'utf8') : '';
+    // Killed while it installed: its turn is over.
+    if (/^\d+$/.test(holder) && !existsSync(`/proc/${holder}`)) rmSync(installing, { force: true });
+    else {
+      if (!told) console.log('Another command is installing the npm packages; waiting for it …');
+      told = true;
+      Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 500);
+    }
+  }
+}
+
+if (!isInstalled()) {
+  takeTurn();
+  try {
+    if (!isInstalled()) {
+      console.log('Installing npm packages (about a minute) …');
+      const { status } = spawnSync('npm', ['ci', '--no-progress'], { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] });
+      if (status !== 0) process.exitCode = status ?? 1;
+      else writeFileSync(stamp, lock);
+    }
+  } finally {
+    rmSync(installing, { force: true });
+  }
+  if (process.exitCode) process.exit();
 }
 // React decides between its two builds when it is first imported, so the environment has to say so from the start.
 const env = ['dev', 'test'].includes(command) ? process.env : { ...process.env, NODE_ENV: 'production' };
