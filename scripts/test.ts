@@ -14,6 +14,8 @@ rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 let passed = 0;
 let failed = 0;
+/** What went wrong, told again at the end: the lines above it are thousands. */
+const wrong: string[] = [];
 const bin = (name: string): string => join(ROOT, 'node_modules', '.bin', name);
 
 async function step(title: string, command: string, args: readonly string[], env: NodeJS.ProcessEnv = {}): Promise<boolean> {
@@ -27,18 +29,57 @@ async function step(title: string, command: string, args: readonly string[], env
 /** A check without counts of its own counts as one test. */
 async function check(title: string, command: string, args: readonly string[]): Promise<void> {
   if (await step(title, command, args)) passed++;
-  else failed++;
+  else {
+    failed++;
+    wrong.push(title);
+  }
+}
+
+interface Counts {
+  good: number;
+  /** Name and first words of each one that failed. */
+  bad: string[];
 }
 
 /** Counts come from the runner's own report; a runner that left none has failed as a whole. */
-function count(file: string, read: (report: never) => [number, number], ok: boolean): void {
+function count(file: string, read: (report: never) => Counts, ok: boolean): void {
+  let counts: Counts = { good: 0, bad: [] };
   try {
-    const [good, bad] = read(JSON.parse(readFileSync(join(results, file), 'utf8')) as never);
-    passed += good;
-    failed += Math.max(bad, ok ? 0 : 1);
+    counts = read(JSON.parse(readFileSync(join(results, file), 'utf8')) as never);
   } catch {
-    failed++;
+    ok = false;
   }
+  if (!ok && counts.bad.length === 0) counts.bad.push(`${file}: the runner itself`);
+  passed += counts.good;
+  failed += counts.bad.length;
+  wrong.push(...counts.bad);
+}
+
+interface UnitReport {
+  numPassedTests: number;
+  testResults: { name: string; status: string; message: string; assertionResults: { fullName: string; status: string; failureMessages: string[] }[] }[];
+}
+
+function readUnit(report: UnitReport): Counts {
+  const bad = report.testResults.flatMap((file) => {
+    const tests = file.assertionResults.filter((t) => t.status === 'failed').map((t) => `${file.name}: ${t.fullName}\n${t.failureMessages.join('\n')}`);
+    return tests.length || file.status !== 'failed' ? tests : [`${file.name}\n${file.message}`];
+  });
+  return { good: report.numPassedTests, bad };
+}
+
+interface Suite {
+  suites?: Suite[];
+  specs?: { title: string; file: string; line: number; ok: boolean; tests: { results: { error?: { message: string } }[] }[] }[];
+}
+
+function readEndToEnd(report: { stats: { expected: number }; suites: Suite[] }): Counts {
+  const specs = (suite: Suite): NonNullable<Suite['specs']> => [...(suite.specs ?? []), ...(suite.suites ?? []).flatMap(specs)];
+  const bad = report.suites
+    .flatMap(specs)
+    .filter((spec) => !spec.ok)
+    .map((spec) => `${spec.file}:${spec.line}: ${spec.title}\n${spec.tests.flatMap((t) => t.results.map((r) => r.error?.message ?? '')).join('\n')}`);
+  return { good: report.stats.expected, bad };
 }
 
 await check('types of the routes', bin('react-router'), ['typegen']);
@@ -49,10 +90,11 @@ await Promise.all([check('type check', bin('tsc'), ['--noEmit', '-p', '.']), che
 await check('walls between the rooms', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'app', 'core', 'server', 'reference', 'devices', 'cli', 'demo', 'scripts', 'tests']);
 
 const unit = await step('unit, published-value and service tests', bin('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(results, 'unit.json')}`]);
-count('unit.json', (r: { numPassedTests: number; numFailedTests: number }) => [r.numPassedTests, r.numFailedTests], unit);
+count('unit.json', readUnit, unit);
 
 const e2e = await step('end-to-end tests', bin('playwright'), ['test'], { PLAYWRIGHT_JSON_OUTPUT_NAME: join(results, 'e2e.json') });
-count('e2e.json', (r: { stats: { expected: number; unexpected: number; flaky: number } }) => [r.stats.expected + r.stats.flaky, r.stats.unexpected], e2e);
+count('e2e.json', readEndToEnd, e2e);
 
+for (const one of wrong) console.log(`\n✘ ${one.split('\n').slice(0, 12).join('\n  ')}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exitCode = failed ? 1 : 0;

@@ -1,3 +1,4 @@
+import pg from 'pg';
 import { BaseError, ConnectionError, Sequelize, type Transaction, type TransactionOptions } from 'sequelize';
 import { defineModels } from './models/index.ts';
 import { practiceInScope } from './scope.ts';
@@ -34,10 +35,22 @@ const STATEMENT_MS = 3_500;
 const ANSWER_MS = 4_000;
 const CONNECT_MS = 4_000;
 
+/**
+ * A connection that the server cuts off in the very moment it is ready tells it before anybody listens, and an error
+ * nobody listens to ends the process. Whoever asked for the connection gets it from the pool as "away" all the same.
+ */
+class HeardClient extends pg.Client {
+  constructor(config?: string | pg.ClientConfig) {
+    super(config);
+    this.on('error', () => {});
+  }
+}
+
 /** Connects lazily: nothing is opened before the first query. */
 export function connect(url: string, limits: { statementMs: number; answerMs: number } | null = { statementMs: STATEMENT_MS, answerMs: ANSWER_MS }): Sequelize {
   return new Sequelize(url, {
     dialect: 'postgres',
+    dialectModule: { ...pg, Client: HeardClient },
     logging: false,
     define: { underscored: true, timestamps: false },
     pool: { max: 10, idle: 10_000, acquire: CONNECT_MS + 500 },
