@@ -1,7 +1,15 @@
 import { defineConfig } from '@playwright/test';
 
 /** Flags for a machine without display, without sandbox rights and without a network beyond loopback. */
-export const CHROMIUM_FLAGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'];
+export const CHROMIUM_FLAGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
 
 export default defineConfig({
   testDir: 'tests/e2e',

@@ -8,8 +8,17 @@ export default defineConfig({
     testTimeout: 30_000,
     hookTimeout: 60_000,
     projects: [
-      { extends: true, test: { name: 'unit', include: ['{core,reference,server,app,cli,demo}/**/*.test.{ts,tsx}', 'tests/published/**/*.test.ts'] } },
-      { extends: true, test: { name: 'service', include: ['tests/service/**/*.test.ts'], globalSetup: ['tests/service/cluster.ts'] } },
+      {
+        extends: true,
+        test: {
+          name: 'unit',
+          include: ['{core,reference,server,app,cli,demo}/**/*.test.{ts,tsx}', 'tests/published/**/*.test.ts'],
+        },
+      },
+      {
+        extends: true,
+        test: { name: 'service', include: ['tests/service/**/*.test.ts'], globalSetup: ['tests/service/cluster.ts'] },
+      },
     ],
   },
 });

@@ -8,7 +8,13 @@ import { NonceContext } from './nonce';
 
 const ABORT_AFTER_MS = 10_000;
 
-export default function handleRequest(request: Request, status: number, headers: Headers, context: EntryContext, loadContext: AppLoadContext): Promise<Response> {
+export default function handleRequest(
+  request: Request,
+  status: number,
+  headers: Headers,
+  context: EntryContext,
+  loadContext: AppLoadContext,
+): Promise<Response> {
   const nonce = (loadContext as { nonce?: string }).nonce;
   return new Promise((resolve, reject) => {
     let begun = false;
@@ -40,5 +46,6 @@ export default function handleRequest(request: Request, status: number, headers:
 /** Errors that pages answer themselves (not found, wrong form, database away) are no news for the log. */
 export function handleError(error: unknown, { request }: { request: Request }): void {
   const answered = error instanceof Response || isRouteErrorResponse(error);
-  if (!request.signal.aborted && !answered) log.error({ ...told(error), method: request.method, path: new URL(request.url).pathname }, 'request failed');
+  if (!request.signal.aborted && !answered)
+    log.error({ ...told(error), method: request.method, path: new URL(request.url).pathname }, 'request failed');
 }

@@ -3,7 +3,16 @@ import '@fontsource-variable/atkinson-hyperlegible-mono/index.css';
 import '@fontsource-variable/bricolage-grotesque/index.css';
 import './styles/theme.scss';
 import { use } from 'react';
-import { isRouteErrorResponse, Links, Meta, Outlet, Scripts, ScrollRestoration, useRouteError, useRouteLoaderData } from 'react-router';
+import {
+  isRouteErrorResponse,
+  Links,
+  Meta,
+  Outlet,
+  Scripts,
+  ScrollRestoration,
+  useRouteError,
+  useRouteLoaderData,
+} from 'react-router';
 import type { Route } from './+types/root';
 import { NonceContext } from './nonce';
 import { roomOf } from './session.server';
@@ -44,23 +53,30 @@ export default function Root() {
 
 const PLAIN: Record<number, [string, string]> = {
   404: ['Not here', 'This page is not here. It may have been removed, or the address has a slip in it.'],
-  503: ['The records cannot be reached', 'The database does not answer. Nothing that was saved is lost. Try again in a moment; nothing has to be restarted.'],
+  503: [
+    'The records cannot be reached',
+    'The database does not answer. Nothing that was saved is lost. Try again in a moment; nothing has to be restarted.',
+  ],
 };
 
 /** Every page that cannot be shown, in the application's own look. */
 export function ErrorBoundary() {
   const error = useRouteError();
   const status = isRouteErrorResponse(error) ? error.status : 500;
-  const [title, text] = PLAIN[status] ?? ['Something went wrong', 'The page could not be made. What was saved is kept. Try again, or go back to Today.'];
-  const told = isRouteErrorResponse(error) && status === 404 && typeof error.data === 'string' && !error.data.startsWith('Error:') ? error.data : text;
+  const [title, text] = PLAIN[status] ?? [
+    'Something went wrong',
+    'The page could not be made. What was saved is kept. Try again, or go back to Today.',
+  ];
+  const told =
+    isRouteErrorResponse(error) && status === 404 && typeof error.data === 'string' && !error.data.startsWith('Error:')
+      ? error.data
+      : text;
   return (
     <main className="sign">
       <Wordmark />
       <h1>{title}</h1>
       <p>{told}</p>
-      <p>
-        {status === 503 ? <a href="">Try again</a> : <a href="/today">Go to Today</a>}
-      </p>
+      <p>{status === 503 ? <a href="">Try again</a> : <a href="/today">Go to Today</a>}</p>
     </main>
   );
 }

@@ -8,4 +8,14 @@ export function dayIn(timeZone: string, at: Date): { from: Date; to: Date } {
 }
 
 /** A day YYYY-MM-DD and a time HH:MM of a zone as a moment. */
-export const momentIn = (timeZone: string, day: string, time: string): Date => new Date(new TZDate(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8, 10)), Number(time.slice(0, 2)), Number(time.slice(3, 5)), timeZone).getTime());
+export const momentIn = (timeZone: string, day: string, time: string): Date =>
+  new Date(
+    new TZDate(
+      Number(day.slice(0, 4)),
+      Number(day.slice(5, 7)) - 1,
+      Number(day.slice(8, 10)),
+      Number(time.slice(0, 2)),
+      Number(time.slice(3, 5)),
+      timeZone,
+    ).getTime(),
+  );

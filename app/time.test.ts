@@ -8,10 +8,14 @@ describe('days of a zone', () => {
     const { from, to } = dayIn(zone, new Date(at));
     return [from.toISOString(), (to.getTime() - from.getTime()) / 3_600_000];
   };
-  test('an ordinary day', () => expect(hours('Europe/Lisbon', '2027-03-09T10:00:00Z')).toEqual(['2027-03-09T00:00:00.000Z', 24]));
-  test('the short day in spring has 23 hours', () => expect(hours('Europe/Lisbon', '2027-03-28T12:00:00Z')).toEqual(['2027-03-28T00:00:00.000Z', 23]));
-  test('the long day in autumn has 25', () => expect(hours('Europe/Lisbon', '2027-10-31T12:00:00Z')).toEqual(['2027-10-30T23:00:00.000Z', 25]));
-  test('far from Greenwich', () => expect(hours('Pacific/Auckland', '2027-03-09T10:00:00Z')).toEqual(['2027-03-08T11:00:00.000Z', 24]));
+  test('an ordinary day', () =>
+    expect(hours('Europe/Lisbon', '2027-03-09T10:00:00Z')).toEqual(['2027-03-09T00:00:00.000Z', 24]));
+  test('the short day in spring has 23 hours', () =>
+    expect(hours('Europe/Lisbon', '2027-03-28T12:00:00Z')).toEqual(['2027-03-28T00:00:00.000Z', 23]));
+  test('the long day in autumn has 25', () =>
+    expect(hours('Europe/Lisbon', '2027-10-31T12:00:00Z')).toEqual(['2027-10-30T23:00:00.000Z', 25]));
+  test('far from Greenwich', () =>
+    expect(hours('Pacific/Auckland', '2027-03-09T10:00:00Z')).toEqual(['2027-03-08T11:00:00.000Z', 24]));
   test('a booked time is the zone’s, in summer and in winter', () => {
     expect(momentIn('Europe/Lisbon', '2027-01-15', '14:30').toISOString()).toBe('2027-01-15T14:30:00.000Z');
     expect(momentIn('Europe/Lisbon', '2027-07-15', '14:30').toISOString()).toBe('2027-07-15T13:30:00.000Z');

@@ -16,29 +16,49 @@ const file = (name: string, content: unknown): string => {
   writeFileSync(path, typeof content === 'string' ? content : JSON.stringify(content));
   return path;
 };
-const core = (...args: string[]) => spawnSync(process.execPath, ['--import', 'tsx', 'cli/main.ts', ...args], { encoding: 'utf8' });
+const core = (...args: string[]) =>
+  spawnSync(process.execPath, ['--import', 'tsx', 'cli/main.ts', ...args], { encoding: 'utf8' });
 
 describe('verbs', () => {
   test('plan gives totals and cues', () => {
-    const out = run(['plan', file('r.json', routineFrom(['masseter-warm-hold', 'temple-circles']))]) as { totals: { totalSeconds: number }; cues: unknown[] };
+    const out = run(['plan', file('r.json', routineFrom(['masseter-warm-hold', 'temple-circles']))]) as {
+      totals: { totalSeconds: number };
+      cues: unknown[];
+    };
     expect(out.totals.totalSeconds).toBe(64 + 45);
     expect(out.cues.length).toBeGreaterThan(4);
   });
   test('check tells what the rules say, and more with a screening', () => {
     const path = file('hegu.json', routineFrom(['hegu-web']));
-    const rules = (answers?: string) => (run(['check', path, ...(answers ? ['--screening', answers] : [])]) as { rule: string }[]).map((f) => f.rule);
+    const rules = (answers?: string) =>
+      (run(['check', path, ...(answers ? ['--screening', answers] : [])]) as { rule: string }[]).map((f) => f.rule);
     expect(rules()).not.toContain('screening');
     expect(rules(file('s.json', { pregnancy: 'yes' }))).toContain('screening');
   });
   test('relief judges each complaint of a table of readings', () => {
-    const rows = Array.from({ length: 9 }, (_, i) => `Jaw,2026-03-${String(1 + i * 3).padStart(2, '0')}T10:00:00Z,${[7, 7, 6, 6, 5, 4, 4, 3, 3][i]},${i % 2 ? 'home' : 'studio'}`);
-    const out = run(['relief', file('r.csv', ['complaint,at,value,source', ...rows].join('\n'))]) as { title: string }[];
+    const rows = Array.from(
+      { length: 9 },
+      (_, i) =>
+        `Jaw,2026-03-${String(1 + i * 3).padStart(2, '0')}T10:00:00Z,${[7, 7, 6, 6, 5, 4, 4, 3, 3][i]},${i % 2 ? 'home' : 'studio'}`,
+    );
+    const out = run(['relief', file('r.csv', ['complaint,at,value,source', ...rows].join('\n'))]) as {
+      title: string;
+    }[];
     expect(out[0]!.title).toBe('Jaw: clearly better, 7 to 3 in 24 days');
   });
   test('score', () => {
-    expect(run(['score', 'nrs', file('n.json', { baseline: 6, followUp: 4 })])).toMatchObject({ band: 'moderate', twoPoints: true });
-    expect(run(['score', 'opening', file('o.json', { distanceMm: 38, overlapMm: 3 })])).toEqual({ openingMm: 41, band: 'not-limited' });
-    expect(run(['score', 'opening', file('f.json', { widthsMm: [17, 18, 17, 15], fits: 3 })])).toEqual({ leastMm: 52, belowMm: 67 });
+    expect(run(['score', 'nrs', file('n.json', { baseline: 6, followUp: 4 })])).toMatchObject({
+      band: 'moderate',
+      twoPoints: true,
+    });
+    expect(run(['score', 'opening', file('o.json', { distanceMm: 38, overlapMm: 3 })])).toEqual({
+      openingMm: 41,
+      band: 'not-limited',
+    });
+    expect(run(['score', 'opening', file('f.json', { widthsMm: [17, 18, 17, 15], fits: 3 })])).toEqual({
+      leastMm: 52,
+      belowMm: 67,
+    });
   });
 });
 
@@ -49,28 +69,52 @@ describe('from the shell', () => {
     expect((JSON.parse(out.stdout) as { totals: { totalSeconds: number } }).totals.totalSeconds).toBeGreaterThan(60);
   });
   test.each([
-    ['a hold of 0 s', { parts: [{ kind: 'hold', seconds: 0 }] }, 'steps[0].dose.parts[0].seconds: is too small; 1 to 600 s is accepted'],
-    ['a tempo of 181', { parts: [{ kind: 'beats', count: 5, countMost: null, perMinute: 181, unit: 'circles', directions: 1, per: 'spot' }] }, 'steps[0].dose.parts[0].perMinute: is too large; 6 to 180 per min is accepted'],
+    [
+      'a hold of 0 s',
+      { parts: [{ kind: 'hold', seconds: 0 }] },
+      'steps[0].dose.parts[0].seconds: is too small; 1 to 600 s is accepted',
+    ],
+    [
+      'a tempo of 181',
+      {
+        parts: [
+          { kind: 'beats', count: 5, countMost: null, perMinute: 181, unit: 'circles', directions: 1, per: 'spot' },
+        ],
+      },
+      'steps[0].dose.parts[0].perMinute: is too large; 6 to 180 per min is accepted',
+    ],
   ])('bad input is one line with field and range, exit code 1: %s', (_name, dose, message) => {
     const routine = routineFrom(['masseter-warm-hold']);
-    const out = core('plan', file('bad.json', { ...routine, steps: [{ ...routine.steps[0], dose: { ...routine.steps[0]!.dose, ...dose } }] }));
+    const out = core(
+      'plan',
+      file('bad.json', { ...routine, steps: [{ ...routine.steps[0], dose: { ...routine.steps[0]!.dose, ...dose } }] }),
+    );
     expect([out.status, out.stdout, out.stderr]).toEqual([1, '', `${message}\n`]);
   });
   test('a file that is not JSON, is a list, or is not there', () => {
     expect(core('plan', file('broken.json', '{"a":')).stderr).toContain('is not JSON');
     expect(core('plan', file('list.json', '[]')).stderr).toContain('must hold one object');
-    expect(core('plan', join(folder, 'absent.json'))).toMatchObject({ status: 1, stderr: expect.stringContaining('cannot read') });
+    expect(core('plan', join(folder, 'absent.json'))).toMatchObject({
+      status: 1,
+      stderr: expect.stringContaining('cannot read'),
+    });
   });
   test('a table with a wrong value names the line', () => {
     const out = core('relief', file('bad.csv', 'complaint,at,value,source\nJaw,2026-03-01,11,home\n'));
     expect([out.status, out.stderr]).toEqual([1, 'line 2.value: a whole number from 0 to 10 is accepted\n']);
   });
-  test.each([[[]], [['dance']], [['plan']], [['score', 'mood', 'x.json']]])('bad usage %j shows the usage, exit code 2', (args) => {
-    const out = core(...args);
-    expect(out.status).toBe(2);
-    expect(out.stderr).toContain('usage: core plan');
-  });
+  test.each([[[]], [['dance']], [['plan']], [['score', 'mood', 'x.json']]])(
+    'bad usage %j shows the usage, exit code 2',
+    (args) => {
+      const out = core(...args);
+      expect(out.status).toBe(2);
+      expect(out.stderr).toContain('usage: core plan');
+    },
+  );
   test('nothing of the example file is lost on reading', () => {
-    expect(JSON.parse(readFileSync('docs/formats/routine.example.json', 'utf8'))).toMatchObject({ format: 'velvet-compass/routine', schemaVersion: 1 });
+    expect(JSON.parse(readFileSync('docs/formats/routine.example.json', 'utf8'))).toMatchObject({
+      format: 'velvet-compass/routine',
+      schemaVersion: 1,
+    });
   });
 });

@@ -58,13 +58,18 @@ function relief(path: string | undefined): unknown {
     const at = Date.parse(row.at ?? '');
     if (Number.isNaN(at)) throw new InputError(`${line}.at`, 'an ISO 8601 date is accepted');
     if (!row.complaint) throw new InputError(`${line}.complaint`, 'is missing');
-    if (row.source !== 'studio' && row.source !== 'home') throw new InputError(`${line}.source`, 'studio or home is accepted');
+    if (row.source !== 'studio' && row.source !== 'home')
+      throw new InputError(`${line}.source`, 'studio or home is accepted');
     const value = nrsScore(row.value === '' ? undefined : Number(row.value), `${line}.value`);
     courses.set(row.complaint, [...(courses.get(row.complaint) ?? []), { at, value, source: row.source }]);
   });
   return [...courses].map(([complaint, readings]) => {
     readings.sort((a, b) => a.at - b.at);
-    const points = readings.map((r) => ({ day: (r.at - readings[0]!.at) / 86_400_000, value: r.value, source: r.source }));
+    const points = readings.map((r) => ({
+      day: (r.at - readings[0]!.at) / 86_400_000,
+      value: r.value,
+      source: r.source,
+    }));
     const judgement = judgeCourse(points);
     return { complaint, title: courseTitle(complaint, judgement), reason: courseReason(judgement), ...judgement };
   });

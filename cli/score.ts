@@ -3,11 +3,22 @@ import { tendernessTotal, TOTAL_SITES } from '../core/measures/tenderness.ts';
 import type { Answer } from '../core/measures/answers.ts';
 import { eyeStrainTally, ocularSurface, type EyeSymptom } from '../core/measures/eye-strain.ts';
 import { gradedPain, type GradedPainAnswers } from '../core/measures/graded-pain.ts';
-import { headacheDaysPer28, headacheDisabilityDays, headacheImpact, medicineLimits } from '../core/measures/headache.ts';
+import {
+  headacheDaysPer28,
+  headacheDisabilityDays,
+  headacheImpact,
+  medicineLimits,
+} from '../core/measures/headache.ts';
 import { jawLimitation20, jawLimitation8, oralBehaviours } from '../core/measures/jaw-function.ts';
 import { nrsChange, nrsScore } from '../core/measures/nrs.ts';
 import { openingFromFingers, openingFromRuler } from '../core/measures/opening.ts';
-import { globalChange, goalAttainment, ownActivities, ownSymptomProfile, type Goal } from '../core/measures/own-goals.ts';
+import {
+  globalChange,
+  goalAttainment,
+  ownActivities,
+  ownSymptomProfile,
+  type Goal,
+} from '../core/measures/own-goals.ts';
 import { pressureThreshold, smallestChange, type ThresholdTrial } from '../core/measures/pressure-threshold.ts';
 import { distress, perceivedStress10, perceivedStress4 } from '../core/measures/stress.ts';
 
@@ -20,13 +31,23 @@ const number = (given: Given, field: string): number => {
   if (typeof given[field] !== 'number') throw new InputError(field, 'a number is accepted');
   return given[field];
 };
-const numberOrNull = (given: Given, field: string): number | null => (given[field] === null || given[field] === undefined ? null : number(given, field));
+const numberOrNull = (given: Given, field: string): number | null =>
+  given[field] === null || given[field] === undefined ? null : number(given, field);
 
 /** Every measure that can be scored from the command line, by its name. */
 export const SCORES: Readonly<Record<string, (given: Given) => unknown>> = {
   nrs: (g) => nrsChange(nrsScore(g.baseline, 'baseline'), nrsScore(g.followUp, 'followUp')),
-  opening: (g) => ('fits' in g ? openingFromFingers(list(g, 'widthsMm'), number(g, 'fits')) : openingFromRuler(number(g, 'distanceMm'), numberOrNull(g, 'overlapMm') ?? 0)),
-  'graded-pain': (g) => gradedPain({ daysInSixMonths: numberOrNull(g, 'daysInSixMonths'), daysKept: numberOrNull(g, 'daysKept'), pain: list(g, 'pain'), interference: list(g, 'interference') } satisfies GradedPainAnswers),
+  opening: (g) =>
+    'fits' in g
+      ? openingFromFingers(list(g, 'widthsMm'), number(g, 'fits'))
+      : openingFromRuler(number(g, 'distanceMm'), numberOrNull(g, 'overlapMm') ?? 0),
+  'graded-pain': (g) =>
+    gradedPain({
+      daysInSixMonths: numberOrNull(g, 'daysInSixMonths'),
+      daysKept: numberOrNull(g, 'daysKept'),
+      pain: list(g, 'pain'),
+      interference: list(g, 'interference'),
+    } satisfies GradedPainAnswers),
   'jaw-limitation-8': (g) => jawLimitation8(list<Answer>(g, 'answers')),
   'jaw-limitation-20': (g) => jawLimitation20(list<Answer>(g, 'answers')),
   'oral-behaviours': (g) => oralBehaviours(list<Answer>(g, 'answers')),
@@ -39,7 +60,8 @@ export const SCORES: Readonly<Record<string, (given: Given) => unknown>> = {
   'stress-10': (g) => perceivedStress10(list<Answer>(g, 'answers')),
   'stress-4': (g) => perceivedStress4(list<Answer>(g, 'answers')),
   distress: (g) => ({ value: distress(number(g, 'value')) }),
-  'global-change': (g) => globalChange(number(g, 'value'), g.variant === 'seven-is-best' ? 'seven-is-best' : 'one-is-best'),
+  'global-change': (g) =>
+    globalChange(number(g, 'value'), g.variant === 'seven-is-best' ? 'seven-is-best' : 'one-is-best'),
   'own-activities': (g) => ownActivities(list<number>(g, 'before'), list<Answer>(g, 'after')),
   'own-symptoms': (g) => ownSymptomProfile(list<Answer>(g, 'before'), list<Answer>(g, 'after')),
   'goal-attainment': (g) => ({ t: goalAttainment(list<Goal>(g, 'goals')) }),
@@ -47,7 +69,8 @@ export const SCORES: Readonly<Record<string, (given: Given) => unknown>> = {
   'smallest-change': (g) => smallestChange(number(g, 'sd'), number(g, 'reliability')),
   tenderness: (g) => {
     const sites = list<number | null>(g, 'sites');
-    if (sites.length !== TOTAL_SITES) throw new InputError('sites', `${TOTAL_SITES} sites are accepted, null for one that was not pressed`);
+    if (sites.length !== TOTAL_SITES)
+      throw new InputError('sites', `${TOTAL_SITES} sites are accepted, null for one that was not pressed`);
     return tendernessTotal(sites);
   },
 };

@@ -2,13 +2,26 @@ import { describe, expect, test } from 'vitest';
 import { clock, lighterOf, oneFirmer, oneLighter, otherSide, pressureRank, PRESSURES, roundHalfAway } from './units.ts';
 
 describe('rounding half away from zero', () => {
-  test.each([[1.005, 2, 1.01], [8.575, 2, 8.58], [-2.5, 0, -3], [2.5, 0, 3], [0.45, 1, 0.5], [-0.04, 1, -0]])('%d to %i digits', (value, digits, expected) => {
+  test.each([
+    [1.005, 2, 1.01],
+    [8.575, 2, 8.58],
+    [-2.5, 0, -3],
+    [2.5, 0, 3],
+    [0.45, 1, 0.5],
+    [-0.04, 1, -0],
+  ])('%d to %i digits', (value, digits, expected) => {
     expect(roundHalfAway(value, digits)).toBe(expected);
   });
 });
 
 describe('clock', () => {
-  test.each([[0, '0:00'], [59.4, '0:59'], [59.5, '1:00'], [1118, '18:38'], [7200, '120:00']])('%d s', (seconds, text) => expect(clock(seconds)).toBe(text));
+  test.each([
+    [0, '0:00'],
+    [59.4, '0:59'],
+    [59.5, '1:00'],
+    [1118, '18:38'],
+    [7200, '120:00'],
+  ])('%d s', (seconds, text) => expect(clock(seconds)).toBe(text));
 });
 
 describe('pressure', () => {

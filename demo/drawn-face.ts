@@ -32,7 +32,8 @@ export function drawnFace(u: DrawnUnevenness): { svg: string; marks: PhotoMarks 
 <g clip-path="url(#e${side})"><circle cx="${x}" cy="0" r="${mm(5.85)}" fill="#5d7a6e"/><circle cx="${x}" cy="0" r="${mm(2.2)}" fill="#1c1716"/></g>
 <path d="M${inner} 0Q${x} ${mm(top * 1.9)} ${outer} 0" fill="none" stroke="${INK}" stroke-width="6"/>`;
   };
-  const browPath = (side: -1 | 1, y: number) => `<path d="M${mm(15 * side)} ${mm(y + 3.5)}Q${mm(34 * side)} ${mm(y - 6)} ${mm(51 * side)} ${mm(y + 5)}" fill="none" stroke="${INK}" stroke-width="17" stroke-linecap="round" opacity=".8"/>`;
+  const browPath = (side: -1 | 1, y: number) =>
+    `<path d="M${mm(15 * side)} ${mm(y + 3.5)}Q${mm(34 * side)} ${mm(y - 6)} ${mm(51 * side)} ${mm(y + 5)}" fill="none" stroke="${INK}" stroke-width="17" stroke-linecap="round" opacity=".8"/>`;
   const chin = mm(u.chinToLeftMm);
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${DRAWN_PX.width}" height="${DRAWN_PX.height}" viewBox="0 0 ${DRAWN_PX.width} ${DRAWN_PX.height}">
 <rect width="100%" height="100%" fill="#cfd4d6"/><g transform="translate(${cx} ${cy}) rotate(${u.tiltDeg})">
@@ -50,14 +51,30 @@ ${browPath(-1, brow.right)}${browPath(1, brow.left)}${eye(-1, lid.right)}${eye(1
   const turn = (u.tiltDeg * Math.PI) / 180;
   const px = (x: number, y: number) => {
     const p = at(x, y);
-    return { x: Math.round((cx + p.x * Math.cos(turn) - p.y * Math.sin(turn)) * 10) / 10, y: Math.round((cy + p.x * Math.sin(turn) + p.y * Math.cos(turn)) * 10) / 10 };
+    return {
+      x: Math.round((cx + p.x * Math.cos(turn) - p.y * Math.sin(turn)) * 10) / 10,
+      y: Math.round((cy + p.x * Math.sin(turn) + p.y * Math.cos(turn)) * 10) / 10,
+    };
   };
   return {
     svg,
     marks: {
-      'pupil-right': px(-32, 0), 'pupil-left': px(32, 0), 'iris-outer': px(-37.85, 0), 'iris-inner': px(-26.15, 0), 'brow-right': px(-34, brow.right), 'brow-left': px(34, brow.left),
-      'upper-lid-right': px(-32, lid.right), 'lower-lid-right': px(-32, 4.5), 'upper-lid-left': px(32, lid.left), 'lower-lid-left': px(32, 4.5),
-      glabella: px(0, -20), 'nose-tip': px(0, 37), subnasale: px(0, 46), 'mouth-right': px(-25, mouth.right), 'mouth-left': px(25, mouth.left), chin: px(u.chinToLeftMm, 106),
+      'pupil-right': px(-32, 0),
+      'pupil-left': px(32, 0),
+      'iris-outer': px(-37.85, 0),
+      'iris-inner': px(-26.15, 0),
+      'brow-right': px(-34, brow.right),
+      'brow-left': px(34, brow.left),
+      'upper-lid-right': px(-32, lid.right),
+      'lower-lid-right': px(-32, 4.5),
+      'upper-lid-left': px(32, lid.left),
+      'lower-lid-left': px(32, 4.5),
+      glabella: px(0, -20),
+      'nose-tip': px(0, 37),
+      subnasale: px(0, 46),
+      'mouth-right': px(-25, mouth.right),
+      'mouth-left': px(25, mouth.left),
+      chin: px(u.chinToLeftMm, 106),
     },
   };
 }

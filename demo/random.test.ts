@@ -8,7 +8,8 @@ const first = (seed: number, n: number) => {
 
 describe('repeatable numbers', () => {
   /** First draws of mulberry32 with seed 12345, worked out with another implementation. */
-  test('are those of mulberry32', () => expect(first(12_345, 3)).toEqual([0.9797282677609473, 0.3067522644996643, 0.484205421525985]));
+  test('are those of mulberry32', () =>
+    expect(first(12_345, 3)).toEqual([0.9797282677609473, 0.3067522644996643, 0.484205421525985]));
   test('the same seed gives the same row, another seed another', () => {
     expect(first(7, 20)).toEqual(first(7, 20));
     expect(first(7, 20)).not.toEqual(first(8, 20));

@@ -15,7 +15,17 @@ import { randomUUID } from 'node:crypto';
 import { database } from '../server/db/connection.ts';
 import { refreshOutdatedCourses } from '../server/db/queries/courses.server.ts';
 import { inPractice } from '../server/db/scope.ts';
-import { ClientModel, ComplaintModel, PracticeModel, PractitionerModel, ReadingModel, RunEventModel, RunModel, TemplateModel, VisitModel } from '../server/db/models/index.ts';
+import {
+  ClientModel,
+  ComplaintModel,
+  PracticeModel,
+  PractitionerModel,
+  ReadingModel,
+  RunEventModel,
+  RunModel,
+  TemplateModel,
+  VisitModel,
+} from '../server/db/models/index.ts';
 import { pressureThreshold } from '../core/measures/pressure-threshold.ts';
 import type { Findings } from '../core/visit/findings.ts';
 import { seedMeasures, seedTrainer } from './atlas.ts';
@@ -34,25 +44,53 @@ const moment = (today: Date, daysAgo: number, time: string): Date => {
   const day = addDays(startOfDay(new TZDate(today.getTime(), ZONE)), -daysAgo);
   return new Date(day.getTime() + (Number(time.slice(0, 2)) * 60 + Number(time.slice(3))) * 60_000);
 };
-const dayWord = (today: Date, daysAhead: number): string => format(addDays(new TZDate(today.getTime(), ZONE), daysAhead), 'yyyy-MM-dd');
+const dayWord = (today: Date, daysAhead: number): string =>
+  format(addDays(new TZDate(today.getTime(), ZONE), daysAhead), 'yyyy-MM-dd');
 
 /** The demo practice, relative to a day. The same day gives the same data. */
 export async function seedDemo(today: Date): Promise<{ practiceId: string }> {
   const passwordHash = await hash(DEMO_SIGN_IN.password);
   const practiceId = randomUUID();
-  await inPractice(practiceId, () => database().transaction((transaction) => seedPracticeOf(practiceId, passwordHash, today, transaction)));
+  await inPractice(practiceId, () =>
+    database().transaction((transaction) => seedPracticeOf(practiceId, passwordHash, today, transaction)),
+  );
   await refreshOutdatedCourses(practiceId);
   return { practiceId };
 }
 
-async function seedPracticeOf(practiceId: string, passwordHash: string, today: Date, transaction: Transaction): Promise<void> {
+async function seedPracticeOf(
+  practiceId: string,
+  passwordHash: string,
+  today: Date,
+  transaction: Transaction,
+): Promise<void> {
   await PracticeModel.create({ id: practiceId, name: 'Harbour Row Face Studio', timeZone: ZONE }, { transaction });
-  const imke = await PractitionerModel.create({ practiceId, name: 'Imke Dahl', email: DEMO_SIGN_IN.email, passwordHash, role: 'owner' }, { transaction });
-  const rafe = await PractitionerModel.create({ practiceId, name: 'Rafe Oyelaran', email: DEMO_SECOND.email, passwordHash, role: 'practitioner' }, { transaction });
-  for (const [key, body] of Object.entries(ROUTINES)) await TemplateModel.create({ practiceId, name: body.name, body, createdBy: key === 'calm' || key === 'drain' ? rafe.id : imke.id, updatedAt: moment(today, 30, '18:00') }, { transaction });
+  const imke = await PractitionerModel.create(
+    { practiceId, name: 'Imke Dahl', email: DEMO_SIGN_IN.email, passwordHash, role: 'owner' },
+    { transaction },
+  );
+  const rafe = await PractitionerModel.create(
+    { practiceId, name: 'Rafe Oyelaran', email: DEMO_SECOND.email, passwordHash, role: 'practitioner' },
+    { transaction },
+  );
+  for (const [key, body] of Object.entries(ROUTINES))
+    await TemplateModel.create(
+      {
+        practiceId,
+        name: body.name,
+        body,
+        createdBy: key === 'calm' || key === 'drain' ? rafe.id : imke.id,
+        updatedAt: moment(today, 30, '18:00'),
+      },
+      { transaction },
+    );
   const made = await seedPractice(practiceId, imke.id, moment(today, 60, '12:00'), transaction);
   const random = seeded(20_260_309);
-  for (const person of PEOPLE) await seedClient({ practiceId, today, transaction, random, made, practitionerId: person.by === 'imke' ? imke.id : rafe.id }, person);
+  for (const person of PEOPLE)
+    await seedClient(
+      { practiceId, today, transaction, random, made, practitionerId: person.by === 'imke' ? imke.id : rafe.id },
+      person,
+    );
   await seedTrainer(practiceId, imke.id, (daysAgo) => moment(today, daysAgo, '08:10'), random, transaction);
 }
 
@@ -67,10 +105,33 @@ interface Making {
 
 async function seedClient(making: Making, person: DemoClient): Promise<void> {
   const { practiceId, transaction, today } = making;
-  const client = await ClientModel.create({ practiceId, name: person.name, about: person.about, note: person.note ?? '', pressureCap: person.pressureCap ?? null, fingerWidthsMm: person.fingers ?? null, habitSides: person.habitSides ?? {}, allergies: person.allergies ?? [] }, { transaction });
-  await seedMeasures(practiceId, client.id, person.name, making.practitionerId, (daysAgo) => dayWord(today, -daysAgo), transaction);
+  const client = await ClientModel.create(
+    {
+      practiceId,
+      name: person.name,
+      about: person.about,
+      note: person.note ?? '',
+      pressureCap: person.pressureCap ?? null,
+      fingerWidthsMm: person.fingers ?? null,
+      habitSides: person.habitSides ?? {},
+      allergies: person.allergies ?? [],
+    },
+    { transaction },
+  );
+  await seedMeasures(
+    practiceId,
+    client.id,
+    person.name,
+    making.practitionerId,
+    (daysAgo) => dayWord(today, -daysAgo),
+    transaction,
+  );
   const complaints = [];
-  for (const [position, { ratings, ...own }] of person.complaints.entries()) complaints.push({ ratings, row: await ComplaintModel.create({ practiceId, clientId: client.id, ...own, position }, { transaction }) });
+  for (const [position, { ratings, ...own }] of person.complaints.entries())
+    complaints.push({
+      ratings,
+      row: await ComplaintModel.create({ practiceId, clientId: client.id, ...own, position }, { transaction }),
+    });
 
   const visitAt = new Map<number, VisitModel>();
   for (const visit of person.visits) visitAt.set(visit.daysAgo, await seedVisit(making, client.id, person, visit));
@@ -78,31 +139,82 @@ async function seedClient(making: Making, person: DemoClient): Promise<void> {
 
   await seedScores(practiceId, person.name, making.practitionerId, visitAt, transaction);
   const begun = [...visitAt.values()].filter((v) => v.stage !== 'screen').map((v) => v.startsAt.getTime());
-  await seedBeside(making, { id: client.id, name: person.name, firstVisitAt: begun.length ? new Date(Math.min(...begun)) : null }, visitAt, making.made.products);
+  await seedBeside(
+    making,
+    { id: client.id, name: person.name, firstVisitAt: begun.length ? new Date(Math.min(...begun)) : null },
+    visitAt,
+    making.made.products,
+  );
 
   const rows = complaints.flatMap(({ ratings, row }) =>
     ratings.flatMap(([daysAgo, value, at]) => {
       const visit = at === 'h' ? null : (visitAt.get(daysAgo) ?? null);
-      const takenAt = at === 'h' ? moment(today, daysAgo, `${8 + Math.floor(making.random() * 12)}:30`.padStart(5, '0')) : new Date((visit?.startsAt ?? moment(today, daysAgo, '12:00')).getTime() + 5 * 60_000);
-      const one = { practiceId, clientId: client.id, visitId: visit?.id ?? null, complaintId: row.id, place: '', side: row.side, source: at === 'h' ? ('home' as const) : ('studio' as const), takenBy: at === 'h' ? null : making.practitionerId, takenAt };
-      const now = { ...one, measure: 'nrs-now' as MeasureKey, phase: at === 'h' ? ('between' as const) : ('before' as const), value };
+      const takenAt =
+        at === 'h'
+          ? moment(today, daysAgo, `${8 + Math.floor(making.random() * 12)}:30`.padStart(5, '0'))
+          : new Date((visit?.startsAt ?? moment(today, daysAgo, '12:00')).getTime() + 5 * 60_000);
+      const one = {
+        practiceId,
+        clientId: client.id,
+        visitId: visit?.id ?? null,
+        complaintId: row.id,
+        place: '',
+        side: row.side,
+        source: at === 'h' ? ('home' as const) : ('studio' as const),
+        takenBy: at === 'h' ? null : making.practitionerId,
+        takenAt,
+      };
+      const now = {
+        ...one,
+        measure: 'nrs-now' as MeasureKey,
+        phase: at === 'h' ? ('between' as const) : ('before' as const),
+        value,
+      };
       if (!visit) return [now];
-      const week = (measure: MeasureKey, v: number) => ({ ...one, measure, phase: 'before' as const, value: Math.min(10, Math.max(0, v)) });
+      const week = (measure: MeasureKey, v: number) => ({
+        ...one,
+        measure,
+        phase: 'before' as const,
+        value: Math.min(10, Math.max(0, v)),
+      });
       const done = visit.stage === 'done';
-      return [now, week('nrs-worst-week', value + 1 + Math.floor(making.random() * 2)), week('nrs-average-week', value), ...(done ? [{ ...now, phase: 'after' as const, value: Math.max(0, value - 1 - Math.floor(making.random() * 2)), takenAt: new Date(takenAt.getTime() + 35 * 60_000) }] : [])];
+      return [
+        now,
+        week('nrs-worst-week', value + 1 + Math.floor(making.random() * 2)),
+        week('nrs-average-week', value),
+        ...(done
+          ? [
+              {
+                ...now,
+                phase: 'after' as const,
+                value: Math.max(0, value - 1 - Math.floor(making.random() * 2)),
+                takenAt: new Date(takenAt.getTime() + 35 * 60_000),
+              },
+            ]
+          : []),
+      ];
     }),
   );
   await ReadingModel.bulkCreate(rows, { transaction });
 }
 
 function answersOf(person: DemoClient, yes: readonly string[], ruleKey: string): Record<string, Answer> {
-  return Object.fromEntries([...CAUTIONS.filter((q) => q.question).map((q) => q.key), ruleKey].map((key) => [key, [...(person.yes ?? []), ...yes].includes(key) ? 'yes' : 'no']));
+  return Object.fromEntries(
+    [...CAUTIONS.filter((q) => q.question).map((q) => q.key), ruleKey].map((key) => [
+      key,
+      [...(person.yes ?? []), ...yes].includes(key) ? 'yes' : 'no',
+    ]),
+  );
 }
 
 async function seedVisit(making: Making, clientId: string, person: DemoClient, visit: DemoVisit): Promise<VisitModel> {
   const { practiceId, practitionerId, today, transaction } = making;
   const isToday = visit.daysAgo === 0;
-  const startsAt = moment(today, visit.daysAgo, isToday && person.today ? person.today.time : `${10 + Math.floor(making.random() * 8)}:00`);
+  const startsAt = moment(
+    today,
+    visit.daysAgo,
+    isToday && person.today ? person.today.time : `${10 + Math.floor(making.random() * 8)}:00`,
+  );
   const stage = isToday && person.today ? person.today.stage : visit.stopped ? 'stopped' : 'done';
   const ended = stage === 'done' || stage === 'stopped';
   const fresh = stage === 'screen';
@@ -112,30 +224,91 @@ async function seedVisit(making: Making, clientId: string, person: DemoClient, v
   const isLast = stage === 'done' && !person.visits.some((v) => v.daysAgo < visit.daysAgo && v.daysAgo > 0);
   const row = await VisitModel.create(
     {
-      practiceId, clientId, practitionerId, startsAt, stage, routine, findings: findingsOf(person.name, visit.daysAgo),
-      screen: fresh ? EMPTY_SCREEN : { answers: answersOf(person, visit.stopped ? [visit.stopped] : [], making.made.ruleKey), preparation: visit.stopped ? [] : PREPARATION.map((p) => p.key) },
-      record: stage === 'done' ? { ...EMPTY_RECORD, reactions: making.random() < 0.6 ? ['warmth'] : [], note: visit.note ?? '', product: routine?.steps.some((s) => s.glide === 'product') ? 'plain almond-free face oil' : '', reviewOn: isLast && person.reviewInDays !== undefined ? dayWord(today, person.reviewInDays) : '' } : null,
+      practiceId,
+      clientId,
+      practitionerId,
+      startsAt,
+      stage,
+      routine,
+      findings: findingsOf(person.name, visit.daysAgo),
+      screen: fresh
+        ? EMPTY_SCREEN
+        : {
+            answers: answersOf(person, visit.stopped ? [visit.stopped] : [], making.made.ruleKey),
+            preparation: visit.stopped ? [] : PREPARATION.map((p) => p.key),
+          },
+      record:
+        stage === 'done'
+          ? {
+              ...EMPTY_RECORD,
+              reactions: making.random() < 0.6 ? ['warmth'] : [],
+              note: visit.note ?? '',
+              product: routine?.steps.some((s) => s.glide === 'product') ? 'plain almond-free face oil' : '',
+              reviewOn: isLast && person.reviewInDays !== undefined ? dayWord(today, person.reviewInDays) : '',
+            }
+          : null,
       referral: caution ? { cautions: [caution.key], seeWho: caution.seeWho, outcome: null, outcomeOn: null } : null,
       endedAt: ended ? new Date(startsAt.getTime() + 45 * 60_000) : null,
     },
     { transaction },
   );
-  if (isLast) await ClientModel.update({ reviewOn: row.record?.reviewOn || null, reviewVisitId: row.id }, { where: { practiceId, id: clientId }, transaction });
+  if (isLast)
+    await ClientModel.update(
+      { reviewOn: row.record?.reviewOn || null, reviewVisitId: row.id },
+      { where: { practiceId, id: clientId }, transaction },
+    );
   await seedReadings(making, row, visit, findingsOf(person.name, visit.daysAgo));
   if (routine && stage === 'done') await seedRun(making, row, routine, visit.stopReason);
   return row;
 }
 
-async function seedReadings({ practiceId, practitionerId, transaction }: Making, row: VisitModel, visit: DemoVisit, findings: Findings | undefined): Promise<void> {
+async function seedReadings(
+  { practiceId, practitionerId, transaction }: Making,
+  row: VisitModel,
+  visit: DemoVisit,
+  findings: Findings | undefined,
+): Promise<void> {
   const takenAt = new Date(row.startsAt.getTime() + 8 * 60_000);
-  const one = (measure: MeasureKey, side: Side, value: number, place = '', phase: 'before' | 'after' = 'before') => ({ practiceId, clientId: row.clientId, visitId: row.id, complaintId: null, measure, place, side, phase, value, source: 'studio' as const, takenBy: practitionerId, takenAt: phase === 'after' ? new Date(takenAt.getTime() + 32 * 60_000) : takenAt });
-  const pair = (muscle: string, values: [number, number] | undefined) => (values ? [one('tenderness', 'right', values[0], muscle), one('tenderness', 'left', values[1], muscle), ...(row.stage === 'done' ? [one('tenderness', 'right', Math.max(0, values[0] - 1), muscle, 'after'), one('tenderness', 'left', Math.max(0, values[1] - 1), muscle, 'after')] : [])] : []);
+  const one = (measure: MeasureKey, side: Side, value: number, place = '', phase: 'before' | 'after' = 'before') => ({
+    practiceId,
+    clientId: row.clientId,
+    visitId: row.id,
+    complaintId: null,
+    measure,
+    place,
+    side,
+    phase,
+    value,
+    source: 'studio' as const,
+    takenBy: practitionerId,
+    takenAt: phase === 'after' ? new Date(takenAt.getTime() + 32 * 60_000) : takenAt,
+  });
+  const pair = (muscle: string, values: [number, number] | undefined) =>
+    values
+      ? [
+          one('tenderness', 'right', values[0], muscle),
+          one('tenderness', 'left', values[1], muscle),
+          ...(row.stage === 'done'
+            ? [
+                one('tenderness', 'right', Math.max(0, values[0] - 1), muscle, 'after'),
+                one('tenderness', 'left', Math.max(0, values[1] - 1), muscle, 'after'),
+              ]
+            : []),
+        ]
+      : [];
   await ReadingModel.bulkCreate(
     [
       ...pair('masseter-superficial', visit.masseter),
       ...pair('temporalis-anterior', visit.temple),
-      ...(visit.openingMm === undefined ? [] : [one('opening-mm', 'midline', visit.openingMm), ...(row.stage === 'done' ? [one('opening-mm', 'midline', visit.openingMm + 2, '', 'after')] : [])]),
-      ...(findings?.thresholds ?? []).map((t) => one('pressure-threshold', t.side, pressureThreshold(t.trials, t.tipCm2).kpa, t.muscle)),
+      ...(visit.openingMm === undefined
+        ? []
+        : [
+            one('opening-mm', 'midline', visit.openingMm),
+            ...(row.stage === 'done' ? [one('opening-mm', 'midline', visit.openingMm + 2, '', 'after')] : []),
+          ]),
+      ...(findings?.thresholds ?? []).map((t) =>
+        one('pressure-threshold', t.side, pressureThreshold(t.trials, t.tipCm2).kpa, t.muscle),
+      ),
       ...(visit.scan ?? []).map(([region, side, value]) => one('region-felt', side, value, region)),
       ...(visit.jaw ?? []).map(([measure, side, value]) => one(measure, side, value)),
       ...(visit.fingers === undefined ? [] : [one('opening-fingers', 'midline', visit.fingers)]),
@@ -145,14 +318,44 @@ async function seedReadings({ practiceId, practitionerId, transaction }: Making,
 }
 
 /** A run as it would have been played: started, here and there extended, played to its end or stopped. */
-async function seedRun({ practiceId, transaction, random }: Making, row: VisitModel, routine: Routine, stopReason: string | undefined): Promise<void> {
+async function seedRun(
+  { practiceId, transaction, random }: Making,
+  row: VisitModel,
+  routine: Routine,
+  stopReason: string | undefined,
+): Promise<void> {
   const cues = expandRoutine(routine);
   const startMs = row.startsAt.getTime() + 10 * 60_000;
   const events: GuideEvent[] = [{ id: `${row.id.slice(0, 8)}-start`, kind: 'start', atMs: startMs }];
   const lengthMs = cues.at(-1)?.endMs ?? 0;
-  if (random() < 0.5) events.push({ id: `${row.id.slice(0, 8)}-extend`, kind: 'extend', atMs: startMs + Math.round(lengthMs * 0.4) });
-  if (stopReason) events.push({ id: `${row.id.slice(0, 8)}-stopped`, kind: 'stop', atMs: startMs + Math.round(lengthMs * 0.7), text: stopReason });
-  const { state, steps } = runRecord(cues, routine.steps.map((s) => s.pressure), events, startMs + lengthMs + 60_000);
-  const run = await RunModel.create({ practiceId, visitId: row.id, routine, status: state.status === 'stopped' ? 'stopped' : 'done', steps, createdAt: new Date(startMs) }, { transaction });
-  await RunEventModel.bulkCreate(events.map((e) => ({ runId: run.id, id: e.id, practiceId, kind: e.kind, atMs: e.atMs, text: e.text ?? null })), { transaction });
+  if (random() < 0.5)
+    events.push({ id: `${row.id.slice(0, 8)}-extend`, kind: 'extend', atMs: startMs + Math.round(lengthMs * 0.4) });
+  if (stopReason)
+    events.push({
+      id: `${row.id.slice(0, 8)}-stopped`,
+      kind: 'stop',
+      atMs: startMs + Math.round(lengthMs * 0.7),
+      text: stopReason,
+    });
+  const { state, steps } = runRecord(
+    cues,
+    routine.steps.map((s) => s.pressure),
+    events,
+    startMs + lengthMs + 60_000,
+  );
+  const run = await RunModel.create(
+    {
+      practiceId,
+      visitId: row.id,
+      routine,
+      status: state.status === 'stopped' ? 'stopped' : 'done',
+      steps,
+      createdAt: new Date(startMs),
+    },
+    { transaction },
+  );
+  await RunEventModel.bulkCreate(
+    events.map((e) => ({ runId: run.id, id: e.id, practiceId, kind: e.kind, atMs: e.atMs, text: e.text ?? null })),
+    { transaction },
+  );
 }

@@ -35,7 +35,11 @@ export function inventedPress(target: string, trial: number): Invented {
   const own = numbersFrom(target);
   const each = numbersFrom(`${target}#${trial}`);
   const usual = 150 + own() * 130;
-  return { thresholdKpa: usual * (1 + (each() - 0.5) * 4 * TRIAL_SPREAD), rampKpaPerSecond: 34 + each() * 14, slips: each() < 0.15 };
+  return {
+    thresholdKpa: usual * (1 + (each() - 0.5) * 4 * TRIAL_SPREAD),
+    rampKpaPerSecond: 34 + each() * 14,
+    slips: each() < 0.15,
+  };
 }
 
 /** The lines of one press at the times they are sent, from putting the tip down to letting go. */
@@ -79,7 +83,10 @@ function play(socket: Socket, target: string, trial: number, speed: number): () 
   return () => clearInterval(timer);
 }
 
-export async function startAlgometer({ port = 0, speed = 1 }: { port?: number; speed?: number } = {}): Promise<{ address: string; close: () => Promise<void> }> {
+export async function startAlgometer({ port = 0, speed = 1 }: { port?: number; speed?: number } = {}): Promise<{
+  address: string;
+  close: () => Promise<void>;
+}> {
   const open = new Set<Socket>();
   const server: Server = createServer((socket) => {
     open.add(socket);

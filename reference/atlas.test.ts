@@ -23,7 +23,17 @@ const TRADITIONS: readonly string[] = [...COMPLAINT_KINDS, 'migraine', 'sleep'];
 
 describe('tables', () => {
   test('no two rows of a table share an id', () => {
-    for (const table of [POINTS, MUSCLES, LANDMARKS, LYMPH_NODES, DRAINAGE_PATHS, KEEP_OFF, REGION_PATCHES, BODY_INCHES]) expect(new Set(table.map((row) => row.id)).size).toBe(table.length);
+    for (const table of [
+      POINTS,
+      MUSCLES,
+      LANDMARKS,
+      LYMPH_NODES,
+      DRAINAGE_PATHS,
+      KEEP_OFF,
+      REGION_PATCHES,
+      BODY_INCHES,
+    ])
+      expect(new Set(table.map((row) => row.id)).size).toBe(table.length);
   });
   test('every point names a landmark, muscles, cautions and traditions that exist', () => {
     for (const p of POINTS) {
@@ -39,15 +49,26 @@ describe('tables', () => {
   test('cautions and points name each other', () => {
     for (const c of CAUTIONS) {
       const named = [...c.appliesTo.matchAll(/point:([^;+]+)/g)].flatMap((m) => m[1]!.split('|'));
-      for (const id of named) if (c.question !== null || c.severity === 'note') expect(POINTS.find((p) => p.id === id)?.cautions, `${c.key} and ${id}`).toContain(c.key);
+      for (const id of named)
+        if (c.question !== null || c.severity === 'note')
+          expect(POINTS.find((p) => p.id === id)?.cautions, `${c.key} and ${id}`).toContain(c.key);
     }
-    for (const p of POINTS) for (const key of p.cautions) expect(CAUTIONS.find((c) => c.key === key)!.appliesTo, `${p.id}: ${key}`).toMatch(new RegExp(`[:|]${p.id.replace('.', '\\.')}([|;+]|$)`));
+    for (const p of POINTS)
+      for (const key of p.cautions)
+        expect(CAUTIONS.find((c) => c.key === key)!.appliesTo, `${p.id}: ${key}`).toMatch(
+          new RegExp(`[:|]${p.id.replace('.', '\\.')}([|;+]|$)`),
+        );
   });
   test('every muscle is whole: attachments, action, nerve, a way to feel it, cautions that exist', () => {
     for (const m of MUSCLES) {
-      for (const words of [m.origin, m.insertion, m.action, m.nerve, m.find, m.work]) expect(words.length, m.id).toBeGreaterThan(3);
+      for (const words of [m.origin, m.insertion, m.action, m.nerve, m.find, m.work])
+        expect(words.length, m.id).toBeGreaterThan(3);
       for (const c of m.cautions) expect(cautionKeys, m.id).toContain(c);
-      for (const region of m.referral.fields) expect(REGION_PATCHES.map((r) => r.id), m.id).toContain(region);
+      for (const region of m.referral.fields)
+        expect(
+          REGION_PATCHES.map((r) => r.id),
+          m.id,
+        ).toContain(region);
       expect(m.fibreDegrees === null || (m.fibreDegrees >= 0 && m.fibreDegrees < 180), m.id).toBe(true);
     }
   });
@@ -56,14 +77,20 @@ describe('tables', () => {
   });
   test('every region but hands, arms and the like has a way to drain', () => {
     const covered = new Set(DRAINAGE_PATHS.map((p) => p.region));
-    for (const region of REGION_PATCHES.map((r) => r.id)) if (!['hand', 'arm', 'lips'].includes(region)) expect(covered, region).toContain(region);
-    for (const p of DRAINAGE_PATHS) expect(LYMPH_NODES.map((n) => n.id), p.id).toContain(p.to);
+    for (const region of REGION_PATCHES.map((r) => r.id))
+      if (!['hand', 'arm', 'lips'].includes(region)) expect(covered, region).toContain(region);
+    for (const p of DRAINAGE_PATHS)
+      expect(
+        LYMPH_NODES.map((n) => n.id),
+        p.id,
+      ).toContain(p.to);
   });
 });
 
 describe('positions on the chart', () => {
   test('all rows of points, muscles, landmarks and nodes are there, but those of the leg', () => {
-    const has = (key: string, paired: boolean) => expect(places[`${key}.${paired ? 'left' : 'midline'}`], key).toBeDefined();
+    const has = (key: string, paired: boolean) =>
+      expect(places[`${key}.${paired ? 'left' : 'midline'}`], key).toBeDefined();
     for (const p of POINTS.filter((x) => x.place.from !== 'leg')) has(`point:${p.id}`, p.paired);
     for (const l of LANDMARKS.filter((x) => x.anchor)) has(`landmark:${l.id}`, l.paired);
     for (const m of MUSCLES) has(`muscle:${m.id}`, m.paired);
@@ -82,16 +109,32 @@ describe('positions on the chart', () => {
     }
   });
   test('every place can be seen in at least one view', () => {
-    expect(Object.entries(places).filter(([, p]) => !Object.keys(p.views).length).map(([key]) => key)).toEqual([]);
+    expect(
+      Object.entries(places)
+        .filter(([, p]) => !Object.keys(p.views).length)
+        .map(([key]) => key),
+    ).toEqual([]);
   });
   test('left is at the right edge from the front, from above and on the hands, and at the left edge from behind', () => {
     for (const [key, p] of Object.entries(places).filter(([k]) => k.endsWith('.left') && !k.startsWith('drainage:'))) {
-      for (const [view, half] of [['front', 220], ['top', 160], ['chest', 360], ['palms', 320], ['backs', 320]] as const) if (p.views[view]) expect(p.views[view].x, `${key} ${view}`).toBeGreaterThan(half);
+      for (const [view, half] of [
+        ['front', 220],
+        ['top', 160],
+        ['chest', 360],
+        ['palms', 320],
+        ['backs', 320],
+      ] as const)
+        if (p.views[view]) expect(p.views[view].x, `${key} ${view}`).toBeGreaterThan(half);
       if (p.views.back) expect(p.views.back.x, key).toBeLessThan(220);
     }
   });
   test('every muscle but the tongue has fibres in some view on both sides', () => {
-    for (const m of MUSCLES.filter((x) => x.fan)) for (const side of ['left', 'right']) expect(Object.keys((FIBRES as Record<string, object>)[`${m.id}.${side}`] ?? {}).length, `${m.id} ${side}`).toBeGreaterThan(0);
+    for (const m of MUSCLES.filter((x) => x.fan))
+      for (const side of ['left', 'right'])
+        expect(
+          Object.keys((FIBRES as Record<string, object>)[`${m.id}.${side}`] ?? {}).length,
+          `${m.id} ${side}`,
+        ).toBeGreaterThan(0);
   });
 });
 
@@ -101,10 +144,18 @@ describe('drawings that ship', () => {
     expect(svg.length).toBeLessThan(120_000);
     expect(svg).not.toMatch(/<style|style=|<script|on[a-z]+=|href="[^#]/);
     expect(svg.replace('http://www.w3.org/2000/svg', '')).not.toMatch(/https?:/);
-    for (const layer of ['chart-skin', 'chart-relief', 'chart-contours', 'chart-edges', 'chart-features']) expect(svg).toContain(layer);
+    for (const layer of ['chart-skin', 'chart-relief', 'chart-contours', 'chart-edges', 'chart-features'])
+      expect(svg).toContain(layer);
   });
   test('the fibres of all muscles in one view are under 120 kB', () => {
-    for (const view of VIEWS) expect(Object.values(FIBRES as unknown as Record<string, Record<string, { outline: string; fibres: string }>>).reduce((sum, m) => sum + (m[view] ? m[view].outline.length + m[view].fibres.length : 0), 0), view).toBeLessThan(120_000);
+    for (const view of VIEWS)
+      expect(
+        Object.values(FIBRES as unknown as Record<string, Record<string, { outline: string; fibres: string }>>).reduce(
+          (sum, m) => sum + (m[view] ? m[view].outline.length + m[view].fibres.length : 0),
+          0,
+        ),
+        view,
+      ).toBeLessThan(120_000);
     expect(statSync('reference/chart/places.json').size).toBeLessThan(120_000);
   });
 });

@@ -7,5 +7,10 @@ import { POINTS } from './points/index.ts';
 
 /** Everything that has a place on the chart. */
 export const CHART_TABLES: ChartTables = {
-  landmarks: LANDMARKS, points: POINTS, muscles: MUSCLES, nodes: LYMPH_NODES, drainage: DRAINAGE_PATHS, others: { 'keep-off': KEEP_OFF, region: REGION_PATCHES },
+  landmarks: LANDMARKS,
+  points: POINTS,
+  muscles: MUSCLES,
+  nodes: LYMPH_NODES,
+  drainage: DRAINAGE_PATHS,
+  others: { 'keep-off': KEEP_OFF, region: REGION_PATCHES },
 };

@@ -13,10 +13,42 @@ export interface KeepOff {
 }
 
 export const KEEP_OFF: readonly KeepOff[] = [
-  { id: 'jaw-joint', name: 'jaw joint', region: 'ear', anchor: side('none', -2, 13), paired: true, radiusMm: 7, why: 'Work the muscle in front of the joint, not the joint.' },
-  { id: 'throat', name: 'windpipe and thyroid', region: 'neck-front', anchor: front('mid', 0, -134), paired: false, radiusMm: 17, why: 'The middle of the front of the neck is never pressed.' },
-  { id: 'carotid', name: 'carotid pulse', region: 'neck-front', anchor: front('neck', 31, -112), paired: true, radiusMm: 9, why: 'No pressure on the pulse in front of the side-neck muscle.' },
-  { id: 'eyeball', name: 'eyeball', region: 'upper-lid', anchor: front('eye', 31, 11), paired: true, radiusMm: 12, why: 'Work on the bony rim only.' },
+  {
+    id: 'jaw-joint',
+    name: 'jaw joint',
+    region: 'ear',
+    anchor: side('none', -2, 13),
+    paired: true,
+    radiusMm: 7,
+    why: 'Work the muscle in front of the joint, not the joint.',
+  },
+  {
+    id: 'throat',
+    name: 'windpipe and thyroid',
+    region: 'neck-front',
+    anchor: front('mid', 0, -134),
+    paired: false,
+    radiusMm: 17,
+    why: 'The middle of the front of the neck is never pressed.',
+  },
+  {
+    id: 'carotid',
+    name: 'carotid pulse',
+    region: 'neck-front',
+    anchor: front('neck', 31, -112),
+    paired: true,
+    radiusMm: 9,
+    why: 'No pressure on the pulse in front of the side-neck muscle.',
+  },
+  {
+    id: 'eyeball',
+    name: 'eyeball',
+    region: 'upper-lid',
+    anchor: front('eye', 31, 11),
+    paired: true,
+    radiusMm: 12,
+    why: 'Work on the bony rim only.',
+  },
 ];
 
 /** Where a whole region is drawn or labelled, and how far it reaches, in mm. Our choice, for drawing only. */
@@ -28,7 +60,13 @@ export interface RegionPatch {
   radiusMm: number;
 }
 
-const patch = (id: Region, anchor: Anchor, paired: boolean, radiusMm: number): RegionPatch => ({ id, name: REGION_NAMES[id], anchor, paired, radiusMm });
+const patch = (id: Region, anchor: Anchor, paired: boolean, radiusMm: number): RegionPatch => ({
+  id,
+  name: REGION_NAMES[id],
+  anchor,
+  paired,
+  radiusMm,
+});
 
 export const REGION_PATCHES: readonly RegionPatch[] = [
   patch('forehead', front('mid', 0, 58), false, 24),

@@ -7,11 +7,22 @@ export interface Palpation {
   forceKgf: number;
   published: boolean;
 }
-const FULL = ['masseter-superficial', 'masseter-deep', 'temporalis-anterior', 'temporalis-middle', 'temporalis-posterior'];
+const FULL = [
+  'masseter-superficial',
+  'masseter-deep',
+  'temporalis-anterior',
+  'temporalis-middle',
+  'temporalis-posterior',
+];
 const HALF = ['medial-pterygoid', 'lateral-pterygoid', 'digastric-anterior', 'digastric-posterior', 'mylohyoid'];
 
 /** Muscles that are pressed at every visit; others are entered on the chart and then listed too. */
-export const USUAL_SITES = ['masseter-superficial', 'temporalis-anterior', 'temporalis-middle', 'temporalis-posterior'] as const;
+export const USUAL_SITES = [
+  'masseter-superficial',
+  'temporalis-anterior',
+  'temporalis-middle',
+  'temporalis-posterior',
+] as const;
 
 export const PRESS_SECONDS = 2;
 /** Long enough for pain to show that is felt somewhere else. */

@@ -4,7 +4,10 @@ import type { PhotoLandmark } from '../core/symmetry/levelness.ts';
 export const PHOTO_LANDMARKS: Record<PhotoLandmark, { name: string; how: string }> = {
   'pupil-right': { name: 'Pupil, client’s right', how: 'Middle of the pupil, in the left half of the picture.' },
   'pupil-left': { name: 'Pupil, client’s left', how: 'Middle of the pupil, in the right half of the picture.' },
-  'iris-outer': { name: 'Iris, outer edge', how: 'Of the client’s right eye: where the coloured ring ends on the side of the temple. It gives the scale.' },
+  'iris-outer': {
+    name: 'Iris, outer edge',
+    how: 'Of the client’s right eye: where the coloured ring ends on the side of the temple. It gives the scale.',
+  },
   'iris-inner': { name: 'Iris, inner edge', how: 'The same ring, on the side of the nose, at the same height.' },
   'brow-right': { name: 'Brow, client’s right', how: 'Highest point of the brow’s lower edge.' },
   'brow-left': { name: 'Brow, client’s left', how: 'The same place on the other brow.' },

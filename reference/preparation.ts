@@ -12,7 +12,11 @@ export const PREPARATION = [
   { key: 'mirror', label: 'Mirror and the same light for looking before and after', neededFor: null },
   { key: 'ball', label: 'Balls washed and dry, the right size at hand', neededFor: 'tool:ball' },
   { key: 'probe', label: 'Probe cleaned, its tip smooth', neededFor: 'tool:probe' },
-  { key: 'current', label: 'Device checked, gloves damp with inner gloves on, gel without oil', neededFor: 'tool:microcurrent-device' },
+  {
+    key: 'current',
+    label: 'Device checked, gloves damp with inner gloves on, gel without oil',
+    neededFor: 'tool:microcurrent-device',
+  },
   { key: 'inside', label: 'Fresh single-use gloves for work inside the mouth', neededFor: 'technique:intraoral' },
   { key: 'eyes', label: 'Hands washed again just before the eyes', neededFor: 'region:upper-lid|under-eye' },
   { key: 'warmth', label: 'Warm cloth tested on the own wrist', neededFor: 'technique:heat' },

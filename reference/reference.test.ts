@@ -26,8 +26,13 @@ describe('ids', () => {
 describe('techniques', () => {
   test('there are enough for every complaint, opening and closing', () => {
     expect(TECHNIQUES.length).toBeGreaterThanOrEqual(24);
-    for (const kind of ['jaw', 'headache', 'eye-strain', 'stress'] as const) expect(TECHNIQUES.filter((t) => t.serves.includes(kind)).length, kind).toBeGreaterThanOrEqual(6);
-    for (const phase of ['breathe', 'open-drainage', 'neck', 'release', 'press', 'close-drainage', 'settle'] as const) expect(TECHNIQUES.some((t) => t.phase === phase), phase).toBe(true);
+    for (const kind of ['jaw', 'headache', 'eye-strain', 'stress'] as const)
+      expect(TECHNIQUES.filter((t) => t.serves.includes(kind)).length, kind).toBeGreaterThanOrEqual(6);
+    for (const phase of ['breathe', 'open-drainage', 'neck', 'release', 'press', 'close-drainage', 'settle'] as const)
+      expect(
+        TECHNIQUES.some((t) => t.phase === phase),
+        phase,
+      ).toBe(true);
   });
   test.each(TECHNIQUES.map((t) => [t.id, t] as const))('%s is whole', (id, t) => {
     const step = stepOf(id, 'a');
@@ -35,9 +40,18 @@ describe('techniques', () => {
     expect(expandRoutine(routineOf([step])).length).toBeGreaterThan(1);
     expect(PHASES).toContain(t.phase);
     for (const region of t.regions) expect(REGIONS).toContain(region);
-    for (const place of step.places) expect(CATALOGUE.placeName(place), `${id}: ${place.kind}:${place.id}`).not.toBeNull();
-    for (const muscle of t.muscles) expect(MUSCLES.some((m) => m.id === muscle), muscle).toBe(true);
-    for (const point of t.points) expect(POINTS.some((p) => p.id === point), point).toBe(true);
+    for (const place of step.places)
+      expect(CATALOGUE.placeName(place), `${id}: ${place.kind}:${place.id}`).not.toBeNull();
+    for (const muscle of t.muscles)
+      expect(
+        MUSCLES.some((m) => m.id === muscle),
+        muscle,
+      ).toBe(true);
+    for (const point of t.points)
+      expect(
+        POINTS.some((p) => p.id === point),
+        point,
+      ).toBe(true);
     if (t.pressure) expect(pressureRank(t.pressure.least)).toBeLessThanOrEqual(pressureRank(t.pressure.most));
     expect(t.pressure === null).toBe(step.pressure === null);
     expect(t.contacts).toContain(step.contact);

@@ -39,7 +39,8 @@ const say = (line: string): void => {
   console.log(line);
   lines.push(line);
 };
-const quantile = (values: readonly number[], q: number): number => [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * q))] ?? NaN;
+const quantile = (values: readonly number[], q: number): number =>
+  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * q))] ?? NaN;
 
 /** Median of `rounds` timings in ms, after a warm-up. */
 function median(rounds: number, work: () => unknown): number {
@@ -54,8 +55,15 @@ function median(rounds: number, work: () => unknown): number {
 
 function measureCore(): void {
   const usable = TECHNIQUES.filter((t) => t.phase !== 'compare');
-  const ofLength = (n: number): Routine => ({ ...ROUTINES.jaw, budgetMinutes: 120, steps: Array.from({ length: n }, (_, i) => newStep(usable[i % usable.length]!, `s${i}`)) });
-  const screening = screen(CAUTIONS, Object.fromEntries(CAUTIONS.filter((c) => c.question).map((c, i) => [c.key, i % 3 ? 'no' : 'yes'] as const)));
+  const ofLength = (n: number): Routine => ({
+    ...ROUTINES.jaw,
+    budgetMinutes: 120,
+    steps: Array.from({ length: n }, (_, i) => newStep(usable[i % usable.length]!, `s${i}`)),
+  });
+  const screening = screen(
+    CAUTIONS,
+    Object.fromEntries(CAUTIONS.filter((c) => c.question).map((c, i) => [c.key, i % 3 ? 'no' : 'yes'] as const)),
+  );
   const both = (n: number) => {
     const routine = ofLength(n);
     return median(300, () => (expandRoutine(routine), checkRoutine(routine, CATALOGUE, screening)));
@@ -66,16 +74,24 @@ function measureCore(): void {
   say('| what | ms, median | aim |');
   say('|---|---|---|');
   say(`| expand and check a 60-step routine against all rules and a screening | ${sixty.toFixed(2)} | under 2 |`);
-  say(`| the same with 30 and 100 steps (100 : 30 = ${(hundred / thirty).toFixed(1)}; linear would be 3.3) | ${thirty.toFixed(2)}, ${hundred.toFixed(2)} | linear |`);
-  say(`| screen a full answer sheet against all cautions | ${median(300, () => screen(CAUTIONS, answers)).toFixed(3)} | under 1 |`);
+  say(
+    `| the same with 30 and 100 steps (100 : 30 = ${(hundred / thirty).toFixed(1)}; linear would be 3.3) | ${thirty.toFixed(2)}, ${hundred.toFixed(2)} | linear |`,
+  );
+  say(
+    `| screen a full answer sheet against all cautions | ${median(300, () => screen(CAUTIONS, answers)).toFixed(3)} | under 1 |`,
+  );
   let turn = 0;
   // A new head each time, as after a measure changed; building it is not counted.
   const heads = Array.from({ length: 20 }, (_, i) => buildBodies({ upperThird: 1 + i / 100, bigonial: 1 - i / 200 }));
-  say(`| put all ${POINTS.length} points and ${LANDMARKS.length} landmarks on a head of new proportions | ${median(120, () => locateAll(heads[turn++ % heads.length]!, LANDMARKS, POINTS)).toFixed(2)} | under 5 |`);
-  say(`| tell every point's distance after a measure changed | ${median(300, () => {
-    const inches = clientInches(BODY_INCHES, { hairlineBrow: 50 + (turn++ % 10), middleFinger: 21 });
-    return POINTS.map((p) => pointDistance(p, inches));
-  }).toFixed(3)} | under 5 |`);
+  say(
+    `| put all ${POINTS.length} points and ${LANDMARKS.length} landmarks on a head of new proportions | ${median(120, () => locateAll(heads[turn++ % heads.length]!, LANDMARKS, POINTS)).toFixed(2)} | under 5 |`,
+  );
+  say(
+    `| tell every point's distance after a measure changed | ${median(300, () => {
+      const inches = clientInches(BODY_INCHES, { hairlineBrow: 50 + (turn++ % 10), middleFinger: 21 });
+      return POINTS.map((p) => pointDistance(p, inches));
+    }).toFixed(3)} | under 5 |`,
+  );
 }
 
 /** The chart with every layer of the map: drawn first, then dragged about at a nearer scale. */
@@ -119,7 +135,9 @@ async function measureChart(page: Page, url: string): Promise<void> {
   const intervals = await page.evaluate<number[]>('(window.watching = false, window.intervals.slice(5))');
   await page.mouse.up();
   say('\n## Chart in the browser\n');
-  say(`With points, muscles, fibres, deep muscles, landmarks, lymph and measuring lines on: drawn in ${first.toFixed(0)} ms (aim: under 100). Dragged about while near, ${intervals.length} frames: median ${quantile(intervals, 0.5).toFixed(1)} ms, p95 ${quantile(intervals, 0.95).toFixed(1)} ms (60 frames a second = 16.7 ms). Software rendering, no graphics card.`);
+  say(
+    `With points, muscles, fibres, deep muscles, landmarks, lymph and measuring lines on: drawn in ${first.toFixed(0)} ms (aim: under 100). Dragged about while near, ${intervals.length} frames: median ${quantile(intervals, 0.5).toFixed(1)} ms, p95 ${quantile(intervals, 0.95).toFixed(1)} ms (60 frames a second = 16.7 ms). Software rendering, no graphics card.`,
+  );
 }
 
 async function timed(url: string, cookie: string, rounds: number): Promise<number> {
@@ -137,11 +155,15 @@ async function timed(url: string, cookie: string, rounds: number): Promise<numbe
 /** Script that a page loads before it can be used, from its own preload list. */
 function scriptKilobytes(html: string): number {
   const files = new Set([...html.matchAll(/\/assets\/[\w.-]+\.js/g)].map((m) => m[0]));
-  return [...files].reduce((sum, file) => sum + gzipSync(readFileSync(join(ROOT, 'build', 'client', file))).length, 0) / 1000;
+  return (
+    [...files].reduce((sum, file) => sum + gzipSync(readFileSync(join(ROOT, 'build', 'client', file))).length, 0) / 1000
+  );
 }
 
 say('# Speed\n');
-say(`Written by \`npm run bench\` on ${new Date().toISOString().slice(0, 10)}; Node.js ${process.version}, ${cpus().length} cores. Compare ratios, not milliseconds, between machines.\n`);
+say(
+  `Written by \`npm run bench\` on ${new Date().toISOString().slice(0, 10)}; Node.js ${process.version}, ${cpus().length} cores. Compare ratios, not milliseconds, between machines.\n`,
+);
 measureCore();
 
 const { page, url, practiceId, close } = await openDemo();
@@ -154,7 +176,9 @@ try {
   const rounds = short ? 60 : 300;
   const bare = await timed(`${url}/clients/new`, cookie, rounds);
   say('\n## Pages\n');
-  say(`The bare page is the form for a new client: React Router, the frame and one query. ${rounds} requests each, median.\n`);
+  say(
+    `The bare page is the form for a new client: React Router, the frame and one query. ${rounds} requests each, median.\n`,
+  );
   say('| page | ms | × bare | aim | script, kB gz |');
   say('|---|---|---|---|---|');
   const row = async (name: string, path: string, aim: string): Promise<void> => {
@@ -164,15 +188,22 @@ try {
   };
   await row('bare', `${url}/clients/new`, '');
   await row('Today', `${url}/today`, '');
-  for (const stage of ['screen', 'assess', 'compose', 'guide', 'record']) await row(`visit, ${stage}`, `${visit}/${stage}`, 'under 3');
+  for (const stage of ['screen', 'assess', 'compose', 'guide', 'record'])
+    await row(`visit, ${stage}`, `${visit}/${stage}`, 'under 3');
   await row('Atlas', `${url}/atlas/point/GB14`, '');
   await row('Find it', `${url}/atlas/find-it`, '');
   await row('Relief', `${url}/clients/${await clientId(page)}`, '');
   const full = await fortyEarlierReadings(visit.split('/').pop()!);
-  await row(`visit, assess, with ${full.earlier} earlier readings (40 of each of ${full.things} things)`, `${visit}/assess`, 'under 3');
+  await row(
+    `visit, assess, with ${full.earlier} earlier readings (40 of each of ${full.things} things)`,
+    `${visit}/assess`,
+    'under 3',
+  );
 
   const terrain = readdirSync(join(ROOT, 'app', 'chart', 'terrain'));
-  say(`\nChart drawings, loaded when a view is first shown: ${terrain.map((f) => `${f.replace('.svg', '')} ${(statSync(join(ROOT, 'app', 'chart', 'terrain', f)).size / 1000).toFixed(0)} kB`).join(', ')}.`);
+  say(
+    `\nChart drawings, loaded when a view is first shown: ${terrain.map((f) => `${f.replace('.svg', '')} ${(statSync(join(ROOT, 'app', 'chart', 'terrain', f)).size / 1000).toFixed(0)} kB`).join(', ')}.`,
+  );
 
   await measureChart(page, url);
 
@@ -181,8 +212,12 @@ try {
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await page.waitForTimeout(RUN_SECONDS * 1000);
   const late = await page.evaluate(() => performance.getEntriesByName('cue-onset').map((e) => e.duration));
-  say(`Over a run of ${RUN_SECONDS} s with drawing and sound (headless Chromium has no voice), ${late.length} cues, beats and breaths came late by: median ${quantile(late, 0.5).toFixed(1)} ms, p99 ${quantile(late, 0.99).toFixed(1)} ms, worst ${quantile(late, 1).toFixed(1)} ms. Aim: p99 under 20 ms.`);
-  say('\nMeasured from the moment worked out by the guide to the call that shows and speaks it; tones are scheduled ahead on the audio clock and do not wait for that call.');
+  say(
+    `Over a run of ${RUN_SECONDS} s with drawing and sound (headless Chromium has no voice), ${late.length} cues, beats and breaths came late by: median ${quantile(late, 0.5).toFixed(1)} ms, p99 ${quantile(late, 0.99).toFixed(1)} ms, worst ${quantile(late, 1).toFixed(1)} ms. Aim: p99 under 20 ms.`,
+  );
+  say(
+    '\nMeasured from the moment worked out by the guide to the call that shows and speaks it; tones are scheduled ahead on the audio clock and do not wait for that call.',
+  );
 } finally {
   await close();
 }
@@ -194,17 +229,35 @@ async function fortyEarlierReadings(visitId: string): Promise<{ earlier: number;
   database();
   const { visit, complaints } = await inPractice(practiceId, async () => {
     const found = (await VisitModel.findOne({ where: { practiceId, id: visitId } }))!;
-    return { visit: found, complaints: await ComplaintModel.findAll({ where: { practiceId, clientId: found.clientId } }) };
+    return {
+      visit: found,
+      complaints: await ComplaintModel.findAll({ where: { practiceId, clientId: found.clientId } }),
+    };
   });
   const { clientId: id } = visit;
-  const things = MEASURE_KEYS.flatMap((measure): { measure: MeasureKey; complaintId: string | null; place: string; side: Side }[] => {
-    const { belongs } = MEASURES[measure];
-    if (belongs === 'complaint') return complaints.map((c) => ({ measure, complaintId: c.id, place: '', side: c.side }));
-    const places = belongs === 'muscle' ? USUAL_SITES : belongs === 'region' ? ['forehead', 'jaw', 'temple'] : [''];
-    const sides: Side[] = belongs === 'client' ? ['midline'] : ['left', 'right'];
-    return places.flatMap((place) => sides.map((side) => ({ measure, complaintId: null, place, side })));
-  });
-  const rows = things.flatMap((thing) => Array.from({ length: 40 }, (_, i) => ({ ...thing, practiceId, clientId: id, visitId: null, phase: 'between' as const, value: Math.max(MEASURES[thing.measure].least, 1), source: 'studio' as const, takenBy: visit.practitionerId, takenAt: new Date(visit.startsAt.getTime() - (i + 1) * 86_400_000) })));
+  const things = MEASURE_KEYS.flatMap(
+    (measure): { measure: MeasureKey; complaintId: string | null; place: string; side: Side }[] => {
+      const { belongs } = MEASURES[measure];
+      if (belongs === 'complaint')
+        return complaints.map((c) => ({ measure, complaintId: c.id, place: '', side: c.side }));
+      const places = belongs === 'muscle' ? USUAL_SITES : belongs === 'region' ? ['forehead', 'jaw', 'temple'] : [''];
+      const sides: Side[] = belongs === 'client' ? ['midline'] : ['left', 'right'];
+      return places.flatMap((place) => sides.map((side) => ({ measure, complaintId: null, place, side })));
+    },
+  );
+  const rows = things.flatMap((thing) =>
+    Array.from({ length: 40 }, (_, i) => ({
+      ...thing,
+      practiceId,
+      clientId: id,
+      visitId: null,
+      phase: 'between' as const,
+      value: Math.max(MEASURES[thing.measure].least, 1),
+      source: 'studio' as const,
+      takenBy: visit.practitionerId,
+      takenAt: new Date(visit.startsAt.getTime() - (i + 1) * 86_400_000),
+    })),
+  );
   await inPractice(practiceId, () => ReadingModel.bulkCreate(rows));
   await closeDatabase();
   return { earlier: rows.length, things: things.length };

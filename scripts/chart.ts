@@ -32,9 +32,14 @@ for (const view of ['left', ...VIEWS.filter((v) => v !== 'left')] as View[]) {
 }
 
 const { places, fibres } = chartData(bodies, maps, CHART_TABLES);
-const table = (rows: Record<string, unknown>) => `{\n${Object.entries(rows).map(([key, row]) => `${JSON.stringify(key)}: ${JSON.stringify(row)}`).join(',\n')}\n}\n`;
+const table = (rows: Record<string, unknown>) =>
+  `{\n${Object.entries(rows)
+    .map(([key, row]) => `${JSON.stringify(key)}: ${JSON.stringify(row)}`)
+    .join(',\n')}\n}\n`;
 writeFileSync('reference/chart/places.json', table(places));
 writeFileSync('reference/chart/fibres.json', table(fibres));
 console.log(`${Object.keys(places).length} places, ${Object.keys(fibres).length} muscle sides`);
-const unseen = Object.entries(places).filter(([, p]) => !Object.keys(p.views).length).map(([key]) => key);
+const unseen = Object.entries(places)
+  .filter(([, p]) => !Object.keys(p.views).length)
+  .map(([key]) => key);
 if (unseen.length) console.log(`seen in no view: ${unseen.join(', ')}`);

@@ -22,14 +22,20 @@ await command(async () => {
   const folder = join(DATA, 'demo');
   const port = given ? null : holderOf(folder)?.databasePort;
   if (!given && !port) throw new Wrong('DATABASE_URL is not set and the demo does not run');
-  const owner = given ?? `postgres://velvet:${readFileSync(join(folder, 'postgres-password'), 'utf8')}@127.0.0.1:${port}/velvet`;
+  const owner =
+    given ?? `postgres://velvet:${readFileSync(join(folder, 'postgres-password'), 'utf8')}@127.0.0.1:${port}/velvet`;
   ensureTrailKey(given ? DATA : folder);
   await prepare(owner);
   let broken = 0;
   for (const id of await practiceIds(owner)) {
     let check = await checkTrail(id, 0);
     while (!check.whole) check = await checkTrail(id, check.upTo);
-    const told = check.brokenAt !== null ? `entry ${check.brokenAt} does not fit the one before it` : check.headFits ? 'whole' : 'ends otherwise than it was signed';
+    const told =
+      check.brokenAt !== null
+        ? `entry ${check.brokenAt} does not fit the one before it`
+        : check.headFits
+          ? 'whole'
+          : 'ends otherwise than it was signed';
     if (told !== 'whole') broken++;
     console.log(`${id}  ${check.upTo} entries, ${told}`);
   }

@@ -31,11 +31,15 @@ await command(async () => {
   readSettings(process.env);
   const given = databaseUrl(process.env.DATABASE_URL);
   if (given && values.reset) throw new Wrong('--reset works on the private cluster only; DATABASE_URL is set');
-  if (values.port !== undefined && !(await isFree(wanted))) throw new Wrong(`--port: port ${wanted} is taken; choose another`);
+  if (values.port !== undefined && !(await isFree(wanted)))
+    throw new Wrong(`--port: port ${wanted} is taken; choose another`);
   // An empty practice and the demo are two clusters, so that neither can be mistaken for the other.
   const folder = join(DATA, values.empty ? 'empty' : 'demo');
   const running = given ? null : holderOf(folder);
-  if (running) throw new Wrong(`Velvet Compass runs in this folder already${running.at ? `, at ${running.at}` : ''} (process ${running.pid}); stop that one first`);
+  if (running)
+    throw new Wrong(
+      `Velvet Compass runs in this folder already${running.at ? `, at ${running.at}` : ''} (process ${running.pid}); stop that one first`,
+    );
 
   let cluster: PrivateCluster | null = null;
   let gauge: Awaited<ReturnType<typeof startAlgometer>> | null = null;
@@ -76,7 +80,9 @@ await command(async () => {
     await unlessEnding();
     const at = `http://127.0.0.1:${port}`;
     cluster?.lock.note({ at });
-    const signIn = values.empty ? 'no one yet: create a practice' : `${DEMO_SIGN_IN.email}, password ${DEMO_SIGN_IN.password}`;
+    const signIn = values.empty
+      ? 'no one yet: create a practice'
+      : `${DEMO_SIGN_IN.email}, password ${DEMO_SIGN_IN.password}`;
     console.log(`Velvet Compass runs at ${at}  (sign in: ${signIn})`);
   } catch (error) {
     if (ending) return;

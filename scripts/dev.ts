@@ -11,7 +11,9 @@ import { show } from './lib/run.ts';
 import { ensureTrailKey } from './lib/trail-key.ts';
 
 await command(async () => {
-  const values = options('npm run dev -- [--port N]\n\nServes the demo practice and reloads what is changed.', { port: { type: 'string' } });
+  const values = options('npm run dev -- [--port N]\n\nServes the demo practice and reloads what is changed.', {
+    port: { type: 'string' },
+  });
   const port = readPort('--port', values.port, 5173);
   let cluster: PrivateCluster | null = null;
   // The server below ends with the same signal; what comes after it stops the cluster.
@@ -23,8 +25,18 @@ await command(async () => {
     await closeDatabase();
     const at = `http://127.0.0.1:${port}`;
     cluster!.lock.note({ at });
-    console.log(`Velvet Compass, reloading, at ${at}  (sign in: ${DEMO_SIGN_IN.email}, password ${DEMO_SIGN_IN.password})`);
-    await show(process.execPath, [join(ROOT, 'node_modules', '@react-router', 'dev', 'bin.js'), 'dev', '--host', '127.0.0.1', '--port', String(port), '--strictPort']);
+    console.log(
+      `Velvet Compass, reloading, at ${at}  (sign in: ${DEMO_SIGN_IN.email}, password ${DEMO_SIGN_IN.password})`,
+    );
+    await show(process.execPath, [
+      join(ROOT, 'node_modules', '@react-router', 'dev', 'bin.js'),
+      'dev',
+      '--host',
+      '127.0.0.1',
+      '--port',
+      String(port),
+      '--strictPort',
+    ]);
   } finally {
     await (cluster as PrivateCluster | null)?.stop();
   }

@@ -66,7 +66,9 @@ try {
   const noor = await visitOf(page, 'Noor Halvorsen');
   await page.goto(`${noor}/assess`);
   await shot(page, 'assess');
-  const threshold = page.locator('section.section').filter({ has: page.getByRole('heading', { name: 'Pressure threshold' }) });
+  const threshold = page
+    .locator('section.section')
+    .filter({ has: page.getByRole('heading', { name: 'Pressure threshold' }) });
   await threshold.getByRole('button', { name: 'Measure' }).click();
   await threshold.getByRole('button', { name: 'Press 1 with the gauge' }).click();
   await page.waitForTimeout(2600);
@@ -75,7 +77,9 @@ try {
   await page.screenshot({ path: join(folder, 'threshold.png') });
   console.log('threshold');
   await page.getByRole('button', { name: 'Open the photo' }).click();
-  await page.getByRole('region', { name: 'Levelness' }).evaluate((section) => section.scrollIntoView({ block: 'start' }));
+  await page
+    .getByRole('region', { name: 'Levelness' })
+    .evaluate((section) => section.scrollIntoView({ block: 'start' }));
   await shot(page, 'levelness');
   await page.goto('/practice');
   await shot(page, 'practice');
@@ -96,7 +100,10 @@ try {
   await page.getByRole('button', { name: 'Out of time' }).click();
   await page.getByRole('button', { name: 'Day room' }).click();
   await page.goto(`${noor}/record`);
-  await page.getByRole('radiogroup', { name: 'Masseter, client’s left, 0 to 3' }).getByText('0', { exact: true }).click();
+  await page
+    .getByRole('radiogroup', { name: 'Masseter, client’s left, 0 to 3' })
+    .getByText('0', { exact: true })
+    .click();
   await shot(page, 'record');
 } finally {
   await close();

@@ -28,7 +28,10 @@ await command(async () => {
   if (!owner) throw new Wrong('DATABASE_URL is not set; --help tells what there is');
   const port = readPort('PORT', process.env.PORT, 4310);
   const { origins, proxies } = readSettings(process.env);
-  if (origins.some((o) => o.startsWith('https:')) && !proxies.length) console.log('VELVET_PROXIES is not set: every visitor counts as the proxy, and wrong passwords of one make all wait');
+  if (origins.some((o) => o.startsWith('https:')) && !proxies.length)
+    console.log(
+      'VELVET_PROXIES is not set: every visitor counts as the proxy, and wrong passwords of one make all wait',
+    );
   ensureBuild();
   ensureTrailKey(DATA);
   await prepare(owner);

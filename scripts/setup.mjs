@@ -10,7 +10,9 @@ import { fileURLToPath } from 'node:url';
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)));
 const [command, ...rest] = process.argv.slice(2);
-const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+const lock = createHash('sha256')
+  .update(readFileSync(join(root, 'package-lock.json')))
+  .digest('hex');
 const stamp = join(root, 'node_modules', '.velvet-lock');
 
 const isInstalled = () => existsSync(stamp) && readFileSync(stamp, 'utf8') === lock;
@@ -19,7 +21,7 @@ const isInstalled = () => existsSync(stamp) && readFileSync(stamp, 'utf8') === l
 const installing = join(root, '.data', 'installing');
 function takeTurn() {
   mkdirSync(dirname(installing), { recursive: true });
-  for (let told = false; ; ) {
+  for (let told = false; ;) {
     try {
       writeFileSync(installing, String(process.pid), { flag: 'wx' });
       return;
@@ -42,7 +44,10 @@ if (!isInstalled()) {
   try {
     if (!isInstalled()) {
       console.log('Installing npm packages (about a minute) …');
-      const { status } = spawnSync('npm', ['ci', '--no-progress'], { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] });
+      const { status } = spawnSync('npm', ['ci', '--no-progress'], {
+        cwd: root,
+        stdio: ['ignore', 'inherit', 'inherit'],
+      });
       if (status !== 0) process.exitCode = status ?? 1;
       else writeFileSync(stamp, lock);
     }
@@ -53,7 +58,11 @@ if (!isInstalled()) {
 }
 // React decides between its two builds when it is first imported, so the environment has to say so from the start.
 const env = ['dev', 'test'].includes(command) ? process.env : { ...process.env, NODE_ENV: 'production' };
-const child = spawn(process.execPath, ['--import', 'tsx', join(root, 'scripts', `${command}.ts`), ...rest], { cwd: root, stdio: 'inherit', env });
+const child = spawn(process.execPath, ['--import', 'tsx', join(root, 'scripts', `${command}.ts`), ...rest], {
+  cwd: root,
+  stdio: 'inherit',
+  env,
+});
 // The door stays open until the child has closed everything behind it. Ctrl-C reaches the child by itself as well; it
 // minds the first signal only.
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => child.kill(signal));

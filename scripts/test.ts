@@ -18,7 +18,12 @@ let failed = 0;
 const wrong: string[] = [];
 const bin = (name: string): string => join(ROOT, 'node_modules', '.bin', name);
 
-async function step(title: string, command: string, args: readonly string[], env: NodeJS.ProcessEnv = {}): Promise<boolean> {
+async function step(
+  title: string,
+  command: string,
+  args: readonly string[],
+  env: NodeJS.ProcessEnv = {},
+): Promise<boolean> {
   const started = Date.now();
   console.log(`\n── ${title}`);
   const ok = await show(command, args, env);
@@ -57,12 +62,19 @@ function count(file: string, read: (report: never) => Counts, ok: boolean): void
 
 interface UnitReport {
   numPassedTests: number;
-  testResults: { name: string; status: string; message: string; assertionResults: { fullName: string; status: string; failureMessages: string[] }[] }[];
+  testResults: {
+    name: string;
+    status: string;
+    message: string;
+    assertionResults: { fullName: string; status: string; failureMessages: string[] }[];
+  }[];
 }
 
 function readUnit(report: UnitReport): Counts {
   const bad = report.testResults.flatMap((file) => {
-    const tests = file.assertionResults.filter((t) => t.status === 'failed').map((t) => `${file.name}: ${t.fullName}\n${t.failureMessages.join('\n')}`);
+    const tests = file.assertionResults
+      .filter((t) => t.status === 'failed')
+      .map((t) => `${file.name}: ${t.fullName}\n${t.failureMessages.join('\n')}`);
     return tests.length || file.status !== 'failed' ? tests : [`${file.name}\n${file.message}`];
   });
   return { good: report.numPassedTests, bad };
@@ -70,15 +82,27 @@ function readUnit(report: UnitReport): Counts {
 
 interface Suite {
   suites?: Suite[];
-  specs?: { title: string; file: string; line: number; ok: boolean; tests: { results: { error?: { message: string } }[] }[] }[];
+  specs?: {
+    title: string;
+    file: string;
+    line: number;
+    ok: boolean;
+    tests: { results: { error?: { message: string } }[] }[];
+  }[];
 }
 
 function readEndToEnd(report: { stats: { expected: number }; suites: Suite[] }): Counts {
-  const specs = (suite: Suite): NonNullable<Suite['specs']> => [...(suite.specs ?? []), ...(suite.suites ?? []).flatMap(specs)];
+  const specs = (suite: Suite): NonNullable<Suite['specs']> => [
+    ...(suite.specs ?? []),
+    ...(suite.suites ?? []).flatMap(specs),
+  ];
   const bad = report.suites
     .flatMap(specs)
     .filter((spec) => !spec.ok)
-    .map((spec) => `${spec.file}:${spec.line}: ${spec.title}\n${spec.tests.flatMap((t) => t.results.map((r) => r.error?.message ?? '')).join('\n')}`);
+    .map(
+      (spec) =>
+        `${spec.file}:${spec.line}: ${spec.title}\n${spec.tests.flatMap((t) => t.results.map((r) => r.error?.message ?? '')).join('\n')}`,
+    );
   return { good: report.stats.expected, bad };
 }
 
@@ -86,13 +110,35 @@ await check('types of the routes', bin('react-router'), ['typegen']);
 // Tests of the service need the build as well.
 ensureChromium();
 ensureBuild();
-await Promise.all([check('type check', bin('tsc'), ['--noEmit', '-p', '.']), check('lint', bin('eslint'), ['.', '--max-warnings', '0'])]);
-await check('walls between the rooms', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'app', 'core', 'server', 'reference', 'devices', 'cli', 'demo', 'scripts', 'tests']);
+await Promise.all([
+  check('type check', bin('tsc'), ['--noEmit', '-p', '.']),
+  check('lint', bin('eslint'), ['.', '--max-warnings', '0']),
+]);
+await check('walls between the rooms', bin('depcruise'), [
+  '--config',
+  '.dependency-cruiser.cjs',
+  'app',
+  'core',
+  'server',
+  'reference',
+  'devices',
+  'cli',
+  'demo',
+  'scripts',
+  'tests',
+]);
 
-const unit = await step('unit, published-value and service tests', bin('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${join(results, 'unit.json')}`]);
+const unit = await step('unit, published-value and service tests', bin('vitest'), [
+  'run',
+  '--reporter=default',
+  '--reporter=json',
+  `--outputFile.json=${join(results, 'unit.json')}`,
+]);
 count('unit.json', readUnit, unit);
 
-const e2e = await step('end-to-end tests', bin('playwright'), ['test'], { PLAYWRIGHT_JSON_OUTPUT_NAME: join(results, 'e2e.json') });
+const e2e = await step('end-to-end tests', bin('playwright'), ['test'], {
+  PLAYWRIGHT_JSON_OUTPUT_NAME: join(results, 'e2e.json'),
+});
 count('e2e.json', readEndToEnd, e2e);
 
 for (const one of wrong) console.log(`\n✘ ${one.split('\n').slice(0, 12).join('\n  ')}`);

@@ -15,7 +15,10 @@ export function canonical(value: unknown): string {
 }
 
 /** Every entry carries the hash of the one before: what is changed or taken out later no longer fits. */
-export const chained = (before: string, entry: unknown): string => createHash('sha256').update(`${before}\n${canonical(entry)}`).digest('hex');
+export const chained = (before: string, entry: unknown): string =>
+  createHash('sha256')
+    .update(`${before}\n${canonical(entry)}`)
+    .digest('hex');
 
 /** The newest entry of a practice's trail, as it was when it was written. */
 export interface TrailHead {
@@ -25,7 +28,8 @@ export interface TrailHead {
 }
 
 /** Signs how long the trail is and how it ends, with a key that is not in the database: cutting off its end is then seen. */
-export const signHead = (head: TrailHead, key: string): string => createHmac('sha256', key).update(`${head.practiceId}\n${head.entries}\n${head.hash}`).digest('hex');
+export const signHead = (head: TrailHead, key: string): string =>
+  createHmac('sha256', key).update(`${head.practiceId}\n${head.entries}\n${head.hash}`).digest('hex');
 
 export function headFits(head: TrailHead, signature: string, key: string): boolean {
   const [a, b] = [Buffer.from(signHead(head, key), 'hex'), Buffer.from(signature, 'hex')];

@@ -16,7 +16,10 @@ const LONGEST_LINE = 500;
  * One press as a stream of server-sent events, a line of the gauge each. A connection of its own for every press: the
  * process keeps no state. Ends when the gauge lets go, goes away, or the page does.
  */
-export function pressStream(command: Extract<GaugeCommand, { kind: 'press' }>, signal: AbortSignal): ReadableStream<Uint8Array> | null {
+export function pressStream(
+  command: Extract<GaugeCommand, { kind: 'press' }>,
+  signal: AbortSignal,
+): ReadableStream<Uint8Array> | null {
   const at = address();
   if (!at) return null;
   const text = new TextEncoder();
@@ -25,7 +28,8 @@ export function pressStream(command: Extract<GaugeCommand, { kind: 'press' }>, s
       const socket = connect(at);
       let rest = '';
       let over = false;
-      const send = (event: string, line: string) => !over && controller.enqueue(text.encode(`event: ${event}\ndata: ${line.replace(/[\r\n]/g, ' ')}\n\n`));
+      const send = (event: string, line: string) =>
+        !over && controller.enqueue(text.encode(`event: ${event}\ndata: ${line.replace(/[\r\n]/g, ' ')}\n\n`));
       const end = (event: string, why: string) => {
         if (over) return;
         send(event, why);

@@ -5,7 +5,10 @@ const LEAST_SCORE = 2;
 let judge: Promise<ZxcvbnFactory> | null = null;
 /** The lists are long and asked for when a practice is opened only. */
 async function makeJudge(): Promise<ZxcvbnFactory> {
-  const [{ ZxcvbnFactory: Factory }, { adjacencyGraphs, dictionary }] = await Promise.all([import('@zxcvbn-ts/core'), import('@zxcvbn-ts/language-common')]);
+  const [{ ZxcvbnFactory: Factory }, { adjacencyGraphs, dictionary }] = await Promise.all([
+    import('@zxcvbn-ts/core'),
+    import('@zxcvbn-ts/language-common'),
+  ]);
   return new Factory({ dictionary, graphs: adjacencyGraphs });
 }
 

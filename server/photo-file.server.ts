@@ -19,11 +19,19 @@ export async function cleanPhoto(sent: Buffer): Promise<{ bytes: Buffer; widthPx
   // Fetched when the first photo comes: few processes ever see one.
   const { default: sharp } = await import('sharp');
   const open = () => sharp(sent, { failOn: 'truncated', limitInputPixels: MOST_PIXELS, pages: 1 });
-  const meta = await open().metadata().catch(() => null);
+  const meta = await open()
+    .metadata()
+    .catch(() => null);
   if (!meta?.format || !ACCEPTED.has(meta.format)) throw new InputError('photo', WHAT_IS_ACCEPTED);
-  if (Math.min(meta.width, meta.height) < LEAST_EDGE_PX) throw new InputError('photo', `at least ${LEAST_EDGE_PX} px on each edge are accepted`);
+  if (Math.min(meta.width, meta.height) < LEAST_EDGE_PX)
+    throw new InputError('photo', `at least ${LEAST_EDGE_PX} px on each edge are accepted`);
   try {
-    const { data, info } = await open().rotate().resize({ width: LONGEST_EDGE_PX, height: LONGEST_EDGE_PX, fit: 'inside', withoutEnlargement: true }).flatten({ background: '#ffffff' }).jpeg({ quality: 88 }).toBuffer({ resolveWithObject: true });
+    const { data, info } = await open()
+      .rotate()
+      .resize({ width: LONGEST_EDGE_PX, height: LONGEST_EDGE_PX, fit: 'inside', withoutEnlargement: true })
+      .flatten({ background: '#ffffff' })
+      .jpeg({ quality: 88 })
+      .toBuffer({ resolveWithObject: true });
     return { bytes: data, widthPx: info.width, heightPx: info.height };
   } catch {
     throw new InputError('photo', 'this file is damaged or ends early; take the photo again');

@@ -7,7 +7,10 @@ const picture = (width = 600, height = 800) => sharp({ create: { width, height, 
 /** A photo as a phone writes it: place, time, device, and held sideways. */
 const fromPhone = () =>
   picture()
-    .withExif({ IFD0: { Make: 'Made-up', Model: 'Camera 1', Software: 'x', DateTime: '2026:11:25 10:00:00' }, IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '38/1 42/1 0/1', GPSLongitudeRef: 'W', GPSLongitude: '9/1 8/1 0/1' } })
+    .withExif({
+      IFD0: { Make: 'Made-up', Model: 'Camera 1', Software: 'x', DateTime: '2026:11:25 10:00:00' },
+      IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '38/1 42/1 0/1', GPSLongitudeRef: 'W', GPSLongitude: '9/1 8/1 0/1' },
+    })
     .withMetadata({ orientation: 6 })
     .jpeg()
     .toBuffer();
@@ -19,16 +22,32 @@ describe('a photo that is kept', () => {
     const kept = await cleanPhoto(sent);
     const meta = await sharp(kept.bytes).metadata();
     expect(meta).toMatchObject({ format: 'jpeg', width: 800, height: 600 });
-    expect([meta.exif, meta.xmp, meta.iptc, meta.icc, meta.orientation]).toEqual([undefined, undefined, undefined, undefined, undefined]);
+    expect([meta.exif, meta.xmp, meta.iptc, meta.icc, meta.orientation]).toEqual([
+      undefined,
+      undefined,
+      undefined,
+      undefined,
+      undefined,
+    ]);
     expect(kept.bytes.includes(Buffer.from('Made-up'))).toBe(false);
   });
-  test.each(['png', 'webp'] as const)('may be sent as %s, and is kept as JPEG', async (format) => expect((await sharp((await cleanPhoto(await picture()[format]().toBuffer())).bytes).metadata()).format).toBe('jpeg'));
+  test.each(['png', 'webp'] as const)('may be sent as %s, and is kept as JPEG', async (format) =>
+    expect((await sharp((await cleanPhoto(await picture()[format]().toBuffer())).bytes).metadata()).format).toBe(
+      'jpeg',
+    ),
+  );
   test('is made smaller, never larger', async () => {
-    expect(await cleanPhoto(await picture(3000, 4000).jpeg({ quality: 40 }).toBuffer())).toMatchObject({ widthPx: 1200, heightPx: 1600 });
+    expect(await cleanPhoto(await picture(3000, 4000).jpeg({ quality: 40 }).toBuffer())).toMatchObject({
+      widthPx: 1200,
+      heightPx: 1600,
+    });
     expect(await cleanPhoto(await picture(400, 500).png().toBuffer())).toMatchObject({ widthPx: 400, heightPx: 500 });
   });
   test('a comment hidden behind the picture does not come along', async () => {
-    const hidden = Buffer.concat([await picture().jpeg().toBuffer(), Buffer.from('<script>alert(1)</script>PK\u0003\u0004')]);
+    const hidden = Buffer.concat([
+      await picture().jpeg().toBuffer(),
+      Buffer.from('<script>alert(1)</script>PK\u0003\u0004'),
+    ]);
     expect((await cleanPhoto(hidden)).bytes.includes(Buffer.from('<script>'))).toBe(false);
   });
 });
@@ -43,7 +62,11 @@ describe('what is refused', () => {
     ['an archive', zip],
     ['an archive called a photo', () => Buffer.concat([Buffer.from('ffd8ffe0', 'hex'), zip()])],
     ['a page with a script', () => Buffer.from('<!doctype html><script>alert(1)</script>')],
-    ['a drawing with a script', () => Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="600" height="600"><script>alert(1)</script></svg>')],
+    [
+      'a drawing with a script',
+      () =>
+        Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="600" height="600"><script>alert(1)</script></svg>'),
+    ],
     ['another kind of picture', () => picture().gif().toBuffer()],
     ['a scan', () => picture().tiff().toBuffer()],
     ['words', () => Buffer.from('no picture at all')],
@@ -52,17 +75,42 @@ describe('what is refused', () => {
     ['more bytes than a photo may have', () => Buffer.alloc(LARGEST_PHOTO_BYTES + 1)],
   ])('%s', async (_what, make) => expect(cleanPhoto(await make())).rejects.toThrow('photo:'));
   test('a photo that ends early', async () => {
-    const noisy = await sharp({ create: { width: 900, height: 900, channels: 3, background: '#777', noise: { type: 'gaussian', mean: 120, sigma: 40 } } }).jpeg().toBuffer();
-    await expect(cleanPhoto(noisy.subarray(0, Math.floor(noisy.length * 0.6)))).rejects.toThrow('damaged or ends early');
+    const noisy = await sharp({
+      create: {
+        width: 900,
+        height: 900,
+        channels: 3,
+        background: '#777',
+        noise: { type: 'gaussian', mean: 120, sigma: 40 },
+      },
+    })
+      .jpeg()
+      .toBuffer();
+    await expect(cleanPhoto(noisy.subarray(0, Math.floor(noisy.length * 0.6)))).rejects.toThrow(
+      'damaged or ends early',
+    );
     const png = await sharp(noisy).png().toBuffer();
     await expect(cleanPhoto(png.subarray(0, Math.floor(png.length * 0.6)))).rejects.toThrow('photo:');
   });
-  test('a picture too small to be measured', async () => expect(cleanPhoto(await picture(299, 800).png().toBuffer())).rejects.toThrow('at least 300 px'));
+  test('a picture too small to be measured', async () =>
+    expect(cleanPhoto(await picture(299, 800).png().toBuffer())).rejects.toThrow('at least 300 px'));
 });
 
 describe('the body of a request', () => {
-  const request = (chunks: Uint8Array[]) => new Request('http://127.0.0.1/', { method: 'POST', body: new ReadableStream({ pull: (c) => { const next = chunks.shift(); if (next) c.enqueue(next); else c.close(); } }), duplex: 'half' } as RequestInit);
-  test('is put together', async () => expect((await photoBody(request([new Uint8Array([1, 2]), new Uint8Array([3])]))).toString('hex')).toBe('010203'));
+  const request = (chunks: Uint8Array[]) =>
+    new Request('http://127.0.0.1/', {
+      method: 'POST',
+      body: new ReadableStream({
+        pull: (c) => {
+          const next = chunks.shift();
+          if (next) c.enqueue(next);
+          else c.close();
+        },
+      }),
+      duplex: 'half',
+    } as RequestInit);
+  test('is put together', async () =>
+    expect((await photoBody(request([new Uint8Array([1, 2]), new Uint8Array([3])]))).toString('hex')).toBe('010203'));
   test('is given up as soon as it is too large', async () => {
     const chunks = Array.from({ length: 40 }, () => new Uint8Array(1_000_000));
     await expect(photoBody(request(chunks))).rejects.toThrow('at most 8 MB');

@@ -3,10 +3,24 @@ import { isLoopback, readPort, readSettings } from './settings.ts';
 
 describe('settings', () => {
   test('nothing set is loopback only', () => expect(readSettings({})).toEqual({ origins: [], proxies: [] }));
-  test('several origins, a closing slash is none', () => expect(readSettings({ VELVET_ORIGIN: 'https://studio.example, http://127.0.0.1:4310/' }).origins).toEqual(['https://studio.example', 'http://127.0.0.1:4310']));
-  test.each(['studio.example', 'https://studio.example/app', 'ftp://studio.example', 'https://me@studio.example', 'https://studio.example?x'])('an origin %s is refused', (VELVET_ORIGIN) => expect(() => readSettings({ VELVET_ORIGIN })).toThrow(/^VELVET_ORIGIN: /));
-  test('proxies are addresses, networks or loopback', () => expect(readSettings({ VELVET_PROXIES: 'loopback 10.1.0.0/16' }).proxies).toEqual(['loopback', '10.1.0.0/16']));
-  test('a proxy by name is refused', () => expect(() => readSettings({ VELVET_PROXIES: 'true' })).toThrow(/^VELVET_PROXIES: /));
+  test('several origins, a closing slash is none', () =>
+    expect(readSettings({ VELVET_ORIGIN: 'https://studio.example, http://127.0.0.1:4310/' }).origins).toEqual([
+      'https://studio.example',
+      'http://127.0.0.1:4310',
+    ]));
+  test.each([
+    'studio.example',
+    'https://studio.example/app',
+    'ftp://studio.example',
+    'https://me@studio.example',
+    'https://studio.example?x',
+  ])('an origin %s is refused', (VELVET_ORIGIN) =>
+    expect(() => readSettings({ VELVET_ORIGIN })).toThrow(/^VELVET_ORIGIN: /),
+  );
+  test('proxies are addresses, networks or loopback', () =>
+    expect(readSettings({ VELVET_PROXIES: 'loopback 10.1.0.0/16' }).proxies).toEqual(['loopback', '10.1.0.0/16']));
+  test('a proxy by name is refused', () =>
+    expect(() => readSettings({ VELVET_PROXIES: 'true' })).toThrow(/^VELVET_PROXIES: /));
   test('beyond this machine only with an origin', () => {
     expect(() => readSettings({ HOST: '0.0.0.0' })).toThrow(/^HOST: /);
     expect(readSettings({ HOST: '0.0.0.0', VELVET_ORIGIN: 'https://studio.example' }).origins).toHaveLength(1);
@@ -14,8 +28,21 @@ describe('settings', () => {
 });
 
 describe('a port', () => {
-  test.each([['80', 80], [undefined, 4310], ['', 4310]])('%s is %i', (text, port) => expect(readPort('PORT', text, 4310)).toBe(port));
-  test.each(['0', '65536', 'nonsense', '4310 ', '-1', '1e3'])('%s is refused', (text) => expect(() => readPort('PORT', text, 1)).toThrow('PORT: a whole number from 1 to 65535 is accepted'));
+  test.each([
+    ['80', 80],
+    [undefined, 4310],
+    ['', 4310],
+  ])('%s is %i', (text, port) => expect(readPort('PORT', text, 4310)).toBe(port));
+  test.each(['0', '65536', 'nonsense', '4310 ', '-1', '1e3'])('%s is refused', (text) =>
+    expect(() => readPort('PORT', text, 1)).toThrow('PORT: a whole number from 1 to 65535 is accepted'),
+  );
 });
 
-test.each([['127.0.0.1:4310', true], ['localhost', true], ['[::1]:80', true], ['127.0.0.1.evil.example', false], ['evil.example', false], ['127.0.0.1:', false]])('%s loopback: %s', (host, yes) => expect(isLoopback(host)).toBe(yes));
+test.each([
+  ['127.0.0.1:4310', true],
+  ['localhost', true],
+  ['[::1]:80', true],
+  ['127.0.0.1.evil.example', false],
+  ['evil.example', false],
+  ['127.0.0.1:', false],
+])('%s loopback: %s', (host, yes) => expect(isLoopback(host)).toBe(yes));

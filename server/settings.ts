@@ -16,7 +16,10 @@ const list = (value: string | undefined): string[] => (value ?? '').split(/[\s,]
 
 function originOf(text: string): string {
   const url = URL.canParse(text) ? new URL(text) : null;
-  if (!url || !/^https?:$/.test(url.protocol) || url.pathname !== '/' || url.search || url.hash || url.username) throw new SettingError(`VELVET_ORIGIN: "${text}" is no origin; one or several such as https://studio.example are accepted`);
+  if (!url || !/^https?:$/.test(url.protocol) || url.pathname !== '/' || url.search || url.hash || url.username)
+    throw new SettingError(
+      `VELVET_ORIGIN: "${text}" is no origin; one or several such as https://studio.example are accepted`,
+    );
   return url.origin;
 }
 
@@ -24,8 +27,13 @@ function originOf(text: string): string {
 export function readSettings(env: Readonly<Record<string, string | undefined>>): Settings {
   const origins = list(env.VELVET_ORIGIN).map(originOf);
   const proxies = list(env.VELVET_PROXIES);
-  for (const proxy of proxies) if (!/^(loopback|linklocal|uniquelocal|[0-9a-fA-F.:]+(\/\d{1,3})?)$/.test(proxy)) throw new SettingError(`VELVET_PROXIES: "${proxy}" is no address; addresses, networks such as 10.1.0.0/16, or "loopback" are accepted`);
-  if (env.HOST && !isLoopback(env.HOST) && env.HOST !== '::1' && !origins.length) throw new SettingError('HOST: serving beyond this machine needs VELVET_ORIGIN, the address that browsers use');
+  for (const proxy of proxies)
+    if (!/^(loopback|linklocal|uniquelocal|[0-9a-fA-F.:]+(\/\d{1,3})?)$/.test(proxy))
+      throw new SettingError(
+        `VELVET_PROXIES: "${proxy}" is no address; addresses, networks such as 10.1.0.0/16, or "loopback" are accepted`,
+      );
+  if (env.HOST && !isLoopback(env.HOST) && env.HOST !== '::1' && !origins.length)
+    throw new SettingError('HOST: serving beyond this machine needs VELVET_ORIGIN, the address that browsers use');
   return { origins, proxies };
 }
 
@@ -33,7 +41,8 @@ export function readSettings(env: Readonly<Record<string, string | undefined>>):
 export function readPort(name: string, text: string | undefined, otherwise: number): number {
   if (text === undefined || text === '') return otherwise;
   const port = Number(text);
-  if (!/^\d{1,5}$/.test(text) || port < 1 || port > 65535) throw new SettingError(`${name}: a whole number from 1 to 65535 is accepted`);
+  if (!/^\d{1,5}$/.test(text) || port < 1 || port > 65535)
+    throw new SettingError(`${name}: a whole number from 1 to 65535 is accepted`);
   return port;
 }
 
@@ -41,6 +50,7 @@ export function readPort(name: string, text: string | undefined, otherwise: numb
 export function newPracticesPerHour(env: Readonly<Record<string, string | undefined>>): number {
   const text = env.VELVET_NEW_PRACTICES_PER_HOUR;
   if (text === undefined || text === '') return 10;
-  if (!/^\d{1,6}$/.test(text) || Number(text) < 1) throw new SettingError('VELVET_NEW_PRACTICES_PER_HOUR: a whole number, 1 or more, is accepted');
+  if (!/^\d{1,6}$/.test(text) || Number(text) < 1)
+    throw new SettingError('VELVET_NEW_PRACTICES_PER_HOUR: a whole number, 1 or more, is accepted');
   return Number(text);
 }

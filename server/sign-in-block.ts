@@ -7,7 +7,8 @@ const holder = globalThis as { velvetBlocked?: Map<string, number> };
 const blocked = (holder.velvetBlocked ??= new Map<string, number>());
 
 export function blockAddress(address: string, ms: number, nowMs = Date.now()): void {
-  if (blocked.size >= MOST_ADDRESSES) for (const [one, until] of blocked) if (until <= nowMs || blocked.size >= MOST_ADDRESSES) blocked.delete(one);
+  if (blocked.size >= MOST_ADDRESSES)
+    for (const [one, until] of blocked) if (until <= nowMs || blocked.size >= MOST_ADDRESSES) blocked.delete(one);
   blocked.set(address, nowMs + Math.min(ms, LONGEST_MS));
 }
 

@@ -7,8 +7,24 @@ import { CATALOGUE } from '../../reference/catalogue';
 import { CAUTIONS } from '../../reference/cautions';
 import { POINTS } from '../../reference/points';
 
-export const TRADITIONS: readonly Tradition[] = ['jaw', 'headache', 'migraine', 'eye-strain', 'stress', 'neck-tension', 'sinus', 'sleep', 'puffiness'];
-export const KIND_NAMES: Record<EntryKind, string> = { point: 'Points', muscle: 'Muscles', node: 'Lymph nodes', landmark: 'Landmarks', technique: 'Techniques' };
+export const TRADITIONS: readonly Tradition[] = [
+  'jaw',
+  'headache',
+  'migraine',
+  'eye-strain',
+  'stress',
+  'neck-tension',
+  'sinus',
+  'sleep',
+  'puffiness',
+];
+export const KIND_NAMES: Record<EntryKind, string> = {
+  point: 'Points',
+  muscle: 'Muscles',
+  node: 'Lymph nodes',
+  landmark: 'Landmarks',
+  technique: 'Techniques',
+};
 
 export interface Ask extends AtlasAsk {
   caution: string | null;
@@ -16,14 +32,18 @@ export interface Ask extends AtlasAsk {
 
 /** The question that an address asks; whatever it does not know is left out. */
 export function readAsk(query: URLSearchParams): Ask {
-  const of = <T extends string>(name: string, known: readonly T[]): T | null => known.find((k) => k === query.get(name)) ?? null;
+  const of = <T extends string>(name: string, known: readonly T[]): T | null =>
+    known.find((k) => k === query.get(name)) ?? null;
   return {
     text: (query.get('q') ?? '').slice(0, 80),
     kind: of('kind', ENTRY_KINDS),
     region: of<Region>('region', REGIONS),
     complaint: of('complaint', TRADITIONS),
     muscle: query.get('muscle'),
-    caution: of('caution', CAUTIONS.map((c) => c.key)),
+    caution: of(
+      'caution',
+      CAUTIONS.map((c) => c.key),
+    ),
   };
 }
 
@@ -56,9 +76,15 @@ export function reachOf(cautionKey: string, entry: Pick<AtlasEntry, 'kind' | 'id
     return technique ? reachOfTechnique(caution, technique, CATALOGUE) : null;
   }
   const region = entry.regions[0] ?? null;
-  if (entry.kind === 'point') return reachOfPlace(caution, { region: POINTS.find((p) => p.id === entry.id)?.region ?? null, point: entry.id });
+  if (entry.kind === 'point')
+    return reachOfPlace(caution, { region: POINTS.find((p) => p.id === entry.id)?.region ?? null, point: entry.id });
   return reachOfPlace(caution, entry.kind === 'muscle' ? { region, muscle: entry.id } : { region });
 }
 
 const EFFECT_WORDS: Record<Reach['effect'], string> = { off: 'off limits', capped: 'limited', care: 'with care' };
-export const reachWords = (reach: Reach): string => (reach.effect === 'capped' ? `no ${reach.what}` : reach.what ? `${EFFECT_WORDS[reach.effect]}: ${reach.what}` : EFFECT_WORDS[reach.effect]);
+export const reachWords = (reach: Reach): string =>
+  reach.effect === 'capped'
+    ? `no ${reach.what}`
+    : reach.what
+      ? `${EFFECT_WORDS[reach.effect]}: ${reach.what}`
+      : EFFECT_WORDS[reach.effect];

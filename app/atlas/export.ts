@@ -1,5 +1,21 @@
 /** Properties that the sheet's style gives to its marks; written into the copy, so that it looks the same anywhere. */
-const KEPT = ['fill', 'fill-opacity', 'stroke', 'stroke-width', 'stroke-opacity', 'stroke-dasharray', 'stroke-linecap', 'stroke-linejoin', 'opacity', 'font-size', 'font-weight', 'font-family', 'text-anchor', 'dominant-baseline', 'paint-order'];
+const KEPT = [
+  'fill',
+  'fill-opacity',
+  'stroke',
+  'stroke-width',
+  'stroke-opacity',
+  'stroke-dasharray',
+  'stroke-linecap',
+  'stroke-linejoin',
+  'opacity',
+  'font-size',
+  'font-weight',
+  'font-family',
+  'text-anchor',
+  'dominant-baseline',
+  'paint-order',
+];
 
 /** The chart that is on the screen as one self-contained SVG text. */
 export function chartAsSvg(chart: HTMLElement): string | null {
@@ -14,7 +30,14 @@ export function chartAsSvg(chart: HTMLElement): string | null {
   for (const name of ['class', 'style', 'aria-hidden']) out.removeAttribute(name);
   const paper = document.createElementNS('http://www.w3.org/2000/svg', 'rect');
   const { x, y } = first.viewBox.baseVal;
-  for (const [name, value] of Object.entries({ x, y, width, height, fill: getComputedStyle(chart).getPropertyValue('--chart-paper').trim() || '#fff' })) paper.setAttribute(name, String(value));
+  for (const [name, value] of Object.entries({
+    x,
+    y,
+    width,
+    height,
+    fill: getComputedStyle(chart).getPropertyValue('--chart-paper').trim() || '#fff',
+  }))
+    paper.setAttribute(name, String(value));
   out.append(paper);
   for (const sheet of sheets)
     for (const child of sheet.children) {

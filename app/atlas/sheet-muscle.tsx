@@ -4,16 +4,38 @@ import { TECHNIQUES } from '../../reference/catalogue';
 import { POINTS } from '../../reference/points';
 import { CautionList, MarkNote, PointLinks, Row, TechniqueLinks } from './sheet-parts';
 
-const VIEW_FROM: Record<MuscleRow['view'], string> = { front: 'seen from the front', profile: 'seen from the side', back: 'seen from behind', top: 'seen from above', chest: 'seen from the front' };
+const VIEW_FROM: Record<MuscleRow['view'], string> = {
+  front: 'seen from the front',
+  profile: 'seen from the side',
+  back: 'seen from behind',
+  top: 'seen from above',
+  chest: 'seen from the front',
+};
 
 /** Which way the fibres run, in words that need no protractor. */
 export function fibreWords(m: MuscleRow): string {
-  if (m.fibreDegrees === null) return m.fan?.kind === 'ring' ? 'in a ring' : m.id === 'epicranial-aponeurosis' ? 'a sheet, pulled front to back' : 'no single direction';
+  if (m.fibreDegrees === null)
+    return m.fan?.kind === 'ring'
+      ? 'in a ring'
+      : m.id === 'epicranial-aponeurosis'
+        ? 'a sheet, pulled front to back'
+        : 'no single direction';
   const d = m.fibreDegrees;
   const steep = Math.min(Math.abs(d - 90), 90);
   const lean = steep <= 12 ? 'upright' : steep >= 78 ? 'level' : `${Math.round(90 - steep)}° from level`;
   if (steep <= 12 || steep >= 78) return `${lean}, ${VIEW_FROM[m.view]}`;
-  const side = m.view === 'profile' ? (d < 90 ? 'rising forward' : 'rising backward') : m.view === 'back' ? (d < 90 ? 'rising outward' : 'falling outward') : d > 90 ? 'rising outward' : 'falling outward';
+  const side =
+    m.view === 'profile'
+      ? d < 90
+        ? 'rising forward'
+        : 'rising backward'
+      : m.view === 'back'
+        ? d < 90
+          ? 'rising outward'
+          : 'falling outward'
+        : d > 90
+          ? 'rising outward'
+          : 'falling outward';
   return `${side}, ${lean}, ${VIEW_FROM[m.view]}`;
 }
 

@@ -25,16 +25,20 @@ export function NodeSheet({ node }: { node: NodeRow }) {
         <Row label="Takes">{node.note}</Row>
         <Row label="Drains on to">
           {node.next.length
-            ? wayToTerminus(LYMPH_NODES, node.id).slice(1).map((id, i) => (
-                <span key={id}>
-                  {i > 0 && ' → '}
-                  <SheetLink kind="node" id={id}>
-                    {nodeName(id)}
-                  </SheetLink>
-                </span>
-              ))
+            ? wayToTerminus(LYMPH_NODES, node.id)
+                .slice(1)
+                .map((id, i) => (
+                  <span key={id}>
+                    {i > 0 && ' → '}
+                    <SheetLink kind="node" id={id}>
+                      {nodeName(id)}
+                    </SheetLink>
+                  </span>
+                ))
             : 'the great veins: the end of the way'}
-          {node.next.length > 1 && <div className="soft small">or by {node.next.slice(1).map(nodeName).join(', ')}</div>}
+          {node.next.length > 1 && (
+            <div className="soft small">or by {node.next.slice(1).map(nodeName).join(', ')}</div>
+          )}
         </Row>
       </dl>
       {strokes.length > 0 && (
@@ -43,7 +47,8 @@ export function NodeSheet({ node }: { node: NodeRow }) {
           <ul className="sheet-links">
             {strokes.map((p) => (
               <li key={p.id}>
-                <strong>{p.area}</strong>: {p.way} {p.note && <span className="soft">{p.note}</span>} <MarkNote mark={p.mark} />
+                <strong>{p.area}</strong>: {p.way} {p.note && <span className="soft">{p.note}</span>}{' '}
+                <MarkNote mark={p.mark} />
               </li>
             ))}
           </ul>
@@ -61,7 +66,10 @@ export function LandmarkSheet({ landmark }: { landmark: LandmarkRow }) {
   return (
     <>
       <h2>{landmark.name}</h2>
-      <p className="soft">landmark{landmark.code && `, ${landmark.code}`}, {landmark.paired ? 'both sides' : 'on the midline'}{landmark.anchor ? '' : '; not on the drawing'}</p>
+      <p className="soft">
+        landmark{landmark.code && `, ${landmark.code}`}, {landmark.paired ? 'both sides' : 'on the midline'}
+        {landmark.anchor ? '' : '; not on the drawing'}
+      </p>
       <dl className="sheet">
         <Row label="What it is">{landmark.what}</Row>
         <Row label="Find it">{landmark.find}</Row>
@@ -70,8 +78,12 @@ export function LandmarkSheet({ landmark }: { landmark: LandmarkRow }) {
             <PointLinks ids={points} />
           </Row>
         )}
-        {measures.length > 0 && <Row label="Measured from here">{measures.map((m) => m.name.toLowerCase()).join('; ')}</Row>}
-        {inches.length > 0 && <Row label="Body-inches">{inches.map((b) => `${b.between} = ${b.inches}`).join('; ')}</Row>}
+        {measures.length > 0 && (
+          <Row label="Measured from here">{measures.map((m) => m.name.toLowerCase()).join('; ')}</Row>
+        )}
+        {inches.length > 0 && (
+          <Row label="Body-inches">{inches.map((b) => `${b.between} = ${b.inches}`).join('; ')}</Row>
+        )}
       </dl>
     </>
   );
@@ -98,11 +110,13 @@ export function TechniqueSheet({ technique: t }: { technique: Technique }) {
           </Row>
         )}
         <Row label="How">
-          <MotionGlyph motion={t.motion} /> {t.contacts.join(' or ').replaceAll('-', ' ')}, {t.motion.replace('-', ' ')}: {t.direction}
+          <MotionGlyph motion={t.motion} /> {t.contacts.join(' or ').replaceAll('-', ' ')}, {t.motion.replace('-', ' ')}
+          : {t.direction}
         </Row>
         <Row label="Dose">
           {doseWords(t.defaults)}, {SIDE_PLAN_NAMES[t.defaults.sides.mode]}
-          {t.pressure && `, ${t.pressure.least === t.pressure.most ? t.pressure.least : `${t.pressure.least} to ${t.pressure.most}`} pressure`}
+          {t.pressure &&
+            `, ${t.pressure.least === t.pressure.most ? t.pressure.least : `${t.pressure.least} to ${t.pressure.most}`} pressure`}
           {t.perDayMost !== null && `, at most ${t.perDayMost} times a day`}
         </Row>
         <Row label="Glide">{t.glide === 'product' ? 'with a glide product' : t.glide === 'dry' ? 'dry' : 'either'}</Row>

@@ -6,9 +6,13 @@ import { MUSCLES } from '../../reference/muscles';
 import { POINTS } from '../../reference/points';
 
 const MARK_WORDS: Record<Mark, string> = {
-  sure: '', 'from-memory': 'from memory, to be verified', 'common-practice': 'common practice, no source', 'our-choice': 'our choice',
+  sure: '',
+  'from-memory': 'from memory, to be verified',
+  'common-practice': 'common practice, no source',
+  'our-choice': 'our choice',
 };
-export const MarkNote = ({ mark }: { mark: Mark }) => (MARK_WORDS[mark] ? <span className="mark-note">{MARK_WORDS[mark]}</span> : null);
+export const MarkNote = ({ mark }: { mark: Mark }) =>
+  MARK_WORDS[mark] ? <span className="mark-note">{MARK_WORDS[mark]}</span> : null;
 
 export function Row({ label, children }: { label: string; children: ReactNode }) {
   return (
@@ -55,7 +59,13 @@ export const PointLinks = ({ ids }: { ids: readonly string[] }) => (
   </>
 );
 
-export function TechniqueLinks({ title, techniques }: { title: string; techniques: readonly { id: string; name: string }[] }) {
+export function TechniqueLinks({
+  title,
+  techniques,
+}: {
+  title: string;
+  techniques: readonly { id: string; name: string }[];
+}) {
   if (!techniques.length) return null;
   return (
     <section>

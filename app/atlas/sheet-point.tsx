@@ -17,19 +17,27 @@ export interface WhoseMeasures {
   measures: ClientMeasures;
 }
 
-const SOURCES: Record<ClientInch['source'], string> = { measured: 'measured on this client', finger: 'from the client’s finger', average: 'adult average, not measured' };
+const SOURCES: Record<ClientInch['source'], string> = {
+  measured: 'measured on this client',
+  finger: 'from the client’s finger',
+  average: 'adult average, not measured',
+};
 
 /** How far the point lies from its landmark, on this client or on the average adult. */
 export function PointDistanceNote({ point, whose }: { point: PointRow; whose: WhoseMeasures | null }) {
   const inches = clientInches(BODY_INCHES, whose?.measures ?? {});
   const distance = pointDistance(point, inches);
-  const units = [...new Set(Object.values(inchesOf(point)))].map((id) => inches[id]).filter((u) => distance.legs.some((l) => l.inch === u.id));
+  const units = [...new Set(Object.values(inchesOf(point)))]
+    .map((id) => inches[id])
+    .filter((u) => distance.legs.some((l) => l.inch === u.id));
   return (
     <>
-      <strong>{distanceWords(distance, landmarkName)}</strong> {distance.legs.length > 0 && (whose ? `on ${whose.name}` : 'on the average adult')}
+      <strong>{distanceWords(distance, landmarkName)}</strong>{' '}
+      {distance.legs.length > 0 && (whose ? `on ${whose.name}` : 'on the average adult')}
       {units.map((u) => (
         <div key={u.id} className="soft small">
-          1 {BODY_INCHES.find((b) => b.id === u.id)!.name} = {u.mm.toFixed(1)} mm ± {(2 * u.errorMm).toFixed(1)}, {SOURCES[u.source]}
+          1 {BODY_INCHES.find((b) => b.id === u.id)!.name} = {u.mm.toFixed(1)} mm ± {(2 * u.errorMm).toFixed(1)},{' '}
+          {SOURCES[u.source]}
         </div>
       ))}
     </>
@@ -95,7 +103,8 @@ export function PointSheet({ point, whose }: { point: PointRow; whose: WhoseMeas
             </Row>
             <Row label="Also under it">{p.under.join('; ')}</Row>
             <Row label="Tradition uses it for">
-              {p.tradition.map((t) => t.replace('-', ' ')).join(', ')} <span className="mark-note">tradition, not evidence</span>
+              {p.tradition.map((t) => t.replace('-', ' ')).join(', ')}{' '}
+              <span className="mark-note">tradition, not evidence</span>
             </Row>
           </dl>
         ))}
@@ -108,7 +117,9 @@ export function PointSheet({ point, whose }: { point: PointRow; whose: WhoseMeas
 
 /** How far apart two points lie on the drawn body, in a straight line. */
 function apart(a: PointRow, b: PointRow): string {
-  const [p, q] = [a, b].map((x) => worldOf(placesOn({ kind: 'point', id: x.id }, 'left')[0] ?? { kind: 'point', id: x.id, side: 'left' }));
+  const [p, q] = [a, b].map((x) =>
+    worldOf(placesOn({ kind: 'point', id: x.id }, 'left')[0] ?? { kind: 'point', id: x.id, side: 'left' }),
+  );
   if (!p || !q || p.body !== q.body) return 'not on the same drawing';
   const mm = Math.hypot(p.mm[0] - q.mm[0], p.mm[1] - q.mm[1], p.mm[2] - q.mm[2]);
   return `${Math.round(mm)} mm apart in a straight line on the drawn adult`;

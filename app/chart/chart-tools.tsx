@@ -25,20 +25,30 @@ export function ChartTools({ own, hidden, onHide, mapOn, onMap, listed, mirrored
           {layer}
         </button>
       ))}
-      {listed === 'at once' || asked ? (
-        MAP_LAYERS.map((layer) => (
-          <button key={layer} type="button" className="is-map" aria-pressed={mapOn.has(layer)} onClick={() => onMap(layer)}>
-            {layer}
-          </button>
-        ))
-      ) : (
-        listed === 'when asked' && (
-          <button type="button" className="plain" onClick={() => setAsked(true)}>
-            Map …
-          </button>
-        )
-      )}
-      <button type="button" aria-pressed={mirrored} onClick={onMirror} title="Flip the chart for work in front of a mirror" className="mirror">
+      {listed === 'at once' || asked
+        ? MAP_LAYERS.map((layer) => (
+            <button
+              key={layer}
+              type="button"
+              className="is-map"
+              aria-pressed={mapOn.has(layer)}
+              onClick={() => onMap(layer)}
+            >
+              {layer}
+            </button>
+          ))
+        : listed === 'when asked' && (
+            <button type="button" className="plain" onClick={() => setAsked(true)}>
+              Map …
+            </button>
+          )}
+      <button
+        type="button"
+        aria-pressed={mirrored}
+        onClick={onMirror}
+        title="Flip the chart for work in front of a mirror"
+        className="mirror"
+      >
         Mirror{mirrored ? ' on' : ''}
       </button>
       {zoom && (
@@ -47,7 +57,12 @@ export function ChartTools({ own, hidden, onHide, mapOn, onMap, listed, mirrored
           role="group"
           aria-label="How near"
           onKeyDown={(e) => {
-            const step = ({ ArrowLeft: [0.2, 0], ArrowRight: [-0.2, 0], ArrowUp: [0, 0.2], ArrowDown: [0, -0.2] } as Record<string, [number, number]>)[e.key];
+            const step = (
+              { ArrowLeft: [0.2, 0], ArrowRight: [-0.2, 0], ArrowUp: [0, 0.2], ArrowDown: [0, -0.2] } as Record<
+                string,
+                [number, number]
+              >
+            )[e.key];
             if (!step) return;
             zoom.pan(...step);
             e.preventDefault();

@@ -5,10 +5,33 @@ import { useInBrowser } from '../ui/use-in-browser';
 import { ChartTools } from './chart-tools';
 import { ClientChart } from './client-chart';
 import { useFibres } from './fibres';
-import { ChangeLayer, ContactRing, KeepOffLayer, RouteLayer, TendernessLayer, type Change, type KeepOff, type RingState, type Sounding, type Stop } from './layers';
+import {
+  ChangeLayer,
+  ContactRing,
+  KeepOffLayer,
+  RouteLayer,
+  TendernessLayer,
+  type Change,
+  type KeepOff,
+  type RingState,
+  type Sounding,
+  type Stop,
+} from './layers';
 import type { MapLayer } from './map-layer-names';
 import { PickLayer, type Pickable } from './pick-layer';
-import { bestView, edgesOf, placeKey, places as standardPlaces, sheetOf, shownIn, VIEW_NAMES, VIEWS, type Place, type Shown, type View } from './places';
+import {
+  bestView,
+  edgesOf,
+  placeKey,
+  places as standardPlaces,
+  sheetOf,
+  shownIn,
+  VIEW_NAMES,
+  VIEWS,
+  type Place,
+  type Shown,
+  type View,
+} from './places';
 import type { FittedHead } from './fitted';
 import { TERRAIN_URLS, useTerrain } from './terrain';
 import { useSize } from './use-size';
@@ -28,7 +51,11 @@ interface Props {
   keepOff?: readonly KeepOff[];
   muscles?: readonly MuscleSide[];
   changes?: readonly Change[];
-  pick?: { places: readonly Pickable[]; onPick: (place: Place) => void; onKey?: (place: Place, key: string) => boolean };
+  pick?: {
+    places: readonly Pickable[];
+    onPick: (place: Place) => void;
+    onKey?: (place: Place, key: string) => boolean;
+  };
   ring?: RingState | null;
   /** The chart turns to show these and, with `zoom`, comes near. */
   follow?: readonly Place[];
@@ -58,7 +85,28 @@ type Layer = 'Route' | 'Tenderness' | 'Muscle work' | 'Keep off' | 'Places';
 
 /** The one drawing that everything is placed on: views and layers at its sides, R and L at its edges. */
 export function FaceChart(props: Props) {
-  const { stops, onChooseStop, soundings, keepOff, muscles, changes, pick, ring, follow, zoom, map, chosen = null, second = null, focusedMeasure = null, turn = null, nearTo, over, onPoint, onView, bare } = props;
+  const {
+    stops,
+    onChooseStop,
+    soundings,
+    keepOff,
+    muscles,
+    changes,
+    pick,
+    ring,
+    follow,
+    zoom,
+    map,
+    chosen = null,
+    second = null,
+    focusedMeasure = null,
+    turn = null,
+    nearTo,
+    over,
+    onPoint,
+    onView,
+    bare,
+  } = props;
   const client = useContext(ClientChart);
   const measures = props.measures ?? client.measures;
   const fitted = props.fitted ?? client.head;
@@ -83,19 +131,38 @@ export function FaceChart(props: Props) {
   const fibres = fitted?.fibres ?? standardFibres;
   const table = fitted?.places ?? standardPlaces;
   const shown = useMemo(() => shownIn(view, mirrored, table), [view, mirrored, table]);
-  const aim = useMemo(() => (nearTo?.length ? aimAt(nearTo, sheetOf(view), size, shown) : null), [nearTo, view, size, shown]);
+  const aim = useMemo(
+    () => (nearTo?.length ? aimAt(nearTo, sheetOf(view), size, shown) : null),
+    [nearTo, view, size, shown],
+  );
   const zoomed = useZoom(frame, moving, view, aim, !zoom);
 
   const sheet = sheetOf(view);
   const { drawn } = zoomed;
-  const part = useMemo(() => (zoom && follow?.length ? near(follow, sheetOf(view), shown) : visiblePart(sheetOf(view), size, drawn)), [zoom, follow, view, shown, size, drawn]);
+  const part = useMemo(
+    () => (zoom && follow?.length ? near(follow, sheetOf(view), shown) : visiblePart(sheetOf(view), size, drawn)),
+    [zoom, follow, view, shown, size, drawn],
+  );
   const unit = size.width ? Math.max(part.width / size.width, part.height / size.height) : 1;
   const taken = useMemo(() => wordBoxes(part, size, unit), [part, size, unit]);
   // To fill the frame with a wide sheet would cut away both sides, and with them what is shown.
-  const svg = { viewBox: `${part.x} ${part.y} ${part.width} ${part.height}`, preserveAspectRatio: zoom && part.height >= part.width ? 'xMidYMid slice' : 'xMidYMid meet' };
+  const svg = {
+    viewBox: `${part.x} ${part.y} ${part.width} ${part.height}`,
+    preserveAspectRatio: zoom && part.height >= part.width ? 'xMidYMid slice' : 'xMidYMid meet',
+  };
   const flip = mirrored ? `matrix(-1 0 0 1 ${sheet.width} 0)` : undefined;
   const on = (layer: Layer) => !hidden.has(layer);
-  const own = ([['Route', stops], ['Tenderness', soundings], ['Muscle work', muscles], ['Keep off', keepOff], ['Places', pick?.places]] as const).filter(([, has]) => has).map(([name]) => name);
+  const own = (
+    [
+      ['Route', stops],
+      ['Tenderness', soundings],
+      ['Muscle work', muscles],
+      ['Keep off', keepOff],
+      ['Places', pick?.places],
+    ] as const
+  )
+    .filter(([, has]) => has)
+    .map(([name]) => name);
   const [leftEdge, rightEdge] = edgesOf(view, mirrored);
   const layer = { shown, unit: Math.max(1, unit) };
 
@@ -104,7 +171,11 @@ export function FaceChart(props: Props) {
       <div className="chart-rail">
         {VIEWS.map((v) => (
           <button key={v} type="button" className="view-button" aria-pressed={v === view} onClick={() => turnTo(v)}>
-            <span className={`view-thumb is-${v}`} style={{ maskImage: `url(${TERRAIN_URLS[v]})` }} aria-hidden="true" />
+            <span
+              className={`view-thumb is-${v}`}
+              style={{ maskImage: `url(${TERRAIN_URLS[v]})` }}
+              aria-hidden="true"
+            />
             {VIEW_NAMES[v]}
           </button>
         ))}
@@ -120,13 +191,32 @@ export function FaceChart(props: Props) {
         onMirror={() => setMirrored(!mirrored)}
         zoom={zoom ? null : zoomed}
       />
-      <div className="chart-drawing" ref={frame} tabIndex={zoom ? undefined : -1} onClick={onPoint && ((e) => tell(e, (x, y) => onPoint(view, mirrored ? sheet.width - x : x, y)))}>
+      <div
+        className="chart-drawing"
+        ref={frame}
+        tabIndex={zoom ? undefined : -1}
+        onClick={onPoint && ((e) => tell(e, (x, y) => onPoint(view, mirrored ? sheet.width - x : x, y)))}
+      >
         <div className="chart-moving" ref={moving}>
           <Terrain view={view} flip={flip} fitted={fitted?.svg[view]} {...svg} />
           <svg {...svg} role="group" aria-label={`${VIEW_NAMES[view]} view${mirrored ? ', mirrored' : ''}`}>
             {inBrowser && (mapOn.size > 0 || chosen) && (
               <Suspense>
-                <MapLayers view={view} mirrored={mirrored} unit={unit} part={part} taken={taken} shown={shown} table={table} fitted={fitted?.fibres ?? null} on={mapOn} chosen={chosen} second={second} measures={measures} focusedMeasure={focusedMeasure} />
+                <MapLayers
+                  view={view}
+                  mirrored={mirrored}
+                  unit={unit}
+                  part={part}
+                  taken={taken}
+                  shown={shown}
+                  table={table}
+                  fitted={fitted?.fibres ?? null}
+                  on={mapOn}
+                  chosen={chosen}
+                  second={second}
+                  measures={measures}
+                  focusedMeasure={focusedMeasure}
+                />
               </Suspense>
             )}
             {inBrowser && muscles && on('Muscle work') && (
@@ -145,22 +235,43 @@ export function FaceChart(props: Props) {
               </g>
             )}
             {inBrowser && keepOff && on('Keep off') && <KeepOffLayer {...layer} zones={keepOff} />}
-            {inBrowser && stops && on('Route') && <RouteLayer {...layer} stops={stops} avoid={on('Tenderness') ? (soundings ?? []).map((s) => s.place) : []} onChoose={onChooseStop} />}
+            {inBrowser && stops && on('Route') && (
+              <RouteLayer
+                {...layer}
+                stops={stops}
+                avoid={on('Tenderness') ? (soundings ?? []).map((s) => s.place) : []}
+                onChoose={onChooseStop}
+              />
+            )}
             {inBrowser && soundings && on('Tenderness') && <TendernessLayer {...layer} soundings={soundings} />}
             {inBrowser && changes && <ChangeLayer {...layer} changes={changes} />}
             {ring && <ContactRing {...layer} ring={ring} radius={zoom ? 24 : 22} />}
-            {inBrowser && pick && on('Places') && <PickLayer shown={shown} sheetWidth={sheet.width} unit={unit} pickables={map ? pick.places.filter((p) => mapOn.has(LAYER_OF[p.place.kind] ?? 'Points')) : pick.places} onPick={pick.onPick} onKey={pick.onKey} />}
+            {inBrowser && pick && on('Places') && (
+              <PickLayer
+                shown={shown}
+                sheetWidth={sheet.width}
+                unit={unit}
+                pickables={map ? pick.places.filter((p) => mapOn.has(LAYER_OF[p.place.kind] ?? 'Points')) : pick.places}
+                onPick={pick.onPick}
+                onKey={pick.onKey}
+              />
+            )}
             {inBrowser && over?.(view, shown, unit, mirrored)}
           </svg>
         </div>
         {!zoom && <Edges left={leftEdge} right={rightEdge} />}
-        {zoom && <span className="chart-corner-word">{view === 'left' || view === 'right' ? leftEdge : `client’s ${leftEdge === 'R' ? 'right' : 'left'} is here`}</span>}
+        {zoom && (
+          <span className="chart-corner-word">
+            {view === 'left' || view === 'right' ? leftEdge : `client’s ${leftEdge === 'R' ? 'right' : 'left'} is here`}
+          </span>
+        )}
       </div>
     </section>
   );
 }
 
-const toggled = <T,>(set: ReadonlySet<T>, value: T): ReadonlySet<T> => new Set(set.has(value) ? [...set].filter((v) => v !== value) : [...set, value]);
+const toggled = <T,>(set: ReadonlySet<T>, value: T): ReadonlySet<T> =>
+  new Set(set.has(value) ? [...set].filter((v) => v !== value) : [...set, value]);
 
 /** A click in px of the sheet as it is shown. */
 function tell(event: React.MouseEvent<HTMLElement>, onPoint: (x: number, y: number) => void): void {
@@ -171,7 +282,18 @@ function tell(event: React.MouseEvent<HTMLElement>, onPoint: (x: number, y: numb
 }
 
 /** The drawing itself, on a layer of its own: marks that move above it do not make it be painted again. */
-const Terrain = memo(function Terrain({ view, flip, fitted, ...svg }: { view: View; flip: string | undefined; fitted: string | undefined; viewBox: string; preserveAspectRatio: string }) {
+const Terrain = memo(function Terrain({
+  view,
+  flip,
+  fitted,
+  ...svg
+}: {
+  view: View;
+  flip: string | undefined;
+  fitted: string | undefined;
+  viewBox: string;
+  preserveAspectRatio: string;
+}) {
   const standard = useTerrain(view);
   const markup = useMemo(() => ({ __html: fitted ?? standard }), [fitted, standard]);
   return (
@@ -200,22 +322,40 @@ interface Part {
 }
 
 /** The part of the sheet that a frame of some size shows at a scale, with the sheet centred as it is drawn at scale 1. */
-function visiblePart(sheet: { width: number; height: number }, frame: { width: number; height: number }, { k, x, y }: { k: number; x: number; y: number }): Part {
+function visiblePart(
+  sheet: { width: number; height: number },
+  frame: { width: number; height: number },
+  { k, x, y }: { k: number; x: number; y: number },
+): Part {
   if (!frame.width || k === 1) return { x: 0, y: 0, ...sheet };
   const unit = Math.max(sheet.width / frame.width, sheet.height / frame.height);
   const left = (sheet.width - frame.width * unit) / 2;
   const top = (sheet.height - frame.height * unit) / 2;
-  return { x: left + (-x / k) * unit, y: top + (-y / k) * unit, width: (frame.width / k) * unit, height: (frame.height / k) * unit };
+  return {
+    x: left + (-x / k) * unit,
+    y: top + (-y / k) * unit,
+    width: (frame.width / k) * unit,
+    height: (frame.height / k) * unit,
+  };
 }
 
 /** On a chart that is a map, places of a kind can be picked while their layer is on. */
-const LAYER_OF: Partial<Record<Place['kind'], MapLayer>> = { point: 'Points', muscle: 'Muscles', node: 'Lymph', landmark: 'Landmarks' };
+const LAYER_OF: Partial<Record<Place['kind'], MapLayer>> = {
+  point: 'Points',
+  muscle: 'Muscles',
+  node: 'Lymph',
+  landmark: 'Landmarks',
+};
 
 /** Where the views and the layers stand as words, in CSS px: names of the map keep off them. */
 const RAIL = { width: 56, height: 440 };
 const TOOLS = { width: 84, height: 226 };
 
-function wordBoxes(part: Part, frame: { width: number; height: number }, unit: number): { x0: number; y0: number; x1: number; y1: number }[] {
+function wordBoxes(
+  part: Part,
+  frame: { width: number; height: number },
+  unit: number,
+): { x0: number; y0: number; x1: number; y1: number }[] {
   const x = (css: number) => part.x + (css - (frame.width - part.width / unit) / 2) * unit;
   const y = (css: number) => part.y + (css - (frame.height - part.height / unit) / 2) * unit;
   return [
@@ -227,12 +367,21 @@ function wordBoxes(part: Part, frame: { width: number; height: number }, unit: n
 const NEAR_SCALE = 2.3;
 
 /** The middle of some places in px of the frame, and how near to come. */
-function aimAt(places: readonly Place[], sheet: { width: number; height: number }, frame: { width: number; height: number }, shown: Shown): Aim | null {
+function aimAt(
+  places: readonly Place[],
+  sheet: { width: number; height: number },
+  frame: { width: number; height: number },
+  shown: Shown,
+): Aim | null {
   const spots = places.map(shown).filter((s) => s !== null);
   if (!spots.length || !frame.width) return null;
   const unit = Math.max(sheet.width / frame.width, sheet.height / frame.height);
   const middle = (values: number[]) => (Math.min(...values) + Math.max(...values)) / 2;
-  return { x: middle(spots.map((s) => s.x)) / unit + (frame.width - sheet.width / unit) / 2, y: middle(spots.map((s) => s.y)) / unit + (frame.height - sheet.height / unit) / 2, k: NEAR_SCALE };
+  return {
+    x: middle(spots.map((s) => s.x)) / unit + (frame.width - sheet.width / unit) / 2,
+    y: middle(spots.map((s) => s.y)) / unit + (frame.height - sheet.height / unit) / 2,
+    k: NEAR_SCALE,
+  };
 }
 
 /** The part of the sheet around some places, never so near that the face cannot be told. */

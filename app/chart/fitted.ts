@@ -17,7 +17,13 @@ const KEPT_AS = 'velvet-fitted-1';
 /** Samples per px: about a quarter of the work of the standard drawing, nearly the same at 440 px. */
 export const FIT_RESOLUTION = 0.8;
 
-const keyOf = (proportions: Partial<Proportions>): string => `/fitted/${Object.entries(proportions).sort().map(([k, v]) => `${k}-${v}`).join('_') || 'standard'}`;
+const keyOf = (proportions: Partial<Proportions>): string =>
+  `/fitted/${
+    Object.entries(proportions)
+      .sort()
+      .map(([k, v]) => `${k}-${v}`)
+      .join('_') || 'standard'
+  }`;
 
 /** A drawing kept on this device from an earlier time. */
 async function kept(key: string): Promise<FittedHead | null> {
@@ -27,7 +33,9 @@ async function kept(key: string): Promise<FittedHead | null> {
 }
 async function keep(key: string, head: FittedHead): Promise<void> {
   if (!('caches' in globalThis)) return;
-  await (await caches.open(KEPT_AS)).put(key, new Response(JSON.stringify(head), { headers: { 'Content-Type': 'application/json' } }));
+  await (
+    await caches.open(KEPT_AS)
+  ).put(key, new Response(JSON.stringify(head), { headers: { 'Content-Type': 'application/json' } }));
 }
 
 export interface Fitting {
@@ -43,13 +51,21 @@ export interface Fitting {
 export function useFitted(measures: ClientMeasures | null): Fitting {
   const proportions = measures ? proportionsOf(measures) : {};
   const key = keyOf(proportions);
-  const [state, set] = useState<{ key: string; head: FittedHead | null; progress: number | null; failed: string | null }>({ key: '', head: null, progress: null, failed: null });
+  const [state, set] = useState<{
+    key: string;
+    head: FittedHead | null;
+    progress: number | null;
+    failed: string | null;
+  }>({ key: '', head: null, progress: null, failed: null });
   const worker = useRef<Worker | null>(null);
   const wanted = JSON.stringify(proportions);
   const nothing = wanted === '{}';
   useEffect(() => {
     let current = true;
-    if (!nothing) void kept(key).then((head) => current && head && set({ key, head, progress: null, failed: null })).catch(() => {});
+    if (!nothing)
+      void kept(key)
+        .then((head) => current && head && set({ key, head, progress: null, failed: null }))
+        .catch(() => {});
     return () => {
       current = false;
       worker.current?.terminate();
@@ -65,7 +81,10 @@ export function useFitted(measures: ClientMeasures | null): Fitting {
       if ('done' in data) set({ key, head: null, progress: data.done / data.of, failed: null });
       else if ('failed' in data) set({ key, head: null, progress: null, failed: data.failed });
       else {
-        const head: FittedHead = { ...data.head, svg: Object.fromEntries(Object.entries(data.head.svg).map(([view, text]) => [view, innerSvg(text)])) };
+        const head: FittedHead = {
+          ...data.head,
+          svg: Object.fromEntries(Object.entries(data.head.svg).map(([view, text]) => [view, innerSvg(text)])),
+        };
         set({ key, head, progress: null, failed: null });
         void keep(key, head).catch(() => {});
         drawing.terminate();

@@ -31,10 +31,17 @@ interface LayerProps {
   unit?: number;
 }
 
-const onDisc = (pressure: Pressure | null): string => (pressure && pressureRank(pressure) >= 3 ? 'var(--pressure-on-dark)' : 'var(--pressure-on-light)');
+const onDisc = (pressure: Pressure | null): string =>
+  pressure && pressureRank(pressure) >= 3 ? 'var(--pressure-on-dark)' : 'var(--pressure-on-light)';
 
 /** The order of the routine: numbered discs filled by pressure, joined by a thin dashed line down each side. */
-export function RouteLayer({ shown, unit = 1, stops, avoid, onChoose }: LayerProps & { stops: readonly Stop[]; avoid: readonly Place[]; onChoose?: (id: string) => void }) {
+export function RouteLayer({
+  shown,
+  unit = 1,
+  stops,
+  avoid,
+  onChoose,
+}: LayerProps & { stops: readonly Stop[]; avoid: readonly Place[]; onChoose?: (id: string) => void }) {
   const placed = spread(
     stops.flatMap((s) => {
       const at = shown(s.place);
@@ -47,13 +54,35 @@ export function RouteLayer({ shown, unit = 1, stops, avoid, onChoose }: LayerPro
   return (
     <g className="chart-points">
       {sides.map((side) => {
-        const way = placed.filter((p) => p.place.side === side || p.place.side === 'midline').sort((a, b) => a.number - b.number);
-        return way.length > 1 && <path key={side} className="chart-route" d={`M${way.map((p) => `${p.x} ${p.y}`).join('L')}`} />;
+        const way = placed
+          .filter((p) => p.place.side === side || p.place.side === 'midline')
+          .sort((a, b) => a.number - b.number);
+        return (
+          way.length > 1 && (
+            <path key={side} className="chart-route" d={`M${way.map((p) => `${p.x} ${p.y}`).join('L')}`} />
+          )
+        );
       })}
       {placed.map((s) => (
-        <g key={`${s.id}-${placeKey(s.place)}`} className={`chart-disc-group${s.active ? ' is-now' : ''}`} onClick={() => onChoose?.(s.id)}>
-          <circle className="chart-disc" cx={s.x} cy={s.y} r={(s.active ? 10 : 8) * unit} fill={s.pressure ? `var(--pressure-${s.pressure})` : 'var(--sheet)'} />
-          <text className="chart-disc-number" x={s.x} y={s.y} style={{ fontSize: 9.5 * unit }} fill={onDisc(s.pressure)}>
+        <g
+          key={`${s.id}-${placeKey(s.place)}`}
+          className={`chart-disc-group${s.active ? ' is-now' : ''}`}
+          onClick={() => onChoose?.(s.id)}
+        >
+          <circle
+            className="chart-disc"
+            cx={s.x}
+            cy={s.y}
+            r={(s.active ? 10 : 8) * unit}
+            fill={s.pressure ? `var(--pressure-${s.pressure})` : 'var(--sheet)'}
+          />
+          <text
+            className="chart-disc-number"
+            x={s.x}
+            y={s.y}
+            style={{ fontSize: 9.5 * unit }}
+            fill={onDisc(s.pressure)}
+          >
             {s.number}
           </text>
         </g>
@@ -125,7 +154,13 @@ export function ChangeLayer({ shown, changes }: LayerProps & { changes: readonly
   return (
     <g>
       {placed.map((c) => (
-        <text key={placeKey(c.place)} className="chart-change" x={c.x} y={c.y} fill={c.after < c.before ? 'var(--relief)' : c.after > c.before ? 'var(--worse)' : 'var(--ink-soft)'}>
+        <text
+          key={placeKey(c.place)}
+          className="chart-change"
+          x={c.x}
+          y={c.y}
+          fill={c.after < c.before ? 'var(--relief)' : c.after > c.before ? 'var(--worse)' : 'var(--ink-soft)'}
+        >
           {c.before} → {c.after}
         </text>
       ))}
@@ -151,8 +186,22 @@ export function ContactRing({ shown, ring, radius }: LayerProps & { ring: RingSt
           at && (
             <g key={placeKey(place)} transform={`rotate(-90 ${at.x} ${at.y})`}>
               <circle className="contact-ring-back" cx={at.x} cy={at.y} r={radius} strokeWidth={radius * 0.17} />
-              <circle className="contact-ring" cx={at.x} cy={at.y} r={radius} strokeWidth={radius * 0.17} strokeDasharray={`${around * ring.left} ${around}`} />
-              <circle cx={at.x} cy={at.y} r={radius * 0.38} fill={ring.pressure ? `var(--pressure-${ring.pressure})` : 'var(--sheet)'} stroke="var(--ink)" strokeWidth={radius * 0.05} />
+              <circle
+                className="contact-ring"
+                cx={at.x}
+                cy={at.y}
+                r={radius}
+                strokeWidth={radius * 0.17}
+                strokeDasharray={`${around * ring.left} ${around}`}
+              />
+              <circle
+                cx={at.x}
+                cy={at.y}
+                r={radius * 0.38}
+                fill={ring.pressure ? `var(--pressure-${ring.pressure})` : 'var(--sheet)'}
+                stroke="var(--ink)"
+                strokeWidth={radius * 0.05}
+              />
             </g>
           )
         );
@@ -160,4 +209,3 @@ export function ContactRing({ shown, ring, radius }: LayerProps & { ring: RingSt
     </g>
   );
 }
-

@@ -12,13 +12,32 @@ export interface Pickable {
   more?: string;
 }
 
-const STEPS: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+const STEPS: Record<string, [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
 
 /**
  * Places that can be picked with the pointer or from the keyboard: one stop for Tab, arrows go to the nearest place
  * in their direction, Enter picks, other keys are handed on. Names show on hover and focus.
  */
-export function PickLayer({ shown: spotOf, sheetWidth, unit, pickables, onPick, onKey }: { shown: Shown; sheetWidth: number; /** Sheet px per px on the screen. */ unit: number; pickables: readonly Pickable[]; onPick: (place: Place) => void; onKey?: (place: Place, key: string) => boolean }) {
+export function PickLayer({
+  shown: spotOf,
+  sheetWidth,
+  unit,
+  pickables,
+  onPick,
+  onKey,
+}: {
+  shown: Shown;
+  sheetWidth: number;
+  /** Sheet px per px on the screen. */ unit: number;
+  pickables: readonly Pickable[];
+  onPick: (place: Place) => void;
+  onKey?: (place: Place, key: string) => boolean;
+}) {
   const group = useRef<SVGGElement>(null);
   const [named, setNamed] = useState<string | null>(null);
   const [stop, setStop] = useState<string | null>(null);
@@ -37,7 +56,11 @@ export function PickLayer({ shown: spotOf, sheetWidth, unit, pickables, onPick, 
   const go = (from: (typeof spots)[number], [dx, dy]: [number, number]) => {
     const ahead = spots
       .filter((s) => s.key !== from.key)
-      .map((s) => ({ s, along: (s.x - from.x) * dx + (s.y - from.y) * dy, aside: Math.abs((s.x - from.x) * dy) + Math.abs((s.y - from.y) * dx) }))
+      .map((s) => ({
+        s,
+        along: (s.x - from.x) * dx + (s.y - from.y) * dy,
+        aside: Math.abs((s.x - from.x) * dy) + Math.abs((s.y - from.y) * dx),
+      }))
       .filter((c) => c.along > 0.5)
       .sort((a, b) => a.along + 2 * a.aside - (b.along + 2 * b.aside));
     const next = ahead[0]?.s;
@@ -55,7 +78,14 @@ export function PickLayer({ shown: spotOf, sheetWidth, unit, pickables, onPick, 
           className={`chart-place${s.off ? ' is-off' : ''}`}
           role="button"
           tabIndex={s.key === entry ? 0 : -1}
-          aria-label={[s.name, s.place.side === 'midline' ? '' : `client’s ${s.place.side}`, s.state, s.off ? 'off limits today' : ''].filter(Boolean).join(', ')}
+          aria-label={[
+            s.name,
+            s.place.side === 'midline' ? '' : `client’s ${s.place.side}`,
+            s.state,
+            s.off ? 'off limits today' : '',
+          ]
+            .filter(Boolean)
+            .join(', ')}
           onClick={() => onPick(s.place)}
           onPointerEnter={() => setNamed(s.key)}
           onPointerLeave={() => setNamed(null)}
@@ -75,10 +105,20 @@ export function PickLayer({ shown: spotOf, sheetWidth, unit, pickables, onPick, 
         </g>
       ))}
       {shown && (
-        <text className="chart-name" x={Math.min(Math.max(shown.x, 70 * unit), sheetWidth - 70 * unit)} y={shown.y < 40 * unit ? shown.y + 30 * unit : shown.y - 17 * unit} style={{ fontSize: 13 * unit }} textAnchor="middle">
+        <text
+          className="chart-name"
+          x={Math.min(Math.max(shown.x, 70 * unit), sheetWidth - 70 * unit)}
+          y={shown.y < 40 * unit ? shown.y + 30 * unit : shown.y - 17 * unit}
+          style={{ fontSize: 13 * unit }}
+          textAnchor="middle"
+        >
           {shown.name}
           {shown.more && (
-            <tspan className="more" x={Math.min(Math.max(shown.x, 70 * unit), sheetWidth - 70 * unit)} dy={(shown.y < 40 * unit ? 15 : -15) * unit}>
+            <tspan
+              className="more"
+              x={Math.min(Math.max(shown.x, 70 * unit), sheetWidth - 70 * unit)}
+              dy={(shown.y < 40 * unit ? 15 : -15) * unit}
+            >
               {shown.more}
             </tspan>
           )}
@@ -91,7 +131,10 @@ export function PickLayer({ shown: spotOf, sheetWidth, unit, pickables, onPick, 
 /** A place can be picked as far as half the way to its neighbour, so that none lies under another. */
 function reachOf(spots: readonly { x: number; y: number }[], most: number): number[] {
   return spots.map((s) => {
-    const nearest = spots.reduce((least, other) => (other === s ? least : Math.min(least, Math.hypot(other.x - s.x, other.y - s.y))), Infinity);
+    const nearest = spots.reduce(
+      (least, other) => (other === s ? least : Math.min(least, Math.hypot(other.x - s.x, other.y - s.y))),
+      Infinity,
+    );
     return Math.max(most / 4, Math.min(most, nearest / 2));
   });
 }

@@ -6,7 +6,16 @@ import type { OneSide, Side } from '../../core/units';
 import PLACES from '../../reference/chart/places.json';
 
 export { sheetOf, VIEWS, type View };
-export const VIEW_NAMES: Record<View, string> = { front: 'Front', right: 'Right', left: 'Left', back: 'Back', top: 'Top', chest: 'Chest', palms: 'Palms', backs: 'Hands' };
+export const VIEW_NAMES: Record<View, string> = {
+  front: 'Front',
+  right: 'Right',
+  left: 'Left',
+  back: 'Back',
+  top: 'Top',
+  chest: 'Chest',
+  palms: 'Palms',
+  backs: 'Hands',
+};
 
 export type { Spot };
 export type PlaceTable = Readonly<Record<string, ChartPlace>>;
@@ -42,10 +51,12 @@ export const flipX = (x: number, mirrored: boolean, view: View): number => (mirr
 export type Shown = (place: Place | string) => Spot | null;
 
 /** Places as one view shows them, mirrored or not, on the standard drawing or on one fitted to a client. */
-export const shownIn = (view: View, mirrored: boolean, table: PlaceTable = places): Shown => (place) => {
-  const spot = table[typeof place === 'string' ? place : placeKey(place)]?.views[view];
-  return spot ? { x: flipX(spot.x, mirrored, view), y: spot.y } : null;
-};
+export const shownIn =
+  (view: View, mirrored: boolean, table: PlaceTable = places): Shown =>
+  (place) => {
+    const spot = table[typeof place === 'string' ? place : placeKey(place)]?.views[view];
+    return spot ? { x: flipX(spot.x, mirrored, view), y: spot.y } : null;
+  };
 
 /** How squarely a view looks at a place: 1 = straight on. */
 function facing(place: Place, view: View): number {

@@ -11,7 +11,11 @@ interface Node extends SimulationNodeDatum {
  * Move marks apart until none covers another, each staying as near to its own place as it can. `fixed` marks are kept
  * clear of but do not move. Deterministic.
  */
-export function spread<T extends { x: number; y: number }>(marks: readonly T[], radius: number, fixed: readonly { x: number; y: number }[] = []): T[] {
+export function spread<T extends { x: number; y: number }>(
+  marks: readonly T[],
+  radius: number,
+  fixed: readonly { x: number; y: number }[] = [],
+): T[] {
   const free: Node[] = marks.map((m) => ({ x: m.x, y: m.y, atX: m.x, atY: m.y }));
   const posts: Node[] = fixed.map((f) => ({ x: f.x, y: f.y, fx: f.x, fy: f.y, atX: f.x, atY: f.y }));
   const simulation = forceSimulation([...free, ...posts])

@@ -26,9 +26,18 @@ export interface Aim {
  * Wheel, pinch and drag over a frame. While it moves, only a transform of the layer changes, which the compositor
  * does alone; when it rests, the sheet is drawn crisp at the new scale.
  */
-export function useZoom(frame: RefObject<HTMLElement | null>, layer: RefObject<HTMLElement | null>, view: string, aim: Aim | null, enabled: boolean): Zoom {
+export function useZoom(
+  frame: RefObject<HTMLElement | null>,
+  layer: RefObject<HTMLElement | null>,
+  view: string,
+  aim: Aim | null,
+  enabled: boolean,
+): Zoom {
   const [drawn, setDrawn] = useState({ k: 1, x: 0, y: 0 });
-  const now = useRef<{ transform: ZoomTransform; drawn: { k: number; x: number; y: number } }>({ transform: zoomIdentity, drawn });
+  const now = useRef<{ transform: ZoomTransform; drawn: { k: number; x: number; y: number } }>({
+    transform: zoomIdentity,
+    drawn,
+  });
   const element = useRef<HTMLElement | null>(null);
   const behaviour = useRef<ZoomBehavior<HTMLElement, unknown> | null>(null);
 
@@ -45,8 +54,14 @@ export function useZoom(frame: RefObject<HTMLElement | null>, layer: RefObject<H
     let timer: ReturnType<typeof setTimeout> | undefined;
     const z = zoom<HTMLElement, unknown>()
       .scaleExtent([1, MOST])
-      .extent(() => [[0, 0], [on.clientWidth, on.clientHeight]])
-      .translateExtent([[0, 0], [on.clientWidth, on.clientHeight]])
+      .extent(() => [
+        [0, 0],
+        [on.clientWidth, on.clientHeight],
+      ])
+      .translateExtent([
+        [0, 0],
+        [on.clientWidth, on.clientHeight],
+      ])
       .filter((event: MouseEvent) => !event.button)
       .on('zoom', ({ transform }: { transform: ZoomTransform }) => {
         now.current.transform = transform;
@@ -69,19 +84,31 @@ export function useZoom(frame: RefObject<HTMLElement | null>, layer: RefObject<H
   useEffect(() => {
     const on = element.current;
     if (!on || !behaviour.current) return;
-    const to = aim ? zoomIdentity.translate(on.clientWidth / 2 - aim.x * aim.k, on.clientHeight / 2 - aim.y * aim.k).scale(aim.k) : zoomIdentity;
+    const to = aim
+      ? zoomIdentity.translate(on.clientWidth / 2 - aim.x * aim.k, on.clientHeight / 2 - aim.y * aim.k).scale(aim.k)
+      : zoomIdentity;
     behaviour.current.transform(select<HTMLElement, unknown>(on), to);
   }, [view, aim]);
 
-  const call = (act: (z: ZoomBehavior<HTMLElement, unknown>, on: Selection<HTMLElement, unknown, null, undefined>, size: [number, number]) => void) => {
+  const call = (
+    act: (
+      z: ZoomBehavior<HTMLElement, unknown>,
+      on: Selection<HTMLElement, unknown, null, undefined>,
+      size: [number, number],
+    ) => void,
+  ) => {
     const on = element.current;
-    if (on && behaviour.current) act(behaviour.current, select<HTMLElement, unknown>(on), [on.clientWidth, on.clientHeight]);
+    if (on && behaviour.current)
+      act(behaviour.current, select<HTMLElement, unknown>(on), [on.clientWidth, on.clientHeight]);
   };
   return {
     drawn,
     nearer: () => call((z, on) => z.scaleBy(on, 1.6)),
     farther: () => call((z, on) => z.scaleBy(on, 1 / 1.6)),
     whole: () => call((z, on) => z.transform(on, zoomIdentity)),
-    pan: (dx, dy) => call((z, on, [w, h]) => z.translateBy(on, (dx * w) / now.current.transform.k, (dy * h) / now.current.transform.k)),
+    pan: (dx, dy) =>
+      call((z, on, [w, h]) =>
+        z.translateBy(on, (dx * w) / now.current.transform.k, (dy * h) / now.current.transform.k),
+      ),
   };
 }

@@ -11,7 +11,16 @@ import { Field, HiddenField, useCheckedForm } from '../ui/field';
 import { OnceKey } from '../ui/once-key';
 import { COMPLAINT_NAMES } from '../visit/names';
 
-const EMPTY_COMPLAINT = { id: '', kind: 'jaw' as const, side: 'both' as const, label: '', onset: '', triggers: '', goal: '', closed: false };
+const EMPTY_COMPLAINT = {
+  id: '',
+  kind: 'jaw' as const,
+  side: 'both' as const,
+  label: '',
+  onset: '',
+  triggers: '',
+  goal: '',
+  closed: false,
+};
 
 /** One form for a new client and for a known one. A complaint taken off the list is closed; its ratings stay. */
 export function ClientForm({ client, answered, verb }: { client?: Client; answered: Answered; verb: string }) {
@@ -46,8 +55,20 @@ export function ClientForm({ client, answered, verb }: { client?: Client; answer
             <option value="both">both, no side</option>
           </Field>
         ))}
-        <Field form={form} name="allergies" label="Skin reacts to" placeholder="nuts, lavender" hint="Held against the ingredients of every product." />
-        <Field form={form} name="fingers" label="Own finger widths, mm" placeholder="17 18 17 15" hint="Index first; turns finger widths into millimetres." />
+        <Field
+          form={form}
+          name="allergies"
+          label="Skin reacts to"
+          placeholder="nuts, lavender"
+          hint="Held against the ingredients of every product."
+        />
+        <Field
+          form={form}
+          name="fingers"
+          label="Own finger widths, mm"
+          placeholder="17 18 17 15"
+          hint="Index first; turns finger widths into millimetres."
+        />
         <Field form={form} name="note" label="Note" as="textarea" rows={2} />
       </div>
       <h2 className="mt-4 mb-2">Complaints</h2>
@@ -67,7 +88,12 @@ export function ClientForm({ client, answered, verb }: { client?: Client; answer
             <option value="right">right</option>
             <option value="midline">middle</option>
           </Field>
-          <Field form={form} name={`complaints.${i}.label`} label="Called" hint="The client’s own word; empty takes the kind." />
+          <Field
+            form={form}
+            name={`complaints.${i}.label`}
+            label="Called"
+            hint="The client’s own word; empty takes the kind."
+          />
           <Field form={form} name={`complaints.${i}.onset`} label="Since when" />
           <Field form={form} name={`complaints.${i}.triggers`} label="Set off by" />
           <Field form={form} name={`complaints.${i}.goal`} label="Goal in the client’s words" />

@@ -29,16 +29,27 @@ export function ConsentLine({ clientId, kind, text, consents, timeZone, onConsen
           ? 'taken back by the client'
           : 'not on file yet';
   const write = async (what: 'give' | 'withdraw') => {
-    const answer = await send<{ consent?: Consent }>(`/clients/${clientId}/consent`, { kind, do: what, textVersion: text.version });
+    const answer = await send<{ consent?: Consent }>(`/clients/${clientId}/consent`, {
+      kind,
+      do: what,
+      textVersion: text.version,
+    });
     setFailed(answer.ok ? '' : answer.message);
     if (!answer.ok) return;
     const given = answer.value.consent;
-    onConsents(given ? [...consents, given] : consents.map((c) => (c.kind === kind && !c.withdrawnAt ? { ...c, withdrawnAt: new Date().toISOString() } : c)));
+    onConsents(
+      given
+        ? [...consents, given]
+        : consents.map((c) =>
+            c.kind === kind && !c.withdrawnAt ? { ...c, withdrawnAt: new Date().toISOString() } : c,
+          ),
+    );
   };
   return (
     <div className="consent-line">
       <div>
-        <strong>{TEXT_NAMES[text.kind]}</strong> <span className={now.state === 'given' ? 'soft' : 'worse'}>{told}</span>
+        <strong>{TEXT_NAMES[text.kind]}</strong>{' '}
+        <span className={now.state === 'given' ? 'soft' : 'worse'}>{told}</span>
         <Button variant="link" aria-expanded={shown} onClick={() => setShown(!shown)}>
           {shown ? 'Hide the wording' : 'Read the wording'}
         </Button>

@@ -1,7 +1,12 @@
 import { Button } from 'react-bootstrap';
 import { Form } from 'react-router';
 import { clientInches } from '../../core/atlas/client-inch';
-import { CLIENT_MEASURE_IDS, CLIENT_MEASURES, type ClientMeasureId, type ClientMeasures } from '../../core/atlas/client-measure';
+import {
+  CLIENT_MEASURE_IDS,
+  CLIENT_MEASURES,
+  type ClientMeasureId,
+  type ClientMeasures,
+} from '../../core/atlas/client-measure';
 import { BODY_INCHES } from '../../reference/body-inches';
 import { measuresSchema, measuresOf } from '../schemas/measures';
 import { Field, useCheckedForm, type Answered } from '../ui/field';
@@ -15,10 +20,23 @@ const number = (text: string | undefined): number | undefined => {
 };
 
 /** Measures in the order in which they are taken; the chart beside it shows where each one is. */
-export function MeasureForm({ today, before, answered, onFocus }: { today: string; before: ClientMeasures | null; answered: Answered; onFocus: (id: ClientMeasureId) => void }) {
+export function MeasureForm({
+  today,
+  before,
+  answered,
+  onFocus,
+}: {
+  today: string;
+  before: ClientMeasures | null;
+  answered: Answered;
+  onFocus: (id: ClientMeasureId) => void;
+}) {
   const { form, bind } = useCheckedForm<Typed>(measuresSchema, answered, { takenOn: today } as Typed);
   const typed = form.watch();
-  const live: ClientMeasures = { ...before, ...measuresOf(Object.fromEntries(CLIENT_MEASURE_IDS.map((id) => [id, number(typed[id])]))) };
+  const live: ClientMeasures = {
+    ...before,
+    ...measuresOf(Object.fromEntries(CLIENT_MEASURE_IDS.map((id) => [id, number(typed[id])]))),
+  };
   const inches = clientInches(BODY_INCHES, live);
   return (
     <Form {...bind} className="measure-form">
@@ -45,7 +63,9 @@ export function MeasureForm({ today, before, answered, onFocus }: { today: strin
       </div>
       <aside aria-label="Body-inches">
         <h2>Body-inches</h2>
-        <p className="soft small">A share of a distance on this body, different in every region. ± is two standard deviations.</p>
+        <p className="soft small">
+          A share of a distance on this body, different in every region. ± is two standard deviations.
+        </p>
         <table className="table table-sm">
           <tbody>
             {BODY_INCHES.map((row) => {

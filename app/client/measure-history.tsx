@@ -4,7 +4,13 @@ import { CLIENT_MEASURE_IDS, CLIENT_MEASURES, compareMeasures } from '../../core
 import type { TakenMeasures } from '../../server/db/queries/measures.server';
 
 /** Measures side by side, newest first; what changed beyond measuring error is told. */
-export function MeasureHistory({ taken, dayWord }: { taken: readonly TakenMeasures[]; dayWord: (day: string) => string }) {
+export function MeasureHistory({
+  taken,
+  dayWord,
+}: {
+  taken: readonly TakenMeasures[];
+  dayWord: (day: string) => string;
+}) {
   const shown = taken.slice(0, 4);
   const [now, before] = shown;
   if (!now) return null;
@@ -20,7 +26,10 @@ export function MeasureHistory({ taken, dayWord }: { taken: readonly TakenMeasur
             {shown.map((t) => (
               <th key={t.id} scope="col" className="text-end">
                 {dayWord(t.takenOn)}
-                <Form method="post" onSubmit={(e) => !confirm(`Remove the measures of ${dayWord(t.takenOn)}?`) && e.preventDefault()}>
+                <Form
+                  method="post"
+                  onSubmit={(e) => !confirm(`Remove the measures of ${dayWord(t.takenOn)}?`) && e.preventDefault()}
+                >
                   <input type="hidden" name="remove" value={t.id} />
                   <Button variant="link" size="sm" type="submit" className="p-0">
                     Remove
@@ -42,7 +51,15 @@ export function MeasureHistory({ taken, dayWord }: { taken: readonly TakenMeasur
                     {t.valuesMm[id] ?? ''}
                   </td>
                 ))}
-                {before && <td className={change?.beyondError ? 'fw-bold' : 'soft'}>{!change ? '' : change.beyondError ? `${change.after > change.before ? '+' : '−'}${Math.abs(Math.round((change.after - change.before) * 10) / 10)} mm` : 'within error'}</td>}
+                {before && (
+                  <td className={change?.beyondError ? 'fw-bold' : 'soft'}>
+                    {!change
+                      ? ''
+                      : change.beyondError
+                        ? `${change.after > change.before ? '+' : '−'}${Math.abs(Math.round((change.after - change.before) * 10) / 10)} mm`
+                        : 'within error'}
+                  </td>
+                )}
               </tr>
             );
           })}

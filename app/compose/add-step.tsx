@@ -22,7 +22,10 @@ interface Props {
 }
 
 /** Add by a typed line, by place, or by what it is for. Enter takes the first; arrows choose. */
-export const AddStep = forwardRef<HTMLInputElement, Props>(function AddStep({ screening, freshId, place, onClearPlace, onAdd }, ref) {
+export const AddStep = forwardRef<HTMLInputElement, Props>(function AddStep(
+  { screening, freshId, place, onClearPlace, onAdd },
+  ref,
+) {
   const id = useId();
   const [line, setLine] = useState('');
   const [serves, setServes] = useState<ComplaintKind | 'opening' | 'closing' | null>(null);
@@ -35,7 +38,9 @@ export const AddStep = forwardRef<HTMLInputElement, Props>(function AddStep({ sc
   if (asking)
     try {
       found = suggest({ line, place, serves }, screening, freshId).slice(0, 30);
-      if (!found.length) problem = 'Nothing answers to that. Name a technique, a point, a muscle or a complaint, for example "masseter knuckle firm 20x left".';
+      if (!found.length)
+        problem =
+          'Nothing answers to that. Name a technique, a point, a muscle or a complaint, for example "masseter knuckle firm 20x left".';
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       problem = error.message;
@@ -78,7 +83,11 @@ export const AddStep = forwardRef<HTMLInputElement, Props>(function AddStep({ sc
         aria-controls={`${id}-list`}
         aria-activedescendant={shows && found.length ? `${id}-${at}` : undefined}
         aria-label={place ? `Add a step at ${placeName}` : 'Add a step'}
-        placeholder={place ? `At ${placeName}${place.side === 'midline' ? '' : `, client’s ${place.side}`}: choose, or type a dose` : 'Add a step: masseter knuckle firm 20x left'}
+        placeholder={
+          place
+            ? `At ${placeName}${place.side === 'midline' ? '' : `, client’s ${place.side}`}: choose, or type a dose`
+            : 'Add a step: masseter knuckle firm 20x left'
+        }
         autoComplete="off"
         onFocus={() => setOpen(true)}
         onChange={(e) => {
@@ -88,41 +97,56 @@ export const AddStep = forwardRef<HTMLInputElement, Props>(function AddStep({ sc
         }}
       />
       {(open || shows) && (
-      <div className="add-list">
-      <div className="chips p-1" role="group" aria-label="Techniques for">
-        {(['opening', ...COMPLAINT_KINDS.filter((k) => k !== 'other'), 'closing'] as const).map((k) => (
-          <button key={k} type="button" className="chip" aria-pressed={serves === k} onClick={() => (setServes(serves === k ? null : k), setAt(0))}>
-            {k === 'opening' ? 'Opening' : k === 'closing' ? 'Closing' : COMPLAINT_NAMES[k]}
-          </button>
-        ))}
-      </div>
-
-      {shows && (
-        <ul id={`${id}-list`} role="listbox" aria-label="Techniques">
-          {problem && (
-            <li role="alert" className="px-2 py-1">
-              {problem}
-            </li>
-          )}
-          {found.map((s, i) => (
-            <li key={s.technique.id} role="presentation">
-              <button type="button" tabIndex={-1} id={`${id}-${i}`} role="option" aria-selected={i === at} aria-disabled={!!s.banned} onPointerDown={(e) => e.preventDefault()} onClick={() => take(s)}>
-                <MotionGlyph motion={s.technique.motion} />
-                <span>
-                  <strong>{s.technique.name}</strong>{' '}
-                  <span className="soft small">
-                    {s.banned ? '' : `${s.step.pressure ?? 'no pressure'}, ${doseWords(s.step)}`}
-                    {s.lowered && <span className="now"> {s.lowered}</span>}
-                  </span>
-                  {s.banned && <span className="caution small">Off limits. {s.banned}</span>}
-                </span>
-                <span className="num">{s.banned ? '' : clock(stepSeconds(s.step))}</span>
+        <div className="add-list">
+          <div className="chips p-1" role="group" aria-label="Techniques for">
+            {(['opening', ...COMPLAINT_KINDS.filter((k) => k !== 'other'), 'closing'] as const).map((k) => (
+              <button
+                key={k}
+                type="button"
+                className="chip"
+                aria-pressed={serves === k}
+                onClick={() => (setServes(serves === k ? null : k), setAt(0))}
+              >
+                {k === 'opening' ? 'Opening' : k === 'closing' ? 'Closing' : COMPLAINT_NAMES[k]}
               </button>
-            </li>
-          ))}
-        </ul>
-      )}
-      </div>
+            ))}
+          </div>
+
+          {shows && (
+            <ul id={`${id}-list`} role="listbox" aria-label="Techniques">
+              {problem && (
+                <li role="alert" className="px-2 py-1">
+                  {problem}
+                </li>
+              )}
+              {found.map((s, i) => (
+                <li key={s.technique.id} role="presentation">
+                  <button
+                    type="button"
+                    tabIndex={-1}
+                    id={`${id}-${i}`}
+                    role="option"
+                    aria-selected={i === at}
+                    aria-disabled={!!s.banned}
+                    onPointerDown={(e) => e.preventDefault()}
+                    onClick={() => take(s)}
+                  >
+                    <MotionGlyph motion={s.technique.motion} />
+                    <span>
+                      <strong>{s.technique.name}</strong>{' '}
+                      <span className="soft small">
+                        {s.banned ? '' : `${s.step.pressure ?? 'no pressure'}, ${doseWords(s.step)}`}
+                        {s.lowered && <span className="now"> {s.lowered}</span>}
+                      </span>
+                      {s.banned && <span className="caution small">Off limits. {s.banned}</span>}
+                    </span>
+                    <span className="num">{s.banned ? '' : clock(stepSeconds(s.step))}</span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+          )}
+        </div>
       )}
     </div>
   );

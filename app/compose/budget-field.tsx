@@ -1,7 +1,15 @@
 import { useDraft } from '../ui/use-draft';
 
 /** Minutes available, beside the total; empty when time does not matter. */
-export function BudgetField({ minutes, range: [least, most], onCommit }: { minutes: number | null; range: readonly [number, number]; onCommit: (minutes: number | null) => void }) {
+export function BudgetField({
+  minutes,
+  range: [least, most],
+  onCommit,
+}: {
+  minutes: number | null;
+  range: readonly [number, number];
+  onCommit: (minutes: number | null) => void;
+}) {
   const [typed, setTyped] = useDraft(minutes === null ? '' : String(minutes));
   const value = Number(typed.replace(',', '.'));
   const wrong = typed !== '' && !(value >= least && value <= most);

@@ -6,7 +6,15 @@ import type { Finding } from '../../core/routine/check';
 const SHOWN = 2;
 
 /** What the rules say, worst first, each with its reason and a fix the program can make. */
-export function Findings({ findings, disabled, onFix }: { findings: readonly Finding[]; disabled: boolean; onFix: (finding: Finding) => void }) {
+export function Findings({
+  findings,
+  disabled,
+  onFix,
+}: {
+  findings: readonly Finding[];
+  disabled: boolean;
+  onFix: (finding: Finding) => void;
+}) {
   const [all, setAll] = useState(false);
   const stops = findings.filter((f) => f.severity === 'stop').length;
   const shown = all ? findings : findings.slice(0, Math.max(SHOWN, stops));

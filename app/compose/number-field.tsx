@@ -15,7 +15,12 @@ export function NumberField({ label, value, range: [least, most], whole, onCommi
   const id = useId();
   const [typed, setTyped] = useDraft(String(value));
   const number = Number(typed.trim().replace(',', '.'));
-  const wrong = typed.trim() === '' || !Number.isFinite(number) || number < least || number > most || (whole && !Number.isInteger(number));
+  const wrong =
+    typed.trim() === '' ||
+    !Number.isFinite(number) ||
+    number < least ||
+    number > most ||
+    (whole && !Number.isInteger(number));
   return (
     <div>
       <Form.Label htmlFor={id} className="mb-0">
@@ -31,7 +36,14 @@ export function NumberField({ label, value, range: [least, most], whole, onCommi
         onChange={(e) => {
           setTyped(e.target.value);
           const n = Number(e.target.value.trim().replace(',', '.'));
-          if (e.target.value.trim() !== '' && Number.isFinite(n) && n >= least && n <= most && !(whole && !Number.isInteger(n))) onCommit(n);
+          if (
+            e.target.value.trim() !== '' &&
+            Number.isFinite(n) &&
+            n >= least &&
+            n <= most &&
+            !(whole && !Number.isInteger(n))
+          )
+            onCommit(n);
         }}
       />
       {wrong && (

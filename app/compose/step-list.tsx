@@ -17,7 +17,10 @@ interface Props {
 }
 
 export function StepList({ routine, stepSeconds, flags, chosen, disabled, onChoose, onEdit }: Props) {
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
   const indexOf = (id: string) => routine.steps.findIndex((s) => s.id === id);
   return (
     <DndContext

@@ -24,8 +24,23 @@ interface Props {
 }
 
 /** One line of the routine: dragged by its handle, moved by `[` and `]`, edited in place. */
-export function StepRow({ step, number, technique, seconds, flag, chosen, disabled, onChoose, onChange, onMove, onRemove }: Props) {
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({ id: step.id, disabled });
+export function StepRow({
+  step,
+  number,
+  technique,
+  seconds,
+  flag,
+  chosen,
+  disabled,
+  onChoose,
+  onChange,
+  onMove,
+  onRemove,
+}: Props) {
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
+    id: step.id,
+    disabled,
+  });
   const name = step.label ?? technique.name;
   const onKeyDown = (event: React.KeyboardEvent) => {
     if ((event.target as HTMLElement).closest('input, select, textarea')) return;
@@ -35,9 +50,21 @@ export function StepRow({ step, number, technique, seconds, flag, chosen, disabl
     event.preventDefault();
   };
   return (
-    <div ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition }} data-step={step.id} onKeyDown={onKeyDown}>
+    <div
+      ref={setNodeRef}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      data-step={step.id}
+      onKeyDown={onKeyDown}
+    >
       <div className={`step${chosen ? ' is-chosen' : ''}${isDragging ? ' is-dragged' : ''}`}>
-        <button type="button" className="handle" ref={setActivatorNodeRef} {...attributes} {...listeners} aria-label={`Move ${name}`}>
+        <button
+          type="button"
+          className="handle"
+          ref={setActivatorNodeRef}
+          {...attributes}
+          {...listeners}
+          aria-label={`Move ${name}`}
+        >
           ⠿
         </button>
         <button type="button" className="name" aria-expanded={chosen} onClick={onChoose} title={name}>
@@ -56,7 +83,11 @@ export function StepRow({ step, number, technique, seconds, flag, chosen, disabl
           {step.pressure ? (
             <>
               <PressureDot pressure={step.pressure} />
-              <select aria-label={`Pressure of ${name}`} value={step.pressure} onChange={(e) => onChange({ ...step, pressure: e.target.value as Pressure })}>
+              <select
+                aria-label={`Pressure of ${name}`}
+                value={step.pressure}
+                onChange={(e) => onChange({ ...step, pressure: e.target.value as Pressure })}
+              >
                 {PRESSURES.map((p) => (
                   <option key={p}>{p}</option>
                 ))}
@@ -67,13 +98,23 @@ export function StepRow({ step, number, technique, seconds, flag, chosen, disabl
           )}
         </span>
         <span className="dose-cell">
-          <button type="button" className="dose" onClick={onChoose} title={doseWords(step)} aria-label={`Dose of ${name}: ${doseWords(step)}`}>
+          <button
+            type="button"
+            className="dose"
+            onClick={onChoose}
+            title={doseWords(step)}
+            aria-label={`Dose of ${name}: ${doseWords(step)}`}
+          >
             {doseWords(step)}
           </button>
         </span>
         <span className="cell sides-cell">
           <SideMark side={sideOfPlan(step.sides.mode)} />
-          <select aria-label={`Sides of ${name}`} value={step.sides.mode} onChange={(e) => onChange({ ...step, sides: withMode(step.sides, e.target.value as SidePlan['mode']) })}>
+          <select
+            aria-label={`Sides of ${name}`}
+            value={step.sides.mode}
+            onChange={(e) => onChange({ ...step, sides: withMode(step.sides, e.target.value as SidePlan['mode']) })}
+          >
             {SIDE_MODES.map((m) => (
               <option key={m} value={m}>
                 {SIDE_PLAN_NAMES[m]}

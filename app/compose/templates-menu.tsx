@@ -7,7 +7,17 @@ import { FieldFrame } from '../ui/field';
 import { OnceKey } from '../ui/once-key';
 
 /** Start from a template of the practice, or keep what is here as one. */
-export function TemplatesMenu({ templates, routine, disabled, onStart }: { templates: readonly { id: string; name: string }[]; routine: Routine; disabled: boolean; onStart: (body: Routine) => void }) {
+export function TemplatesMenu({
+  templates,
+  routine,
+  disabled,
+  onStart,
+}: {
+  templates: readonly { id: string; name: string }[];
+  routine: Routine;
+  disabled: boolean;
+  onStart: (body: Routine) => void;
+}) {
   const keep = useFetcher<{ errors?: FieldErrors; kept?: string }>();
   const [naming, setNaming] = useState(false);
   const kept = keep.data?.kept;
@@ -59,7 +69,14 @@ export function TemplatesMenu({ templates, routine, disabled, onStart }: { templ
             </h2>
             <OnceKey key={kept ?? ''} />
             <input type="hidden" name="routine" value={JSON.stringify(routine)} />
-            <FieldFrame name="name" label="Name" defaultValue={routine.name} autoFocus maxLength={160} message={keep.data?.errors?.name} />
+            <FieldFrame
+              name="name"
+              label="Name"
+              defaultValue={routine.name}
+              autoFocus
+              maxLength={160}
+              message={keep.data?.errors?.name}
+            />
           </Modal.Body>
           <Modal.Footer>
             <Button variant="outline-primary" onClick={() => setNaming(false)}>

@@ -12,7 +12,14 @@ import { useVisit } from '../visit/context';
 
 const UNDO_DEPTH = 200;
 
-export const emptyRoutine = (name: string): Routine => ({ format: ROUTINE_FORMAT, schemaVersion: ROUTINE_VERSION, name, budgetMinutes: 20, order: DEFAULT_ORDER, steps: [] });
+export const emptyRoutine = (name: string): Routine => ({
+  format: ROUTINE_FORMAT,
+  schemaVersion: ROUTINE_VERSION,
+  name,
+  budgetMinutes: 20,
+  order: DEFAULT_ORDER,
+  steps: [],
+});
 
 /** The routine on the table: every edit is checked by the core, can be undone, and is written at once. */
 export function useRoutine(name: string) {
@@ -24,7 +31,12 @@ export function useRoutine(name: string) {
 
   const derived = useMemo(() => {
     const cues = expandRoutine(routine);
-    return { cues, totals: totalsOf(routine.steps, cues), findings: checkRoutine(routine, CATALOGUE, screening), ribbon: ribbonOf(routine, cues, CATALOGUE) };
+    return {
+      cues,
+      totals: totalsOf(routine.steps, cues),
+      findings: checkRoutine(routine, CATALOGUE, screening),
+      ribbon: ribbonOf(routine, cues, CATALOGUE),
+    };
   }, [routine, screening]);
 
   /** Puts a routine on the table; false when it may not be, with the reason told and nothing changed. */
@@ -38,7 +50,9 @@ export function useRoutine(name: string) {
       return false;
     }
     const banned = newlyBanned(next, routine, screening, CATALOGUE);
-    setProblem(banned ? `${CATALOGUE.techniques.get(banned.step.technique)!.name} cannot be added. ${banned.reason}` : '');
+    setProblem(
+      banned ? `${CATALOGUE.techniques.get(banned.step.technique)!.name} cannot be added. ${banned.reason}` : '',
+    );
     if (banned) return false;
     setRoutine(next);
     return true;
@@ -50,7 +64,11 @@ export function useRoutine(name: string) {
     setFuture([]);
     return true;
   };
-  const step = (from: Routine[], setFrom: (r: Routine[]) => void, setTo: React.Dispatch<React.SetStateAction<Routine[]>>) => {
+  const step = (
+    from: Routine[],
+    setFrom: (r: Routine[]) => void,
+    setTo: React.Dispatch<React.SetStateAction<Routine[]>>,
+  ) => {
     const target = from[from.length - 1];
     if (!target || !put(target)) return;
     setFrom(from.slice(0, -1));

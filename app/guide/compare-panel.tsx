@@ -1,10 +1,23 @@
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { SIDE_DIFFERENCE_NAMES, SIDE_DIFFERENCES, type SideCompare, type SideDifference } from '../../core/guide/side-compare';
+import {
+  SIDE_DIFFERENCE_NAMES,
+  SIDE_DIFFERENCES,
+  type SideCompare,
+  type SideDifference,
+} from '../../core/guide/side-compare';
 import type { OneSide } from '../../core/units';
 
 /** One look between the sides: same head, same light, what differs. */
-export function ComparePanel({ doneSide, onDone, onCancel }: { doneSide: OneSide; onDone: (compare: SideCompare) => void; onCancel: () => void }) {
+export function ComparePanel({
+  doneSide,
+  onDone,
+  onCancel,
+}: {
+  doneSide: OneSide;
+  onDone: (compare: SideCompare) => void;
+  onCancel: () => void;
+}) {
   const [side, setSide] = useState<OneSide>(doneSide);
   const [same, setSame] = useState({ sameHead: false, sameLight: false });
   const [differs, setDiffers] = useState<SideDifference[]>([]);
@@ -22,18 +35,36 @@ export function ComparePanel({ doneSide, onDone, onCancel }: { doneSide: OneSide
         onDone({ doneSide: side, ...same, differs: differs.length ? differs : ['none'] });
       }}
     >
-      <strong>Compare the sides.</strong> Head straight, chin level, face loose, eyes to the same point; look in the mirror or at the client from the front.
+      <strong>Compare the sides.</strong> Head straight, chin level, face loose, eyes to the same point; look in the
+      mirror or at the client from the front.
       <div className="d-flex gap-4 my-2 flex-wrap">
         <div className="chips" role="group" aria-label="Side that is done">
           {(['right', 'left'] as const).map((s) => (
-            <button key={s} type="button" className="chip" aria-pressed={side === s} autoFocus={s === doneSide} onClick={() => setSide(s)}>
+            <button
+              key={s}
+              type="button"
+              className="chip"
+              aria-pressed={side === s}
+              autoFocus={s === doneSide}
+              onClick={() => setSide(s)}
+            >
               client’s {s} is done
             </button>
           ))}
         </div>
         <div className="d-flex gap-4">
-          <Form.Check id="same-head" label="Head held as before" checked={same.sameHead} onChange={(e) => setSame({ ...same, sameHead: e.target.checked })} />
-          <Form.Check id="same-light" label="Same light" checked={same.sameLight} onChange={(e) => setSame({ ...same, sameLight: e.target.checked })} />
+          <Form.Check
+            id="same-head"
+            label="Head held as before"
+            checked={same.sameHead}
+            onChange={(e) => setSame({ ...same, sameHead: e.target.checked })}
+          />
+          <Form.Check
+            id="same-light"
+            label="Same light"
+            checked={same.sameLight}
+            onChange={(e) => setSame({ ...same, sameLight: e.target.checked })}
+          />
         </div>
       </div>
       <div className="chips mb-2" role="group" aria-label="On the done side">

@@ -38,7 +38,15 @@ function placesOfCue(step: Step, cue: Cue): Place[] {
   return at ? placesOn(at, cue.side) : [];
 }
 
-const KEYS: Record<string, GuideEventKind> = { ArrowRight: 'next', ArrowLeft: 'back', r: 'repeat', e: 'extend', '-': 'lighten', '=': 'harden', '+': 'harden' };
+const KEYS: Record<string, GuideEventKind> = {
+  ArrowRight: 'next',
+  ArrowLeft: 'back',
+  r: 'repeat',
+  e: 'extend',
+  '-': 'lighten',
+  '=': 'harden',
+  '+': 'harden',
+};
 
 /** Runs a routine: the ring on the chart, the cue large beside it, the ribbon below. */
 export function Player({ routine, open, again }: { routine: Routine; open: OpenRun | null; again: boolean }) {
@@ -57,7 +65,10 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
   const steps = run.routine.steps;
   // Compared by content: the database gives the fields of a document back in an order of its own.
   const outdated = useMemo(() => !isEqual(run.routine.steps, composed?.steps), [run.routine, composed]);
-  const names = useMemo(() => new Map(steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? ''])), [steps]);
+  const names = useMemo(
+    () => new Map(steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? ''])),
+    [steps],
+  );
   const nameOf = (id: string) => names.get(id) ?? '';
   /** What needs both hands and eyes stops the clock. */
   const ask = (what: 'stop' | 'compare') => {
@@ -66,13 +77,17 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
   };
   useMarks(cues, run.base, run.turn, running, settings.sound ? sound : null, (mark) => {
     const cue = cues[mark.cueIndex];
-    if (mark.kind === 'cue' && cue?.kind === 'change-side' && settings.between && doneSideAt(cues, cue.index)) ask('compare');
+    if (mark.kind === 'cue' && cue?.kind === 'change-side' && settings.between && doneSideAt(cues, cue.index))
+      ask('compare');
     if ((mark.kind !== 'cue' && mark.kind !== 'done') || !cue || !settings.voice) return;
     const step = steps[cue.stepIndex]!;
     say(spokenAt(cue, step, CATALOGUE.techniques.get(step.technique)!));
   });
 
-  const stopFinding = useMemo(() => checkRoutine(run.routine, CATALOGUE, screening).find((f) => f.severity === 'stop'), [run.routine, screening]);
+  const stopFinding = useMemo(
+    () => checkRoutine(run.routine, CATALOGUE, screening).find((f) => f.severity === 'stop'),
+    [run.routine, screening],
+  );
   const begin = () => {
     sound.wake();
     if (!stopFinding) void run.start();
@@ -87,7 +102,13 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
   /** What screening says to one word more of pressure in the present step; null when it says nothing. */
   const firmerBan = (): string | null => {
     const present = steps[cues[state.cueIndex]!.stepIndex]!;
-    return state.pressure && (breachesOf({ ...present, pressure: oneFirmer(state.pressure) }, screening, CATALOGUE).find((b) => b.effect === 'ban')?.reason ?? null);
+    return (
+      state.pressure &&
+      (breachesOf({ ...present, pressure: oneFirmer(state.pressure) }, screening, CATALOGUE).find(
+        (b) => b.effect === 'ban',
+      )?.reason ??
+        null)
+    );
   };
   const toggle = () => (state.status === 'ready' ? begin() : press(running ? 'pause' : 'resume'));
 
@@ -133,20 +154,49 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
             zoom={!ended && state.status !== 'ready'}
             follow={places}
             keepOff={standingMarks()}
-            muscles={step.places.filter((p) => p.kind === 'muscle').flatMap((p) => placesOn(p, cue.side).flatMap((q) => (q.side === 'midline' ? [] : [{ id: p.id, side: q.side, chosen: true }])))}
-            ring={ended || state.status === 'ready' ? null : { places, left: lengthMs ? 1 - state.intoMs / lengthMs : 0, pressure: state.pressure }}
+            muscles={step.places
+              .filter((p) => p.kind === 'muscle')
+              .flatMap((p) =>
+                placesOn(p, cue.side).flatMap((q) =>
+                  q.side === 'midline' ? [] : [{ id: p.id, side: q.side, chosen: true }],
+                ),
+              )}
+            ring={
+              ended || state.status === 'ready'
+                ? null
+                : { places, left: lengthMs ? 1 - state.intoMs / lengthMs : 0, pressure: state.pressure }
+            }
           />
         </div>
         <main className="guide-cue">
           {state.status === 'ready' ? (
-            <ReadyPanel routine={run.routine} seconds={ribbon.totalSeconds} again={again} toReady={preparationFor(PREPARATION, run.routine, CATALOGUE).filter((p) => !screen.preparation.includes(p.key))} onReady={(key) => setScreen({ ...screen, preparation: [...screen.preparation, key] })} avoid={product.findings.filter((f) => f.severity === 'avoid').map((f) => `${product.chosen!.name}: ${f.words}`)} settings={settings} onSettings={setSettings} onStart={begin} blocked={stopFinding?.title} failed={run.failed} />
+            <ReadyPanel
+              routine={run.routine}
+              seconds={ribbon.totalSeconds}
+              again={again}
+              toReady={preparationFor(PREPARATION, run.routine, CATALOGUE).filter(
+                (p) => !screen.preparation.includes(p.key),
+              )}
+              onReady={(key) => setScreen({ ...screen, preparation: [...screen.preparation, key] })}
+              avoid={product.findings
+                .filter((f) => f.severity === 'avoid')
+                .map((f) => `${product.chosen!.name}: ${f.words}`)}
+              settings={settings}
+              onSettings={setSettings}
+              onStart={begin}
+              blocked={stopFinding?.title}
+              failed={run.failed}
+            />
           ) : ended ? (
             <div role="status">
               <h1>{state.status === 'done' ? 'Done' : 'Stopped'}</h1>
               <p className="say">
-                {clock(((state.endedAtMs ?? 0) - (state.startedAtMs ?? 0)) / 1000)} by the clock, planned {clock(ribbon.totalSeconds)}.{state.stopReason && ` ${state.stopReason}.`}
+                {clock(((state.endedAtMs ?? 0) - (state.startedAtMs ?? 0)) / 1000)} by the clock, planned{' '}
+                {clock(ribbon.totalSeconds)}.{state.stopReason && ` ${state.stopReason}.`}
               </p>
-              {run.ending === 'waiting' && <p className="worse">Not everything is written yet. Keep this page open; it is tried again.</p>}
+              {run.ending === 'waiting' && (
+                <p className="worse">Not everything is written yet. Keep this page open; it is tried again.</p>
+              )}
               {/* What was done is read from the server there, so it has to stand there first. */}
               <Button size="lg" className="mt-3" disabled={run.ending === 'going'} onClick={() => goTo('record')}>
                 {run.ending === 'going' ? 'Keeping …' : 'Record'}
@@ -173,7 +223,8 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
                 <>
                   <div className="where" aria-live="polite">
                     <span>
-                      <SideMark side={cue.side} size={22} /> <strong>{sideName(cue.side).replace(/^./, (c) => c.toUpperCase())}</strong>
+                      <SideMark side={cue.side} size={22} />{' '}
+                      <strong>{sideName(cue.side).replace(/^./, (c) => c.toUpperCase())}</strong>
                     </span>
                     {state.pressure && (
                       <span>
@@ -209,10 +260,19 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
               )}
               <div className="guide-next">
                 <span className="soft">Next</span> {nextWords(cues, state, nameOf)}
-                <PlayerKeys paused={!running} onToggle={toggle} onPress={press} onNote={() => setAsking('note')} onStop={() => ask('stop')} onCompare={() => ask('compare')} unsent={run.unsent} />
+                <PlayerKeys
+                  paused={!running}
+                  onToggle={toggle}
+                  onPress={press}
+                  onNote={() => setAsking('note')}
+                  onStop={() => ask('stop')}
+                  onCompare={() => ask('compare')}
+                  unsent={run.unsent}
+                />
                 {run.refused > 0 && (
                   <p className="worse mb-0" role="alert">
-                    {run.refused === 1 ? 'One entry' : `${run.refused} entries`} of this run could not be kept: it ended in another window, or the text holds a character that cannot be kept.
+                    {run.refused === 1 ? 'One entry' : `${run.refused} entries`} of this run could not be kept: it ended
+                    in another window, or the text holds a character that cannot be kept.
                   </p>
                 )}
               </div>
@@ -230,7 +290,13 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
           )}
         </main>
       </div>
-      <Ribbon data={ribbon} budgetSeconds={run.routine.budgetMinutes === null ? null : run.routine.budgetMinutes * 60} names={names} now={state.status === 'ready' ? null : at} height={150} />
+      <Ribbon
+        data={ribbon}
+        budgetSeconds={run.routine.budgetMinutes === null ? null : run.routine.budgetMinutes * 60}
+        names={names}
+        now={state.status === 'ready' ? null : at}
+        height={150}
+      />
     </div>
   );
 }

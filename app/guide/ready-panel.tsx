@@ -12,7 +12,31 @@ interface Settings {
 }
 
 /** Before the run: what is going to happen, and how it is announced. */
-export function ReadyPanel({ routine, seconds, again, toReady, onReady, avoid, settings, onSettings, onStart, blocked, failed }: { routine: Routine; seconds: number; again: boolean; /** Preparation that this routine needs and nobody ticked. */ toReady: readonly PreparationItem[]; onReady: (key: string) => void; /** What speaks against the product of today. */ avoid: readonly string[]; settings: Settings; onSettings: (s: Settings) => void; onStart: () => void; blocked?: string; failed: boolean }) {
+export function ReadyPanel({
+  routine,
+  seconds,
+  again,
+  toReady,
+  onReady,
+  avoid,
+  settings,
+  onSettings,
+  onStart,
+  blocked,
+  failed,
+}: {
+  routine: Routine;
+  seconds: number;
+  again: boolean;
+  /** Preparation that this routine needs and nobody ticked. */ toReady: readonly PreparationItem[];
+  onReady: (key: string) => void;
+  /** What speaks against the product of today. */ avoid: readonly string[];
+  settings: Settings;
+  onSettings: (s: Settings) => void;
+  onStart: () => void;
+  blocked?: string;
+  failed: boolean;
+}) {
   return (
     <div>
       <div className="soft">{again ? 'A run of this visit is on record; this starts another.' : 'Ready'}</div>
@@ -20,9 +44,27 @@ export function ReadyPanel({ routine, seconds, again, toReady, onReady, avoid, s
       <p className="say">
         {routine.steps.length} step{routine.steps.length === 1 ? '' : 's'}, {clock(seconds)}.
       </p>
-      <Form.Check type="switch" id="guide-sound" label="Tones for beats, changes and the last three seconds" checked={settings.sound} onChange={(e) => onSettings({ ...settings, sound: e.target.checked })} />
-      <Form.Check type="switch" id="guide-voice" label="Spoken cues, where this browser has a voice" checked={settings.voice} onChange={(e) => onSettings({ ...settings, voice: e.target.checked })} />
-      <Form.Check type="switch" id="guide-between" label="Stop between the sides to compare them" checked={settings.between} onChange={(e) => onSettings({ ...settings, between: e.target.checked })} />
+      <Form.Check
+        type="switch"
+        id="guide-sound"
+        label="Tones for beats, changes and the last three seconds"
+        checked={settings.sound}
+        onChange={(e) => onSettings({ ...settings, sound: e.target.checked })}
+      />
+      <Form.Check
+        type="switch"
+        id="guide-voice"
+        label="Spoken cues, where this browser has a voice"
+        checked={settings.voice}
+        onChange={(e) => onSettings({ ...settings, voice: e.target.checked })}
+      />
+      <Form.Check
+        type="switch"
+        id="guide-between"
+        label="Stop between the sides to compare them"
+        checked={settings.between}
+        onChange={(e) => onSettings({ ...settings, between: e.target.checked })}
+      />
       {toReady.length > 0 && (
         <div className="mt-3">
           <div className="d-flex gap-3 align-items-baseline">
@@ -31,7 +73,13 @@ export function ReadyPanel({ routine, seconds, again, toReady, onReady, avoid, s
           </div>
           <SaveConflict />
           {toReady.map((p) => (
-            <Form.Check key={p.key} id={`ready-${p.key}`} label={p.label} checked={false} onChange={() => onReady(p.key)} />
+            <Form.Check
+              key={p.key}
+              id={`ready-${p.key}`}
+              label={p.label}
+              checked={false}
+              onChange={() => onReady(p.key)}
+            />
           ))}
         </div>
       )}

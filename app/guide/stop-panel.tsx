@@ -4,7 +4,15 @@ import { Button, Form } from 'react-bootstrap';
 const REASONS = ['Client asked to stop', 'Sharp or rising pain', 'Light-headed', 'Out of time'];
 
 /** A few words during a run: why it stops, or a note. */
-export function StopPanel({ kind, onDone, onCancel }: { kind: 'stop' | 'note'; onDone: (text: string) => void; onCancel: () => void }) {
+export function StopPanel({
+  kind,
+  onDone,
+  onCancel,
+}: {
+  kind: 'stop' | 'note';
+  onDone: (text: string) => void;
+  onCancel: () => void;
+}) {
   const [text, setText] = useState('');
   return (
     <form

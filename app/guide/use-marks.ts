@@ -14,7 +14,14 @@ const KEPT_MEASURES = 4000;
  * Plans tones a little ahead on the audio clock and calls `onMark` at each moment. How late each call came is left in
  * the browser's timing record under "cue-onset".
  */
-export function useMarks(cues: readonly Cue[], base: React.RefObject<GuideState | null>, turn: number, running: boolean, sound: Sound | null, onMark: (mark: Mark) => void): void {
+export function useMarks(
+  cues: readonly Cue[],
+  base: React.RefObject<GuideState | null>,
+  turn: number,
+  running: boolean,
+  sound: Sound | null,
+  onMark: (mark: Mark) => void,
+): void {
   const call = useRef(onMark);
   useEffect(() => {
     call.current = onMark;

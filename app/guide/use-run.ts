@@ -1,5 +1,12 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { advance, initialState, stateAt, type GuideEvent, type GuideEventKind, type GuideState } from '../../core/guide/machine';
+import {
+  advance,
+  initialState,
+  stateAt,
+  type GuideEvent,
+  type GuideEventKind,
+  type GuideState,
+} from '../../core/guide/machine';
 import { expandRoutine } from '../../core/routine/cues';
 import type { Routine } from '../../core/routine/model';
 import { tellSignedOut, useSignedInAgain } from '../ui/signed-out';
@@ -17,7 +24,11 @@ const INTERRUPTED_AFTER_MS = 20_000;
 
 async function post(visitId: string, body: unknown): Promise<unknown> {
   try {
-    const response = await fetch(`/visits/${visitId}/run`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+    const response = await fetch(`/visits/${visitId}/run`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(body),
+    });
     if (response.status === 401) tellSignedOut();
     // The run has ended elsewhere, or the event is none that is taken: sending it again changes nothing.
     if (response.status === 409 || response.status === 422) return { refused: true };
@@ -49,7 +60,10 @@ export function useRun(visitId: string, routine: Routine, open: OpenRun | null) 
   /** Grows with every event, so that what was planned ahead is planned anew. */
   const [turn, setTurn] = useState(0);
 
-  const refresh = useCallback(() => setState(advance(cues, base.current!, Math.max(nowMs(), base.current!.atMs))), [cues]);
+  const refresh = useCallback(
+    () => setState(advance(cues, base.current!, Math.max(nowMs(), base.current!.atMs))),
+    [cues],
+  );
 
   const take = useCallback(
     (kind: GuideEventKind, atMs: number, text?: string) => {
@@ -69,7 +83,10 @@ export function useRun(visitId: string, routine: Routine, open: OpenRun | null) 
     const mine = new EventQueue(
       run.id,
       async (batch) => {
-        const answer = (await post(visitId, { kind: 'events', runId: run.id, events: batch, nowMs: nowMs() })) as { taken?: string[]; refused?: true } | null;
+        const answer = (await post(visitId, { kind: 'events', runId: run.id, events: batch, nowMs: nowMs() })) as {
+          taken?: string[];
+          refused?: true;
+        } | null;
         return answer?.refused ? 'refused' : (answer?.taken ?? null);
       },
       (left) => {
@@ -118,7 +135,11 @@ export function useRun(visitId: string, routine: Routine, open: OpenRun | null) 
       await queue.current?.flush();
       // What was pressed while the first sending was under way goes with a second one.
       await queue.current?.flush();
-      const told = queue.current?.unsent.length ? null : ((await post(visitId, { kind: 'events', runId: run.id, events: [], nowMs: nowMs() })) as { status?: string } | null);
+      const told = queue.current?.unsent.length
+        ? null
+        : ((await post(visitId, { kind: 'events', runId: run.id, events: [], nowMs: nowMs() })) as {
+            status?: string;
+          } | null);
       // The end stands when the server, by its own clock, says so too.
       const answer = told?.status === 'open' ? null : told;
       if (answer) queue.current?.forget();

@@ -11,7 +11,12 @@ interface Props {
   onMarks: (marks: PhotoMarks) => void;
 }
 
-const ARROWS: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+const ARROWS: Record<string, [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
 /** The loupe shows so many px of the photo around the mark. */
 const LOUPE_PX = 90;
 
@@ -23,7 +28,8 @@ export function PhotoMarker({ src, width, height, marks, onMarks }: Props) {
   const here = marks[asked];
   const { name, how } = PHOTO_LANDMARKS[asked];
   const done = LANDMARKS.filter((k) => marks[k]).length;
-  const set = (p: Px) => onMarks({ ...marks, [asked]: { x: Math.min(width, Math.max(0, p.x)), y: Math.min(height, Math.max(0, p.y)) } });
+  const set = (p: Px) =>
+    onMarks({ ...marks, [asked]: { x: Math.min(width, Math.max(0, p.x)), y: Math.min(height, Math.max(0, p.y)) } });
   const go = (by: number) => setAsked(LANDMARKS[Math.min(LANDMARKS.length - 1, Math.max(0, index + by))]!);
   const tap = (event: React.MouseEvent) => {
     const matrix = picture.current?.getScreenCTM();
@@ -46,7 +52,13 @@ export function PhotoMarker({ src, width, height, marks, onMarks }: Props) {
   const loupe = here ?? { x: width / 2, y: height / 2 };
   return (
     <div className="photo-marker">
-      <div className="photo-frame" tabIndex={0} role="group" aria-label={`Photo. ${name}${here ? ', marked' : ', not marked yet'}. Arrows move the mark, Enter goes on.`} onKeyDown={key}>
+      <div
+        className="photo-frame"
+        tabIndex={0}
+        role="group"
+        aria-label={`Photo. ${name}${here ? ', marked' : ', not marked yet'}. Arrows move the mark, Enter goes on.`}
+        onKeyDown={key}
+      >
         <svg ref={picture} viewBox={`0 0 ${width} ${height}`} onClick={tap} role="presentation">
           <image href={src} width={width} height={height} />
           <Guides marks={marks} unit={unit} />
@@ -56,12 +68,19 @@ export function PhotoMarker({ src, width, height, marks, onMarks }: Props) {
         <span className="photo-edge is-right">L</span>
       </div>
       <div className="photo-side">
-        <svg className="photo-loupe" viewBox={`${loupe.x - LOUPE_PX / 2} ${loupe.y - LOUPE_PX / 2} ${LOUPE_PX} ${LOUPE_PX}`} aria-hidden="true">
+        <svg
+          className="photo-loupe"
+          viewBox={`${loupe.x - LOUPE_PX / 2} ${loupe.y - LOUPE_PX / 2} ${LOUPE_PX} ${LOUPE_PX}`}
+          aria-hidden="true"
+        >
           <image href={src} width={width} height={height} />
           {here && <Mark at={here} unit={LOUPE_PX / 160} asked />}
         </svg>
         <p className="mb-0" aria-live="polite">
-          <strong>{name}</strong> <span className="soft small">{index + 1} of {LANDMARKS.length}</span>
+          <strong>{name}</strong>{' '}
+          <span className="soft small">
+            {index + 1} of {LANDMARKS.length}
+          </span>
         </p>
         <p className="soft small mb-1">{how}</p>
         <div className="d-flex gap-2">
@@ -90,13 +109,21 @@ function startOf(asked: PhotoLandmark, marks: PhotoMarks, width: number, height:
 
 const Mark = ({ at, unit, asked }: { at: Px; unit: number; asked: boolean }) => (
   <g className={`photo-mark${asked ? ' is-asked' : ''}`} strokeWidth={1.3 * unit}>
-    <path d={`M${at.x - 7 * unit} ${at.y}h${5 * unit}m${4 * unit} 0h${5 * unit}M${at.x} ${at.y - 7 * unit}v${5 * unit}m0 ${4 * unit}v${5 * unit}`} />
+    <path
+      d={`M${at.x - 7 * unit} ${at.y}h${5 * unit}m${4 * unit} 0h${5 * unit}M${at.x} ${at.y - 7 * unit}v${5 * unit}m0 ${4 * unit}v${5 * unit}`}
+    />
   </g>
 );
 
 /** The line through the pupils and the midline, once they can be drawn. */
 function Guides({ marks, unit }: { marks: PhotoMarks; unit: number }) {
-  const line = (a: Px | undefined, b: Px | undefined, beyond: number) => a && b && <path d={`M${a.x - (b.x - a.x) * beyond} ${a.y - (b.y - a.y) * beyond}L${b.x + (b.x - a.x) * beyond} ${b.y + (b.y - a.y) * beyond}`} />;
+  const line = (a: Px | undefined, b: Px | undefined, beyond: number) =>
+    a &&
+    b && (
+      <path
+        d={`M${a.x - (b.x - a.x) * beyond} ${a.y - (b.y - a.y) * beyond}L${b.x + (b.x - a.x) * beyond} ${b.y + (b.y - a.y) * beyond}`}
+      />
+    );
   return (
     <g className="photo-guides" strokeWidth={unit} strokeDasharray={`${4 * unit} ${4 * unit}`}>
       {line(marks['pupil-right'], marks['pupil-left'], 0.5)}

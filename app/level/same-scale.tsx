@@ -21,7 +21,11 @@ export function SameScale({ photos }: { photos: readonly Shown[] }) {
         const middle = { x: (r.x + l.x) / 2, y: (r.y + l.y) / 2 };
         return (
           <figure key={title}>
-            <svg viewBox={`${-width / 2} ${-above} ${width} ${above + below}`} role="img" aria-label={`${title}, level and to scale`}>
+            <svg
+              viewBox={`${-width / 2} ${-above} ${width} ${above + below}`}
+              role="img"
+              aria-label={`${title}, level and to scale`}
+            >
               <g transform={`scale(${level.mmPerPx}) rotate(${-level.rollDeg}) translate(${-middle.x} ${-middle.y})`}>
                 <image href={src} width={w} height={h} />
               </g>

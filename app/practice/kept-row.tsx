@@ -33,7 +33,14 @@ export function KeptRow({ kept, name, aside, children, inUse, param, off, on, ma
           <Link to={`?${param}=${kept.id}`} className="btn btn-sm btn-outline-primary" aria-label={`Change: ${name}`}>
             Change
           </Link>
-          <Button size="sm" variant="outline-primary" type="submit" name="do" value={value} aria-label={`${words}: ${name}`}>
+          <Button
+            size="sm"
+            variant="outline-primary"
+            type="submit"
+            name="do"
+            value={value}
+            aria-label={`${words}: ${name}`}
+          >
             {words}
           </Button>
         </Form>

@@ -10,10 +10,22 @@ import { Field, useCheckedForm, type Answered } from '../ui/field';
 /** A caution of the practice's own: what is asked, and what a yes takes away. */
 export function RuleForm({ rule, answered }: { rule?: StoredRule; answered: Answered }) {
   const { form, bind } = useCheckedForm<Values>(ruleSchema, answered, {
-    title: rule?.title ?? '', question: rule?.question ?? '', group: rule?.group ?? 'standing', severity: rule?.severity ?? 'avoid', regions: rule?.regions ?? [], pressures: rule?.pressures ?? [],
-    works: (rule?.works as Values['works']) ?? [], advice: rule?.advice ?? '', seeWho: rule?.seeWho ?? '',
+    title: rule?.title ?? '',
+    question: rule?.question ?? '',
+    group: rule?.group ?? 'standing',
+    severity: rule?.severity ?? 'avoid',
+    regions: rule?.regions ?? [],
+    pressures: rule?.pressures ?? [],
+    works: (rule?.works as Values['works']) ?? [],
+    advice: rule?.advice ?? '',
+    seeWho: rule?.seeWho ?? '',
   });
-  const several = (name: 'regions' | 'pressures' | 'works', label: string, all: readonly string[], words: (v: string) => string) => {
+  const several = (
+    name: 'regions' | 'pressures' | 'works',
+    label: string,
+    all: readonly string[],
+    words: (v: string) => string,
+  ) => {
     const chosen = (form.watch(name) ?? []) as string[];
     return (
       <fieldset className="wide several">
@@ -23,7 +35,15 @@ export function RuleForm({ rule, answered }: { rule?: StoredRule; answered: Answ
         ))}
         <div className="chips">
           {all.map((v) => (
-            <button key={v} type="button" className="chip" aria-pressed={chosen.includes(v)} onClick={() => form.setValue(name, (chosen.includes(v) ? chosen.filter((c) => c !== v) : [...chosen, v]) as never)}>
+            <button
+              key={v}
+              type="button"
+              className="chip"
+              aria-pressed={chosen.includes(v)}
+              onClick={() =>
+                form.setValue(name, (chosen.includes(v) ? chosen.filter((c) => c !== v) : [...chosen, v]) as never)
+              }
+            >
               {words(v)}
             </button>
           ))}
@@ -48,7 +68,12 @@ export function RuleForm({ rule, answered }: { rule?: StoredRule; answered: Answ
           <option value="standing">a standing fact</option>
           <option value="today">today</option>
         </Field>
-        {several('regions', 'Where (none chosen: anywhere)', REGIONS, (v) => REGION_NAMES[v as keyof typeof REGION_NAMES])}
+        {several(
+          'regions',
+          'Where (none chosen: anywhere)',
+          REGIONS,
+          (v) => REGION_NAMES[v as keyof typeof REGION_NAMES],
+        )}
         {several('works', 'Kind of work (none chosen: any)', RULE_WORKS, (v) => v.replaceAll('-', ' '))}
         {several('pressures', 'Pressure (none chosen: any)', PRESSURES, (v) => v)}
         <Field form={form} name="advice" label="What to do instead" className="wide" />

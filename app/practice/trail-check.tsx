@@ -22,7 +22,8 @@ export function TrailCheck({ entries }: { entries: number }) {
   if (data.brokenAt !== null)
     return (
       <p className="caution fw-bold" role="alert">
-        Entry {data.brokenAt} does not fit the one before it: something was changed or taken out of the database by hand.
+        Entry {data.brokenAt} does not fit the one before it: something was changed or taken out of the database by
+        hand.
       </p>
     );
   if (!data.headFits)

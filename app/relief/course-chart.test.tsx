@@ -4,9 +4,27 @@ import { CourseChart } from './course-chart';
 
 const draw = (over: Partial<Parameters<typeof CourseChart>[0]> = {}) =>
   renderToStaticMarkup(
-    <CourseChart title="Jaw" points={[{ day: 0, value: 7, source: 'studio' }, { day: 7, value: 5, source: 'home' }, { day: 14, value: 3, source: 'studio' }]} after={[]} band={{ low: 5, high: 9 }} posts={[{ day: 0, label: 'visit 1' }, { day: 14, label: 'visit 2' }]} ending={{ value: 3, tone: 'green' }} {...over} />,
+    <CourseChart
+      title="Jaw"
+      points={[
+        { day: 0, value: 7, source: 'studio' },
+        { day: 7, value: 5, source: 'home' },
+        { day: 14, value: 3, source: 'studio' },
+      ]}
+      after={[]}
+      band={{ low: 5, high: 9 }}
+      posts={[
+        { day: 0, label: 'visit 1' },
+        { day: 14, label: 'visit 2' },
+      ]}
+      ending={{ value: 3, tone: 'green' }}
+      {...over}
+    />,
   );
-const circles = (svg: string, kind: string) => [...new RegExp(`<path class="dots ${kind}" d="([^"]*)"`).exec(svg)![1]!.matchAll(/M([\d.]+) ([\d.]+)h0/g)].map((m) => [Number(m[1]), Number(m[2])] as const);
+const circles = (svg: string, kind: string) =>
+  [...new RegExp(`<path class="dots ${kind}" d="([^"]*)"`).exec(svg)![1]!.matchAll(/M([\d.]+) ([\d.]+)h0/g)].map(
+    (m) => [Number(m[1]), Number(m[2])] as const,
+  );
 
 describe('the course', () => {
   test('a lower rating stands lower, a later one further right; studio filled, home a ring', () => {
@@ -38,14 +56,25 @@ describe('the course', () => {
     expect(svg.match(/class="post"/g)).toHaveLength(2);
     expect(/class="home-tick" d="([^"]*)"/.exec(svg)![1]!.match(/M/g)).toHaveLength(1);
   });
-  test('posts too near each other share one name', () => expect(draw({ posts: [{ day: 0, label: 'visit 1' }, { day: 0.2, label: 'visit 2' }] })).not.toContain('visit 2'));
+  test('posts too near each other share one name', () =>
+    expect(
+      draw({
+        posts: [
+          { day: 0, label: 'visit 1' },
+          { day: 0.2, label: 'visit 2' },
+        ],
+      }),
+    ).not.toContain('visit 2'));
   test('what was rated right after is marked apart', () => {
     expect(draw({ after: [{ day: 0, value: 5 }] })).toContain('right after');
     expect(draw()).not.toContain('right after');
   });
   test('a long course is heard by its beginning and its end', () => {
-    const long = draw({ points: Array.from({ length: 60 }, (_, i) => ({ day: i, value: i % 10, source: 'home' as const })) });
+    const long = draw({
+      points: Array.from({ length: 60 }, (_, i) => ({ day: i, value: i % 10, source: 'home' as const })),
+    });
     expect(long).toContain('60 ratings, the first day 0: 0, day 1: 1, day 2: 2, day 3: 3, the latest day 48: 8');
   });
-  test('the whole course can be heard', () => expect(draw()).toContain('aria-label="Jaw. Ratings day 0: 7, day 7: 5, day 14: 3"'));
+  test('the whole course can be heard', () =>
+    expect(draw()).toContain('aria-label="Jaw. Ratings day 0: 7, day 7: 5, day 14: 3"'));
 });

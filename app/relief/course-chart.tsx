@@ -29,10 +29,22 @@ export function CourseChart({ title, points, after, band, posts, ending }: Props
   const y = scaleLinear([0, 10], [BASE, TOP]);
   const step = [1, 2, 7, 14, 28, 56, 112, 182].find((s) => (lastDay / s) * 84 < WIDTH - LEFT - RIGHT) ?? 365;
   const last = points[points.length - 1];
-  const dots = (source: ChartPoint['source']) => points.filter((p) => p.source === source).map((p) => `M${px(x(p.day))} ${px(y(p.value))}h0`).join('');
+  const dots = (source: ChartPoint['source']) =>
+    points
+      .filter((p) => p.source === source)
+      .map((p) => `M${px(x(p.day))} ${px(y(p.value))}h0`)
+      .join('');
   return (
     <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`${title}. ${toldPoints(points)}`}>
-      {band && <rect className="band" x={LEFT} width={WIDTH - RIGHT - LEFT} y={y(band.high)} height={y(band.low) - y(band.high)} />}
+      {band && (
+        <rect
+          className="band"
+          x={LEFT}
+          width={WIDTH - RIGHT - LEFT}
+          y={y(band.high)}
+          height={y(band.low) - y(band.high)}
+        />
+      )}
       {[0, 5, 10].map((v) => (
         <g key={v}>
           <line className="grid" x1={LEFT} x2={WIDTH - RIGHT} y1={y(v)} y2={y(v)} />
@@ -52,7 +64,15 @@ export function CourseChart({ title, points, after, band, posts, ending }: Props
         </g>
       ))}
       {band && <BandName band={band} points={points} x={x} y={y} lastDay={lastDay} />}
-      <path className="line" d={line<ChartPoint>((p) => x(p.day), (p) => y(p.value))(points) ?? ''} />
+      <path
+        className="line"
+        d={
+          line<ChartPoint>(
+            (p) => x(p.day),
+            (p) => y(p.value),
+          )(points) ?? ''
+        }
+      />
       <path className="after" d={after.map((p) => `M${px(x(p.day) + 3)} ${px(y(p.value))}l6 -3.5v7z`).join('')} />
       {after[0] && (
         <text x={x(after[0].day) + 13} y={y(after[0].value) + 4}>
@@ -63,7 +83,13 @@ export function CourseChart({ title, points, after, band, posts, ending }: Props
       <path className="dots home-edge" d={dots('home')} />
       <path className="dots home" d={dots('home')} />
       <path className="dots studio" d={dots('studio')} />
-      <path className="home-tick" d={points.filter((p) => p.source === 'home').map((p) => `M${px(x(p.day))} ${BASE + 6}v8`).join('')} />
+      <path
+        className="home-tick"
+        d={points
+          .filter((p) => p.source === 'home')
+          .map((p) => `M${px(x(p.day))} ${BASE + 6}v8`)
+          .join('')}
+      />
       {last && (
         <text className="ending" x={x(last.day) + 10} y={y(last.value) + 5} style={{ fill: ending.tone }}>
           {roundHalfAway(ending.value, 1)}
@@ -84,7 +110,9 @@ const px = (v: number): string => v.toFixed(1);
 const SAID_ALOUD = 24;
 function toldPoints(points: readonly ChartPoint[]): string {
   const say = (some: readonly ChartPoint[]) => some.map((p) => `day ${Math.round(p.day)}: ${p.value}`).join(', ');
-  return points.length <= SAID_ALOUD ? `Ratings ${say(points)}` : `${points.length} ratings, the first ${say(points.slice(0, 4))}, the latest ${say(points.slice(-12))}`;
+  return points.length <= SAID_ALOUD
+    ? `Ratings ${say(points)}`
+    : `${points.length} ratings, the first ${say(points.slice(0, 4))}, the latest ${say(points.slice(-12))}`;
 }
 
 /** Names of posts that have room. */
@@ -98,14 +126,31 @@ function labelled(posts: Props['posts'], x: (d: number) => number) {
 }
 
 /** The name of the band stands at the end of the band, above or below, where the course leaves room. */
-function BandName({ band, points, x, y, lastDay }: { band: { low: number; high: number }; points: readonly ChartPoint[]; x: (d: number) => number; y: (v: number) => number; lastDay: number }) {
+function BandName({
+  band,
+  points,
+  x,
+  y,
+  lastDay,
+}: {
+  band: { low: number; high: number };
+  points: readonly ChartPoint[];
+  x: (d: number) => number;
+  y: (v: number) => number;
+  lastDay: number;
+}) {
   const width = 104;
   const spots = [
     { at: y(band.high) + 14, end: x(lastDay) - 6 },
     { at: y(band.low) - 6, end: x(lastDay) - 6 },
     { at: y(band.low) - 6, end: x(0) + width + 12 },
   ];
-  const clear = spots.find((s) => points.every((p) => x(p.day) < s.end - width - 8 || x(p.day) > s.end + 6 || Math.abs(y(p.value) - (s.at - 4)) > 13)) ?? spots[0]!;
+  const clear =
+    spots.find((s) =>
+      points.every(
+        (p) => x(p.day) < s.end - width - 8 || x(p.day) > s.end + 6 || Math.abs(y(p.value) - (s.at - 4)) > 13,
+      ),
+    ) ?? spots[0]!;
   return (
     <text x={clear.end} y={clear.at} textAnchor="end">
       no clear change

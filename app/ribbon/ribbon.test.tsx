@@ -7,9 +7,24 @@ import { bareStep, hold, routineOf, stepOf } from '../../tests/support/routines'
 import { Ribbon } from './ribbon';
 
 const draw = (routine: ReturnType<typeof routineOf>, over: Partial<Parameters<typeof Ribbon>[0]> = {}) =>
-  renderToStaticMarkup(<Ribbon data={ribbonOf(routine, expandRoutine(routine), CATALOGUE)} budgetSeconds={null} names={new Map(routine.steps.map((s) => [s.id, `Step ${s.id}`]))} {...over} />);
+  renderToStaticMarkup(
+    <Ribbon
+      data={ribbonOf(routine, expandRoutine(routine), CATALOGUE)}
+      budgetSeconds={null}
+      names={new Map(routine.steps.map((s) => [s.id, `Step ${s.id}`]))}
+      {...over}
+    />,
+  );
 /** Bars of a step: [x, y, width, height] without the frame. */
-const bars = (svg: string, fill: string) => [...svg.matchAll(new RegExp(`<rect x="([\\d.]+)" y="([\\d.]+)" width="([\\d.]+)" height="([\\d.]+)" fill="${fill.replace(/[()]/g, '\\$&')}"`, 'g'))].map((m) => m.slice(1, 5).map(Number));
+const bars = (svg: string, fill: string) =>
+  [
+    ...svg.matchAll(
+      new RegExp(
+        `<rect x="([\\d.]+)" y="([\\d.]+)" width="([\\d.]+)" height="([\\d.]+)" fill="${fill.replace(/[()]/g, '\\$&')}"`,
+        'g',
+      ),
+    ),
+  ].map((m) => m.slice(1, 5).map(Number));
 const middleOf = (svg: string) => Number(/class="mid" x1="[\d.]+" x2="[\d.]+" y1="([\d.]+)"/.exec(svg)![1]);
 
 describe('the ribbon', () => {
@@ -28,7 +43,12 @@ describe('the ribbon', () => {
     expect(bars(left, 'var(--pressure-firm)')[0]![1]).toBeCloseTo(middleOf(left), 6);
   });
   test('height is pressure, width is time', () => {
-    const svg = draw(routineOf([bareStep('a', [hold(60)], { mode: 'right', pressure: 'feather' }), bareStep('b', [hold(120)], { mode: 'right', pressure: 'firm' })]));
+    const svg = draw(
+      routineOf([
+        bareStep('a', [hold(60)], { mode: 'right', pressure: 'feather' }),
+        bareStep('b', [hold(120)], { mode: 'right', pressure: 'firm' }),
+      ]),
+    );
     const [feather] = bars(svg, 'var(--pressure-feather)');
     const [firm] = bars(svg, 'var(--pressure-firm)');
     expect(firm![3]! / feather![3]!).toBeCloseTo(4, 6);

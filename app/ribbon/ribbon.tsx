@@ -25,7 +25,17 @@ const BOTTOM = 26;
  * The whole routine in one band: time runs left to right, pressure on the client's right rises above the centre line
  * and on the left hangs below it; work on the midline is a bar on the line, breath a wave. The budget ends at a post.
  */
-export function Ribbon({ data, budgetSeconds, names, flags, chosen, onChoose, onMove, now = null, height = 178 }: Props) {
+export function Ribbon({
+  data,
+  budgetSeconds,
+  names,
+  flags,
+  chosen,
+  onChoose,
+  onMove,
+  now = null,
+  height = 178,
+}: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(1280);
   useEffect(() => {
@@ -42,7 +52,11 @@ export function Ribbon({ data, budgetSeconds, names, flags, chosen, onChoose, on
 
   return (
     <div className="ribbon" ref={frame}>
-      <svg viewBox={`0 0 ${width} ${height}`} role="group" aria-label={`Ribbon: ${clock(data.totalSeconds)}${budgetSeconds ? ` of ${clock(budgetSeconds)}` : ''}`}>
+      <svg
+        viewBox={`0 0 ${width} ${height}`}
+        role="group"
+        aria-label={`Ribbon: ${clock(data.totalSeconds)}${budgetSeconds ? ` of ${clock(budgetSeconds)}` : ''}`}
+      >
         <text className="side" x={16} y={middle - unit * 2}>
           R
         </text>
@@ -64,9 +78,25 @@ export function Ribbon({ data, budgetSeconds, names, flags, chosen, onChoose, on
             {m === 0 ? '0 min' : m}
           </text>
         ))}
-        {budgetSeconds !== null && data.totalSeconds > budgetSeconds && <rect className="over" x={x(budgetSeconds)} y={TOP} width={x(data.totalSeconds) - x(budgetSeconds)} height={height - TOP - BOTTOM} />}
+        {budgetSeconds !== null && data.totalSeconds > budgetSeconds && (
+          <rect
+            className="over"
+            x={x(budgetSeconds)}
+            y={TOP}
+            width={x(data.totalSeconds) - x(budgetSeconds)}
+            height={height - TOP - BOTTOM}
+          />
+        )}
         {data.blocks.map((b, i) => (
-          <Block key={i} block={b} x={x} middle={middle} unit={unit} first={data.blocks.findIndex((o) => o.stepId === b.stepId) === i} {...{ names, flags, chosen, onChoose, onMove, now }} />
+          <Block
+            key={i}
+            block={b}
+            x={x}
+            middle={middle}
+            unit={unit}
+            first={data.blocks.findIndex((o) => o.stepId === b.stepId) === i}
+            {...{ names, flags, chosen, onChoose, onMove, now }}
+          />
         ))}
         <line className="mid" x1={LEFT} x2={width - RIGHT} y1={middle} y2={middle} />
         {budgetSeconds !== null && (
@@ -96,15 +126,32 @@ function placedNames(data: RibbonData, x: (s: number) => number) {
   });
 }
 
-type BlockProps = Pick<Props, 'names' | 'flags' | 'chosen' | 'onChoose' | 'onMove' | 'now'> & { block: RibbonBlock; x: (s: number) => number; middle: number; unit: number; first: boolean };
+type BlockProps = Pick<Props, 'names' | 'flags' | 'chosen' | 'onChoose' | 'onMove' | 'now'> & {
+  block: RibbonBlock;
+  x: (s: number) => number;
+  middle: number;
+  unit: number;
+  first: boolean;
+};
 
 function Block({ block: b, x, middle, unit, first, names, flags, chosen, onChoose, onMove, now }: BlockProps) {
   const left = x(b.startSeconds);
   const width = Math.max(1.5, x(b.endSeconds) - left - 1);
   const rank = Math.max(b.left, b.right);
   const word: Pressure | null = rank ? PRESSURES[rank - 1]! : null;
-  const sides = b.right && b.left ? (b.kind === 'midline' ? 'midline' : 'both sides') : b.right ? 'client’s right' : b.left ? 'client’s left' : '';
-  const label = [names.get(b.stepId), sides, word, `${clock(b.startSeconds)} to ${clock(b.endSeconds)}`].filter(Boolean).join(', ');
+  const sides =
+    b.right && b.left
+      ? b.kind === 'midline'
+        ? 'midline'
+        : 'both sides'
+      : b.right
+        ? 'client’s right'
+        : b.left
+          ? 'client’s left'
+          : '';
+  const label = [names.get(b.stepId), sides, word, `${clock(b.startSeconds)} to ${clock(b.endSeconds)}`]
+    .filter(Boolean)
+    .join(', ');
   const flag = first ? flags?.get(b.stepId) : undefined;
   const fill = word ? `var(--pressure-${word})` : 'var(--line)';
   return (
@@ -124,15 +171,26 @@ function Block({ block: b, x, middle, unit, first, names, flags, chosen, onChoos
       <title>{label}</title>
       {b.kind === 'pressure' && (
         <>
-          {b.right > 0 && <rect x={left} y={middle - b.right * unit} width={width} height={b.right * unit} fill={fill} />}
+          {b.right > 0 && (
+            <rect x={left} y={middle - b.right * unit} width={width} height={b.right * unit} fill={fill} />
+          )}
           {b.left > 0 && <rect x={left} y={middle} width={width} height={b.left * unit} fill={fill} />}
         </>
       )}
-      {b.kind === 'midline' && <rect x={left} y={middle - (rank * unit) / 2} width={width} height={rank * unit} fill={fill} />}
-      {b.kind === 'plain' && <rect x={left} y={middle - 3} width={width} height={6} rx={2} fill="var(--ink-soft)" fillOpacity={0.45} />}
+      {b.kind === 'midline' && (
+        <rect x={left} y={middle - (rank * unit) / 2} width={width} height={rank * unit} fill={fill} />
+      )}
+      {b.kind === 'plain' && (
+        <rect x={left} y={middle - 3} width={width} height={6} rx={2} fill="var(--ink-soft)" fillOpacity={0.45} />
+      )}
       {b.kind === 'breath' && <path className="wave" d={wave(left, width, middle, unit, b.cycles)} />}
       <rect className="frame" x={left - 1} y={middle - 5.2 * unit} width={width + 2} height={10.4 * unit} rx={2} />
-      {flag && <path className={flag === 'stop' ? 'stop-tick' : 'warn-tick'} d={`M${left} ${middle - 5.2 * unit - 2}h8l-4 6z`} />}
+      {flag && (
+        <path
+          className={flag === 'stop' ? 'stop-tick' : 'warn-tick'}
+          d={`M${left} ${middle - 5.2 * unit - 2}h8l-4 6z`}
+        />
+      )}
     </g>
   );
 }
@@ -141,5 +199,8 @@ function wave(left: number, width: number, middle: number, unit: number, cycles:
   const n = Math.max(1, cycles);
   const step = width / n;
   const rise = unit * 1.3;
-  return `M${left} ${middle}` + Array.from({ length: n }, () => `q${step / 4} ${-2 * rise} ${step / 2} 0t${step / 2} 0`).join('');
+  return (
+    `M${left} ${middle}` +
+    Array.from({ length: n }, () => `q${step / 4} ${-2 * rise} ${step / 2} 0t${step / 2} 0`).join('')
+  );
 }

@@ -23,7 +23,11 @@ import { ATLAS_ENTRIES } from '../../reference/atlas-entries';
 export async function loader({ request }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
   const clientId = new URL(request.url).searchParams.get('client');
-  const [client, measures, measured] = await Promise.all([clientId ? findClient(practiceId, clientId) : null, clientId ? latestMeasures(practiceId, clientId) : null, measuredClients(practiceId)]);
+  const [client, measures, measured] = await Promise.all([
+    clientId ? findClient(practiceId, clientId) : null,
+    clientId ? latestMeasures(practiceId, clientId) : null,
+    measuredClients(practiceId),
+  ]);
   return { whose: client && measures ? { id: client.id, name: client.name, measures } : null, measured };
 }
 
@@ -49,12 +53,22 @@ export default function Atlas({ loaderData: { whose, measured }, params }: Route
   const search = query.size ? `?${query}` : '';
   const pick = {
     places: useMemo(
-      () => ATLAS_ENTRIES.filter((e) => PICKABLE.includes(e.kind)).flatMap((e) => placesOn({ kind: e.kind as 'point', id: e.id }, 'both').map((place) => ({ place, name: e.name, off: !!ask.caution && reachOf(ask.caution, e)?.effect === 'off' }))),
+      () =>
+        ATLAS_ENTRIES.filter((e) => PICKABLE.includes(e.kind)).flatMap((e) =>
+          placesOn({ kind: e.kind as 'point', id: e.id }, 'both').map((place) => ({
+            place,
+            name: e.name,
+            off: !!ask.caution && reachOf(ask.caution, e)?.effect === 'off',
+          })),
+        ),
       [ask.caution],
     ),
     onPick: (place: Place) => void navigate(`/atlas/${place.kind}/${place.id}${search}`, { preventScrollReset: true }),
   };
-  const region = useMemo(() => (ask.region && !entry ? placesOn({ kind: 'region', id: ask.region }, 'left') : []), [ask.region, entry]);
+  const region = useMemo(
+    () => (ask.region && !entry ? placesOn({ kind: 'region', id: ask.region }, 'left') : []),
+    [ask.region, entry],
+  );
   const caution = CAUTIONS.find((c) => c.key === ask.caution);
   const keepOff = useMemo(() => keepOffMarks(screen(caution ? [{ ...caution, question: null }] : [], {})), [caution]);
   const fitting = useFitted(whose?.measures ?? null);
@@ -68,7 +82,17 @@ export default function Atlas({ loaderData: { whose, measured }, params }: Route
   return (
     <div className="visit-body is-page atlas">
       <div className="chart-side" ref={chart}>
-        <FaceChart map={['Points']} pick={pick} chosen={chosen[0] ?? null} second={second} follow={second ? [...chosen.slice(0, 1), second] : region.length ? region : chosen} nearTo={region} keepOff={keepOff} measures={whose?.measures ?? null} fitted={fitting.head} />
+        <FaceChart
+          map={['Points']}
+          pick={pick}
+          chosen={chosen[0] ?? null}
+          second={second}
+          follow={second ? [...chosen.slice(0, 1), second] : region.length ? region : chosen}
+          nearTo={region}
+          keepOff={keepOff}
+          measures={whose?.measures ?? null}
+          fitted={fitting.head}
+        />
       </div>
       <main className="work">
         <div className="work-head no-print">
@@ -121,7 +145,9 @@ export default function Atlas({ loaderData: { whose, measured }, params }: Route
             ) : (
               <p className="empty">
                 <strong>{params.id ? 'The atlas has no such sheet' : 'Choose from the list or on the chart'}</strong>
-                {params.id ? `Nothing is filed under ${params.kind} ${params.id}.` : 'Layers at the right of the chart show points, muscles and fibres, landmarks, lymph and measuring lines.'}
+                {params.id
+                  ? `Nothing is filed under ${params.kind} ${params.id}.`
+                  : 'Layers at the right of the chart show points, muscles and fibres, landmarks, lymph and measuring lines.'}
               </p>
             )}
           </article>

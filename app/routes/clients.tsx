@@ -17,10 +17,19 @@ export async function loader({ request }: Route.LoaderArgs) {
   const descending = query.get('down') === '1';
   const page = Math.min(10_000, Math.max(1, Math.trunc(Number(query.get('page'))) || 1));
   const find = queryText(query, 'find', 80);
-  return { ...(await listClients(practiceId, { find, sort, descending, page, pageSize: PAGE_SIZE })), sort, descending, page, find, timeZone };
+  return {
+    ...(await listClients(practiceId, { find, sort, descending, page, pageSize: PAGE_SIZE })),
+    sort,
+    descending,
+    page,
+    find,
+    timeZone,
+  };
 }
 
-export default function Clients({ loaderData: { rows, total, sort, descending, page, find, timeZone } }: Route.ComponentProps) {
+export default function Clients({
+  loaderData: { rows, total, sort, descending, page, find, timeZone },
+}: Route.ComponentProps) {
   const [query] = useSearchParams();
   const submit = useSubmit();
   const pages = Math.max(1, Math.ceil(total / PAGE_SIZE));
@@ -44,7 +53,13 @@ export default function Clients({ loaderData: { rows, total, sort, descending, p
           <span className="soft">{total}</span>
           <div className="actions">
             <Form role="search" onChange={(e) => void submit(e.currentTarget, { replace: true })}>
-              <BsForm.Control name="find" defaultValue={find} placeholder="Find by name or seat" aria-label="Find a client" maxLength={80} />
+              <BsForm.Control
+                name="find"
+                defaultValue={find}
+                placeholder="Find by name or seat"
+                aria-label="Find a client"
+                maxLength={80}
+              />
             </Form>
             <Link to="/clients/new" className="btn btn-primary">
               Add a client
@@ -91,7 +106,11 @@ export default function Clients({ loaderData: { rows, total, sort, descending, p
                 .filter((p) => p === 1 || p === pages || Math.abs(p - page) <= 3)
                 .map((p) => (
                   <li key={p} className={`page-item${p === page ? ' active' : ''}`}>
-                    <Link className="page-link" to={href({ page: String(p) })} aria-current={p === page ? 'page' : undefined}>
+                    <Link
+                      className="page-link"
+                      to={href({ page: String(p) })}
+                      aria-current={p === page ? 'page' : undefined}
+                    >
                       {p}
                     </Link>
                   </li>

@@ -32,8 +32,24 @@ export async function action({ request }: Route.ActionArgs) {
   if (!judged) return data({ kept: false }, { status: 422 });
   const { cards } = await trainerState(practiceId, practitionerId);
   const now = new Date();
-  const after = afterAnswer((cards.find((c) => c.place === question.key)?.card as Card | undefined) ?? null, judged.grade, now);
-  await recordTrainerAnswer(practiceId, practitionerId, { place: question.key, at: now, errorMm: Math.round(judged.errorMm * 10) / 10, takenFor: judged.takenFor, grade: judged.grade }, after, input.value.once);
+  const after = afterAnswer(
+    (cards.find((c) => c.place === question.key)?.card as Card | undefined) ?? null,
+    judged.grade,
+    now,
+  );
+  await recordTrainerAnswer(
+    practiceId,
+    practitionerId,
+    {
+      place: question.key,
+      at: now,
+      errorMm: Math.round(judged.errorMm * 10) / 10,
+      takenFor: judged.takenFor,
+      grade: judged.grade,
+    },
+    after,
+    input.value.once,
+  );
   return { kept: true };
 }
 
@@ -67,7 +83,10 @@ export default function FindIt({ loaderData: { cards, answers, timeZone, now } }
       setUnseen(!judged);
       if (!judged) return;
       setMark({ view: on, x, y, judged });
-      void fetcher.submit({ question: question.key, side: askedSide, view: on, x: String(x), y: String(y), once: crypto.randomUUID() }, { method: 'post' });
+      void fetcher.submit(
+        { question: question.key, side: askedSide, view: on, x: String(x), y: String(y), once: crypto.randomUUID() },
+        { method: 'post' },
+      );
     },
     [question, mark, askedSide, fetcher],
   );
@@ -98,8 +117,20 @@ export default function FindIt({ loaderData: { cards, answers, timeZone, now } }
               {on === view && !mark && <Cross at={cross.at} view={on} mirrored={mirrored} unit={unit} />}
               {mark && mark.view === on && target && (
                 <>
-                  <line x1={flipX(mark.x, mirrored, on)} y1={mark.y} x2={flipX(target.x, mirrored, on)} y2={target.y} strokeWidth={1.2 * unit} />
-                  <circle className="given" cx={flipX(mark.x, mirrored, on)} cy={mark.y} r={4 * unit} strokeWidth={1.5 * unit} />
+                  <line
+                    x1={flipX(mark.x, mirrored, on)}
+                    y1={mark.y}
+                    x2={flipX(target.x, mirrored, on)}
+                    y2={target.y}
+                    strokeWidth={1.2 * unit}
+                  />
+                  <circle
+                    className="given"
+                    cx={flipX(mark.x, mirrored, on)}
+                    cy={mark.y}
+                    r={4 * unit}
+                    strokeWidth={1.5 * unit}
+                  />
                   <circle className="true" cx={flipX(target.x, mirrored, on)} cy={target.y} r={5 * unit} />
                 </>
               )}
@@ -114,7 +145,12 @@ export default function FindIt({ loaderData: { cards, answers, timeZone, now } }
             {known} of {keys.length} begun, {dueNow} due
           </span>
           <div className="end">
-            <BsForm.Select size="sm" aria-label="What to practise" value={set.id} onChange={(e) => setQuery({ set: e.target.value })}>
+            <BsForm.Select
+              size="sm"
+              aria-label="What to practise"
+              value={set.id}
+              onChange={(e) => setQuery({ set: e.target.value })}
+            >
               {SETS.map((s) => (
                 <option key={s.id} value={s.id}>
                   {s.name}
@@ -132,11 +168,16 @@ export default function FindIt({ loaderData: { cards, answers, timeZone, now } }
               Mark {question.name}
               {question.paired && <span className="soft">, client’s {askedSide}</span>}
             </p>
-            {unseen && <p role="alert">It cannot be seen from here. Turn the chart and mark it there; this was not counted.</p>}
+            {unseen && (
+              <p role="alert">It cannot be seen from here. Turn the chart and mark it there; this was not counted.</p>
+            )}
             {mark ? (
               <>
                 <p className="trainer-answer">
-                  <strong className={`is-${mark.judged.grade}`}>{Math.round(mark.judged.errorMm)} mm off</strong> <span className="soft">({mark.judged.inches.toFixed(1)} {mark.judged.inchName})</span>
+                  <strong className={`is-${mark.judged.grade}`}>{Math.round(mark.judged.errorMm)} mm off</strong>{' '}
+                  <span className="soft">
+                    ({mark.judged.inches.toFixed(1)} {mark.judged.inchName})
+                  </span>
                   {mark.judged.takenFor && <>; nearer to {nameOfKey(mark.judged.takenFor)}</>}
                 </p>
                 <p>
@@ -152,7 +193,8 @@ export default function FindIt({ loaderData: { cards, answers, timeZone, now } }
               </>
             ) : (
               <p className="soft">
-                Click the place on the chart, or move the cross with the arrows (<kbd>w</kbd> <kbd>a</kbd> <kbd>s</kbd> <kbd>d</kbd> in long steps) and mark with <kbd>m</kbd>.
+                Click the place on the chart, or move the cross with the arrows (<kbd>w</kbd> <kbd>a</kbd> <kbd>s</kbd>{' '}
+                <kbd>d</kbd> in long steps) and mark with <kbd>m</kbd>.
               </p>
             )}
           </section>
@@ -172,16 +214,21 @@ export default function FindIt({ loaderData: { cards, answers, timeZone, now } }
 
 function Mistaken({ answers }: { answers: readonly { place: string; takenFor: string | null }[] }) {
   const pairs = new Map<string, number>();
-  for (const a of answers) if (a.takenFor) pairs.set(`${a.place} ${a.takenFor}`, (pairs.get(`${a.place} ${a.takenFor}`) ?? 0) + 1);
+  for (const a of answers)
+    if (a.takenFor) pairs.set(`${a.place} ${a.takenFor}`, (pairs.get(`${a.place} ${a.takenFor}`) ?? 0) + 1);
   const most = [...pairs].sort((a, b) => b[1] - a[1]).slice(0, 5);
-  if (!most.length) return <p className="soft small">Nothing yet: a mark that lies nearer to a neighbour is listed here.</p>;
+  if (!most.length)
+    return <p className="soft small">Nothing yet: a mark that lies nearer to a neighbour is listed here.</p>;
   return (
     <ul className="plain-list">
       {most.map(([pair, count]) => {
         const [place, other] = pair.split(' ') as [string, string];
         return (
           <li key={pair}>
-            {nameOfKey(`${place}.`)} for {nameOfKey(other)} <span className="soft">{count} time{count === 1 ? '' : 's'}</span>
+            {nameOfKey(`${place}.`)} for {nameOfKey(other)}{' '}
+            <span className="soft">
+              {count} time{count === 1 ? '' : 's'}
+            </span>
           </li>
         );
       })}

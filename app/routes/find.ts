@@ -9,7 +9,10 @@ export async function loader({ request }: Route.LoaderArgs) {
   const who = await requirePractitioner(request);
   const text = queryText(new URL(request.url).searchParams, 'q', 80).trim();
   if (!text) return { found: [] };
-  const [clients, templates] = await Promise.all([findClientsByName(who.practiceId, text, 6), findTemplatesByName(who.practiceId, text, 4)]);
+  const [clients, templates] = await Promise.all([
+    findClientsByName(who.practiceId, text, 6),
+    findTemplatesByName(who.practiceId, text, 4),
+  ]);
   return {
     found: [
       ...clients.map((c) => ({ to: `/clients/${c.id}`, name: c.name, what: c.about || 'client' })),

@@ -27,7 +27,10 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
         <Wordmark />
         <nav className="top-nav" aria-label="Main">
           <NavLink to="/today">Today</NavLink>
-          <NavLink to="/clients" className={({ isActive }) => (isActive || pathname.startsWith('/visits/') ? 'active' : '')}>
+          <NavLink
+            to="/clients"
+            className={({ isActive }) => (isActive || pathname.startsWith('/visits/') ? 'active' : '')}
+          >
             Clients
           </NavLink>
           <NavLink to="/routines">Routines</NavLink>

@@ -18,21 +18,37 @@ export async function action({ request, context }: Route.ActionArgs) {
   const input = await checkForm(newPracticeSchema, await readForm(request));
   if (!input.ok) return data({ errors: input.errors, typed: input.typed }, { status: 422 });
   const { practice, name, email, password } = input.value;
-  const refuse = (errors: FieldErrors, status: number) => data({ errors, typed: { ...input.value, password: undefined } as object }, { status });
-  if (await isCommonPassword(password, [practice, name, email])) return refuse({ password: 'This is one of the passwords tried first, or close to one. A few words that do not belong together are accepted.' }, 422);
+  const refuse = (errors: FieldErrors, status: number) =>
+    data({ errors, typed: { ...input.value, password: undefined } as object }, { status });
+  if (await isCommonPassword(password, [practice, name, email]))
+    return refuse(
+      {
+        password:
+          'This is one of the passwords tried first, or close to one. A few words that do not belong together are accepted.',
+      },
+      422,
+    );
   const wait = await takeTry('practices', addressOf(context));
-  if (wait) return refuse({ practice: `Many practices were opened from here just now. Try again in ${wait} minutes.` }, 429);
+  if (wait)
+    return refuse({ practice: `Many practices were opened from here just now. Try again in ${wait} minutes.` }, 429);
   const made = await createPractice(input.value);
   if (made === 'email-taken') {
     // Pressed twice, the second press finds what the first one made; whoever knows the password is let in.
     const tried = await trySignIn(email, password, addressOf(context));
-    return 'who' in tried ? signIn(request, tried.who, '/today') : refuse({ email: 'This address is in use already. Sign in, or take another.' }, 422);
+    return 'who' in tried
+      ? signIn(request, tried.who, '/today')
+      : refuse({ email: 'This address is in use already. Sign in, or take another.' }, 422);
   }
   return signIn(request, made, '/today');
 }
 
 export default function NewPractice() {
-  const { form, bind } = useCheckedForm<NewPracticeInput>(newPracticeSchema, useActionData<typeof action>(), undefined, { signedIn: false });
+  const { form, bind } = useCheckedForm<NewPracticeInput>(
+    newPracticeSchema,
+    useActionData<typeof action>(),
+    undefined,
+    { signedIn: false },
+  );
   useEffect(() => form.setValue('timeZone', Intl.DateTimeFormat().resolvedOptions().timeZone), [form]);
   return (
     <main className="sign">
@@ -43,7 +59,15 @@ export default function NewPractice() {
         <Field form={form} name="timeZone" label="Time zone" hint="Days begin and end by it." className="mb-3" />
         <Field form={form} name="name" label="Your name" autoComplete="name" className="mb-3" />
         <Field form={form} name="email" label="E-mail address" type="email" autoComplete="username" className="mb-3" />
-        <Field form={form} name="password" label="Password" type="password" autoComplete="new-password" hint="At least 10 characters; none of the common ones." className="mb-3" />
+        <Field
+          form={form}
+          name="password"
+          label="Password"
+          type="password"
+          autoComplete="new-password"
+          hint="At least 10 characters; none of the common ones."
+          className="mb-3"
+        />
         <Button type="submit">Open the practice</Button>
       </Form>
       <p className="mt-4 mb-0 soft">

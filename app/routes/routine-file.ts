@@ -9,8 +9,15 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const template = await findTemplate(who.practiceId, params.templateId);
   if (!template) notFound('routine');
   await noteInTrail(who, 'template-taken-out', { template: template.id });
-  const name = template.name.replace(/[^\p{L}\p{N} -]/gu, '').trim().replaceAll(' ', '-') || 'routine';
+  const name =
+    template.name
+      .replace(/[^\p{L}\p{N} -]/gu, '')
+      .trim()
+      .replaceAll(' ', '-') || 'routine';
   return new Response(`${JSON.stringify(template.body, null, 2)}\n`, {
-    headers: { 'Content-Type': 'application/json; charset=utf-8', 'Content-Disposition': `attachment; filename="routine.json"; filename*=UTF-8''${encodeURIComponent(name)}.json` },
+    headers: {
+      'Content-Type': 'application/json; charset=utf-8',
+      'Content-Disposition': `attachment; filename="routine.json"; filename*=UTF-8''${encodeURIComponent(name)}.json`,
+    },
   });
 }

@@ -34,24 +34,36 @@ export async function action({ request, params }: Route.ActionArgs) {
   if (form.get('do') === 'delete') {
     const deleted = await deleteTemplate(who, params.templateId);
     if (deleted === 'missing') notFound('routine');
-    return deleted === 'deleted' ? redirect('/routines') : data({ errors: { name: notYours } as FieldErrors }, { status: 403 });
+    return deleted === 'deleted'
+      ? redirect('/routines')
+      : data({ errors: { name: notYours } as FieldErrors }, { status: 403 });
   }
   const input = await checkForm(renameTemplateSchema, form);
   if (!input.ok) return data({ errors: input.errors }, { status: 422 });
   const result = await renameTemplate(who, params.templateId, input.value.version, input.value.name);
   if (result === 'missing') notFound('routine');
-  const told: Partial<Record<typeof result, string>> = { 'name-taken': 'There is a template of this name already. Take another.', stale: 'It was changed in another window meanwhile. Reload the page first; what you typed is still here.', 'not-yours': notYours };
-  return told[result] ? data({ errors: { name: told[result] } as FieldErrors }, { status: result === 'not-yours' ? 403 : 409 }) : { errors: undefined };
+  const told: Partial<Record<typeof result, string>> = {
+    'name-taken': 'There is a template of this name already. Take another.',
+    stale: 'It was changed in another window meanwhile. Reload the page first; what you typed is still here.',
+    'not-yours': notYours,
+  };
+  return told[result]
+    ? data({ errors: { name: told[result] } as FieldErrors }, { status: result === 'not-yours' ? 403 : 409 })
+    : { errors: undefined };
 }
 
-export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${loaderData?.template.name ?? 'Routine'} · Velvet Compass` }];
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `${loaderData?.template.name ?? 'Routine'} · Velvet Compass` },
+];
 
 export default function RoutinePage({ loaderData: { template } }: Route.ComponentProps) {
   const answered = useActionData<typeof action>();
   const routine = template.body;
   const cues = expandRoutine(routine);
   const totals = totalsOf(routine.steps, cues);
-  const names = new Map(routine.steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? s.technique]));
+  const names = new Map(
+    routine.steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? s.technique]),
+  );
   return (
     <div className="compose is-page">
       <div className="visit-body">
@@ -66,7 +78,12 @@ export default function RoutinePage({ loaderData: { template } }: Route.Componen
               <a className="btn btn-outline-primary btn-sm" href={`/routines/${template.id}/file`} download>
                 Take as a file
               </a>
-              <Form method="post" onSubmit={(e) => !confirm(`Delete “${template.name}”? Visits that used it keep their own copy.`) && e.preventDefault()}>
+              <Form
+                method="post"
+                onSubmit={(e) =>
+                  !confirm(`Delete “${template.name}”? Visits that used it keep their own copy.`) && e.preventDefault()
+                }
+              >
                 <Button variant="outline-primary" size="sm" type="submit" name="do" value="delete">
                   Delete
                 </Button>
@@ -75,7 +92,13 @@ export default function RoutinePage({ loaderData: { template } }: Route.Componen
           </div>
           <Form method="post" className="d-flex gap-2 align-items-end mb-3" key={template.version}>
             <input type="hidden" name="version" value={template.version} />
-            <FieldFrame label="Name" name="name" defaultValue={template.name} maxLength={160} message={answered?.errors?.name} />
+            <FieldFrame
+              label="Name"
+              name="name"
+              defaultValue={template.name}
+              maxLength={160}
+              message={answered?.errors?.name}
+            />
             <Button variant="outline-primary" type="submit">
               Rename
             </Button>
@@ -108,7 +131,11 @@ export default function RoutinePage({ loaderData: { template } }: Route.Componen
           <Findings findings={checkRoutine(routine, CATALOGUE)} disabled onFix={() => {}} />
         </main>
       </div>
-      <Ribbon data={ribbonOf(routine, cues, CATALOGUE)} budgetSeconds={routine.budgetMinutes === null ? null : routine.budgetMinutes * 60} names={names} />
+      <Ribbon
+        data={ribbonOf(routine, cues, CATALOGUE)}
+        budgetSeconds={routine.budgetMinutes === null ? null : routine.budgetMinutes * 60}
+        names={names}
+      />
     </div>
   );
 }

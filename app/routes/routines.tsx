@@ -11,7 +11,15 @@ export const meta = () => [{ title: 'Routines · Velvet Compass' }];
 export async function loader({ request }: Route.LoaderArgs) {
   const { practiceId, timeZone } = await requirePractitioner(request);
   const templates = await listTemplates(practiceId);
-  return { timeZone, templates: templates.map(({ body, ...t }) => ({ ...t, steps: body.steps.length, seconds: routineSeconds(body), budgetMinutes: body.budgetMinutes })) };
+  return {
+    timeZone,
+    templates: templates.map(({ body, ...t }) => ({
+      ...t,
+      steps: body.steps.length,
+      seconds: routineSeconds(body),
+      budgetMinutes: body.budgetMinutes,
+    })),
+  };
 }
 
 export default function Routines({ loaderData: { templates, timeZone } }: Route.ComponentProps) {

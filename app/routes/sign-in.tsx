@@ -27,7 +27,12 @@ export async function action({ request, context }: Route.ActionArgs) {
 export default function SignIn() {
   const answered = useActionData<typeof action>();
   const [query] = useSearchParams();
-  const { form, bind } = useCheckedForm<SignInInput>(signInSchema, answered, { to: query.get('to') ?? '' }, { signedIn: false });
+  const { form, bind } = useCheckedForm<SignInInput>(
+    signInSchema,
+    answered,
+    { to: query.get('to') ?? '' },
+    { signedIn: false },
+  );
   return (
     <main className="sign">
       <Wordmark />
@@ -35,7 +40,14 @@ export default function SignIn() {
       <Form {...bind}>
         <HiddenField form={form} name="to" />
         <Field form={form} name="email" label="E-mail address" type="email" autoComplete="username" className="mb-3" />
-        <Field form={form} name="password" label="Password" type="password" autoComplete="current-password" className="mb-3" />
+        <Field
+          form={form}
+          name="password"
+          label="Password"
+          type="password"
+          autoComplete="current-password"
+          className="mb-3"
+        />
         <Button type="submit">Sign in</Button>
       </Form>
       <p className="mt-4 mb-0 soft">

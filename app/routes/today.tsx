@@ -21,12 +21,32 @@ export async function loader({ request }: Route.LoaderArgs) {
   const now = new Date();
   const { from, to } = dayIn(timeZone, now);
   const nextWeek = dayOf(new Date(now.getTime() + 7 * 86_400_000).toISOString(), timeZone);
-  const [visits, look, referrals, due] = await Promise.all([visitsBetween(practiceId, from, to), coursesToLookAt(practiceId, now, LOOKED_AT), openReferrals(practiceId), reviewsDue(practiceId, nextWeek, LOOKED_AT)]);
-  const courses = await coursesOf(practiceId, visits.map((v) => v.clientId));
+  const [visits, look, referrals, due] = await Promise.all([
+    visitsBetween(practiceId, from, to),
+    coursesToLookAt(practiceId, now, LOOKED_AT),
+    openReferrals(practiceId),
+    reviewsDue(practiceId, nextWeek, LOOKED_AT),
+  ]);
+  const courses = await coursesOf(
+    practiceId,
+    visits.map((v) => v.clientId),
+  );
   return {
     timeZone,
     now: now.toISOString(),
-    visits: visits.map((v) => ({ ...v, courses: courses.filter((c) => c.clientId === v.clientId).map(({ complaintId, kind, label, side, recent, verdict }) => ({ complaintId, kind, label, side, values: recent, verdict })) })),
+    visits: visits.map((v) => ({
+      ...v,
+      courses: courses
+        .filter((c) => c.clientId === v.clientId)
+        .map(({ complaintId, kind, label, side, recent, verdict }) => ({
+          complaintId,
+          kind,
+          label,
+          side,
+          values: recent,
+          verdict,
+        })),
+    })),
     attention: needsAttention(look.courses, now.getTime()),
     referrals,
     reviews: due.reviews,
@@ -39,13 +59,16 @@ const TONES = { better: 'var(--relief)', worse: 'var(--worse)' } as const;
 
 export default function Today({ loaderData }: Route.ComponentProps) {
   const { visits, timeZone, now } = loaderData;
-  const present = visits.find((v) => !hasEnded(v.stage) && v.stage !== 'screen') ?? visits.find((v) => !hasEnded(v.stage));
+  const present =
+    visits.find((v) => !hasEnded(v.stage) && v.stage !== 'screen') ?? visits.find((v) => !hasEnded(v.stage));
   return (
     <div className="page with-aside">
       <main>
         <div className="page-head">
           <h1>{longDay(now, timeZone)}</h1>
-          <span className="soft">{visits.length === 0 ? 'no visits' : `${visits.length} visit${visits.length === 1 ? '' : 's'}`}</span>
+          <span className="soft">
+            {visits.length === 0 ? 'no visits' : `${visits.length} visit${visits.length === 1 ? '' : 's'}`}
+          </span>
           <div className="actions">
             <Link to="/clients" className="btn btn-primary">
               New visit
@@ -64,7 +87,11 @@ export default function Today({ loaderData }: Route.ComponentProps) {
                     {v.clientName}
                   </Link>
                   <span className="what">
-                    {v.courses.length ? v.courses.map(complaintName).join('; ') : <span className="soft">not rated yet</span>}
+                    {v.courses.length ? (
+                      v.courses.map(complaintName).join('; ')
+                    ) : (
+                      <span className="soft">not rated yet</span>
+                    )}
                     <br />
                     <span className="soft small">
                       {v.stage === 'done' ? '✓ Record done' : STAGE_NAMES[v.stage]} · {v.practitioner}
@@ -82,11 +109,19 @@ export default function Today({ loaderData }: Route.ComponentProps) {
         ) : (
           <p className="empty">
             <strong>Nobody is booked for today</strong>
-            Open a client to start a visit now. {loaderData.attention.length === 0 && 'New here? Add your first client under Clients.'}
+            Open a client to start a visit now.{' '}
+            {loaderData.attention.length === 0 && 'New here? Add your first client under Clients.'}
           </p>
         )}
       </main>
-      <NeedsALook attention={loaderData.attention} referrals={loaderData.referrals} reviews={loaderData.reviews} more={loaderData.more} today={dayOf(now, timeZone)} timeZone={timeZone} />
+      <NeedsALook
+        attention={loaderData.attention}
+        referrals={loaderData.referrals}
+        reviews={loaderData.reviews}
+        more={loaderData.more}
+        today={dayOf(now, timeZone)}
+        timeZone={timeZone}
+      />
     </div>
   );
 }

@@ -7,13 +7,18 @@ import { HABITS, type Habit, type HabitSides } from '../../core/visit/habit-side
 
 const words = (most: number) => string().trim().default('').max(most, `At most ${most} characters are accepted.`);
 /** An empty choice is "none". */
-const emptyIsUndefined = (value: unknown, original: unknown) => (original === '' || original === null ? undefined : value);
+const emptyIsUndefined = (value: unknown, original: unknown) =>
+  original === '' || original === null ? undefined : value;
 const emptyIsNull = (value: unknown, original: unknown) => (original === '' || original === undefined ? null : value);
 
 const complaintSchema = object({
-  id: string().transform((v: string) => v || undefined).optional(),
+  id: string()
+    .transform((v: string) => v || undefined)
+    .optional(),
   kind: string().oneOf(COMPLAINT_KINDS, 'Choose one of the list.').required('Choose one of the list.'),
-  side: string().oneOf(['left', 'right', 'both', 'midline'] as const, 'Choose a side.').required('Choose a side.'),
+  side: string()
+    .oneOf(['left', 'right', 'both', 'midline'] as const, 'Choose a side.')
+    .required('Choose a side.'),
   label: words(60),
   onset: words(200),
   triggers: words(300),
@@ -25,30 +30,68 @@ const complaintSchema = object({
 export const fingerLine = string()
   .trim()
   .default('')
-  .test('fingers', `Four widths in mm, index first, each ${FINGER_WIDTH_MM.least} to ${FINGER_WIDTH_MM.most}: "17 18 17 15".`, (text) => {
-    if (!text) return true;
-    const widths = readFingers(text);
-    return widths !== null && widths.length === 4 && widths.every((w) => w >= FINGER_WIDTH_MM.least && w <= FINGER_WIDTH_MM.most);
-  });
-export const readFingers = (text: string): number[] | null => (text ? text.split(/[\s/;]+/).map((w) => Number(w.replace(',', '.'))) : null);
+  .test(
+    'fingers',
+    `Four widths in mm, index first, each ${FINGER_WIDTH_MM.least} to ${FINGER_WIDTH_MM.most}: "17 18 17 15".`,
+    (text) => {
+      if (!text) return true;
+      const widths = readFingers(text);
+      return (
+        widths !== null &&
+        widths.length === 4 &&
+        widths.every((w) => w >= FINGER_WIDTH_MM.least && w <= FINGER_WIDTH_MM.most)
+      );
+    },
+  );
+export const readFingers = (text: string): number[] | null =>
+  text ? text.split(/[\s/;]+/).map((w) => Number(w.replace(',', '.'))) : null;
 
 /** What the skin reacts to, typed in one line: "nuts, lavender". */
-export const readAllergies = (text: string): string[] => [...new Set(text.split(/[,;\n]/).map((w) => w.trim()).filter(Boolean))];
+export const readAllergies = (text: string): string[] => [
+  ...new Set(
+    text
+      .split(/[,;\n]/)
+      .map((w) => w.trim())
+      .filter(Boolean),
+  ),
+];
 const allergyLine = string()
   .trim()
   .default('')
-  .test('allergies', 'At most 20 names of at most 40 letters each, with commas between them: "nuts, lavender".', (text) => readAllergies(text).length <= 20 && readAllergies(text).every((w) => w.length <= 40));
+  .test(
+    'allergies',
+    'At most 20 names of at most 40 letters each, with commas between them: "nuts, lavender".',
+    (text) => readAllergies(text).length <= 20 && readAllergies(text).every((w) => w.length <= 40),
+  );
 
 export const clientSchema = object({
   once,
   name: string().trim().required('Type a name.').max(120, 'At most 120 characters are accepted.'),
   about: words(120),
   note: words(2000),
-  pressureCap: string().transform(emptyIsNull).nullable().default(null).oneOf([...PRESSURES, null], 'Choose one of the list.'),
-  habitSides: object(Object.fromEntries(HABITS.map((h) => [h, string().transform(emptyIsUndefined).optional().oneOf(['left', 'right', 'both', undefined] as const, 'Choose a side, or none.')])) as Record<Habit, StringSchema<OneSide | 'both' | undefined>>).default({}),
+  pressureCap: string()
+    .transform(emptyIsNull)
+    .nullable()
+    .default(null)
+    .oneOf([...PRESSURES, null], 'Choose one of the list.'),
+  habitSides: object(
+    Object.fromEntries(
+      HABITS.map((h) => [
+        h,
+        string()
+          .transform(emptyIsUndefined)
+          .optional()
+          .oneOf(['left', 'right', 'both', undefined] as const, 'Choose a side, or none.'),
+      ]),
+    ) as Record<Habit, StringSchema<OneSide | 'both' | undefined>>,
+  ).default({}),
   allergies: allergyLine,
   fingers: fingerLine,
-  version: number().transform((v: number) => (Number.isNaN(v) ? undefined : v)).integer().min(1).optional(),
+  version: number()
+    .transform((v: number) => (Number.isNaN(v) ? undefined : v))
+    .integer()
+    .min(1)
+    .optional(),
   complaints: array().of(complaintSchema).max(12, 'At most 12 complaints are accepted.').default([]),
 });
 export type ClientForm = InferType<typeof clientSchema>;

@@ -1,13 +1,21 @@
 import { number, object, ValidationError, type InferType } from 'yup';
 import { calendarDay } from './day';
 import { once } from './once';
-import { CLIENT_MEASURE_IDS, CLIENT_MEASURES, refusedMeasures, type ClientMeasureId, type ClientMeasures } from '../../core/atlas/client-measure';
+import {
+  CLIENT_MEASURE_IDS,
+  CLIENT_MEASURES,
+  refusedMeasures,
+  type ClientMeasureId,
+  type ClientMeasures,
+} from '../../core/atlas/client-measure';
 
 /** "54,5" and "54.5" are numbers, nothing is nothing, everything else is refused at its field. */
 const millimetres = (id: ClientMeasureId) =>
   number()
     .transform((_v, original: unknown) => {
-      const text = String(original ?? '').trim().replace(',', '.');
+      const text = String(original ?? '')
+        .trim()
+        .replace(',', '.');
       return text === '' ? undefined : Number(text);
     })
     .typeError(`${CLIENT_MEASURES[id].name}: a number of mm is accepted.`);
@@ -15,15 +23,25 @@ const millimetres = (id: ClientMeasureId) =>
 export const measuresSchema = object({
   once,
   takenOn: calendarDay.required('Choose a day.'),
-  ...(Object.fromEntries(CLIENT_MEASURE_IDS.map((id) => [id, millimetres(id)])) as Record<ClientMeasureId, ReturnType<typeof millimetres>>),
+  ...(Object.fromEntries(CLIENT_MEASURE_IDS.map((id) => [id, millimetres(id)])) as Record<
+    ClientMeasureId,
+    ReturnType<typeof millimetres>
+  >),
 }).test('together', function (form) {
   const values = measuresOf(form as Record<string, unknown>);
-  if (!Object.keys(values).length) return this.createError({ path: CLIENT_MEASURE_IDS[0], message: 'Type at least one measure.' });
+  if (!Object.keys(values).length)
+    return this.createError({ path: CLIENT_MEASURE_IDS[0], message: 'Type at least one measure.' });
   const refused = refusedMeasures(values);
-  return refused.length ? new ValidationError(refused.map((r) => this.createError({ path: r.field, message: `${r.message}.` }))) : true;
+  return refused.length
+    ? new ValidationError(refused.map((r) => this.createError({ path: r.field, message: `${r.message}.` })))
+    : true;
 });
 export type MeasuresForm = InferType<typeof measuresSchema>;
 
 /** What was typed, as measures in mm. */
 export const measuresOf = (form: Readonly<Record<string, unknown>>): ClientMeasures =>
-  Object.fromEntries(CLIENT_MEASURE_IDS.flatMap((id) => (typeof form[id] === 'number' && !Number.isNaN(form[id]) ? [[id, form[id]]] : [])));
+  Object.fromEntries(
+    CLIENT_MEASURE_IDS.flatMap((id) =>
+      typeof form[id] === 'number' && !Number.isNaN(form[id]) ? [[id, form[id]]] : [],
+    ),
+  );

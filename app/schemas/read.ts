@@ -5,7 +5,8 @@ import { formPaths, knownFields, slipsIn, type FieldErrors } from './strict';
 export type { FieldErrors } from './strict';
 export type Checked<S extends AnyObjectSchema> = { ok: true; value: InferType<S> } | { ok: false; errors: FieldErrors };
 /** A form that is refused carries what was typed, for a page without script; passwords are not sent back. */
-export type CheckedForm<S extends AnyObjectSchema> = { ok: true; value: InferType<S> } | { ok: false; errors: FieldErrors; typed: object };
+export type CheckedForm<S extends AnyObjectSchema> =
+  { ok: true; value: InferType<S> } | { ok: false; errors: FieldErrors; typed: object };
 
 /** Hold a value against a schema: the clean value, or a message per field. What the schema does not know is refused. */
 export async function check<S extends AnyObjectSchema>(schema: S, value: unknown): Promise<Checked<S>> {
@@ -21,7 +22,8 @@ export async function check<S extends AnyObjectSchema>(schema: S, value: unknown
   }
 }
 
-const isType = (request: Request, ...types: string[]): boolean => types.includes((request.headers.get('Content-Type') ?? '').split(';')[0]!.trim().toLowerCase());
+const isType = (request: Request, ...types: string[]): boolean =>
+  types.includes((request.headers.get('Content-Type') ?? '').split(';')[0]!.trim().toLowerCase());
 /** Another kind of form than is read here: 415, and which one is. */
 function wrongType(accepted: string): never {
   throw data({ message: `${accepted} is accepted here.` }, { status: 415 });
@@ -46,7 +48,8 @@ export async function readForm(request: Request): Promise<SentFields> {
   const out = new Map<string, string>();
   for (const [name, value] of form) {
     if (typeof value !== 'string') return refuse('No file is accepted here.');
-    if (name.length > LONGEST_NAME || out.size >= MOST_FIELDS) return refuse('This form has more fields than any of ours.');
+    if (name.length > LONGEST_NAME || out.size >= MOST_FIELDS)
+      return refuse('This form has more fields than any of ours.');
     const path = name.replace(/\.(\d+)(?=\.|$)/g, '[$1]');
     if (out.has(path)) return refuse('A field came twice.');
     out.set(path, value);
@@ -55,7 +58,11 @@ export async function readForm(request: Request): Promise<SentFields> {
 }
 
 /** Holds the fields of a form against a schema; `beside` names those that the route has read itself. */
-export async function checkForm<S extends AnyObjectSchema>(schema: S, sent: SentFields, beside: readonly string[] = []): Promise<CheckedForm<S>> {
+export async function checkForm<S extends AnyObjectSchema>(
+  schema: S,
+  sent: SentFields,
+  beside: readonly string[] = [],
+): Promise<CheckedForm<S>> {
   const known = knownFields(schema as unknown as ISchema<unknown>);
   const { value, errors } = formPaths(new Map([...sent].filter(([name]) => !beside.includes(name))), known);
   const typed = Object.fromEntries(Object.entries(value).filter(([name]) => name !== 'password'));
@@ -74,7 +81,8 @@ export async function readJson<S extends AnyObjectSchema>(request: Request, sche
   } catch {
     return { ok: false, errors: { '': 'This is no JSON.' } };
   }
-  if (value === null || typeof value !== 'object' || Array.isArray(value)) return { ok: false, errors: { '': 'An object is accepted.' } };
+  if (value === null || typeof value !== 'object' || Array.isArray(value))
+    return { ok: false, errors: { '': 'An object is accepted.' } };
   return check(schema, value);
 }
 

@@ -12,10 +12,20 @@ const LONGEST_INDEX = 60;
 const ONE_VALUE = new Set(['string', 'number', 'boolean', 'date']);
 
 /** A path that a message can be shown at; anything else is told at the form as a whole. */
-const fieldPath = (path: string): string => (/^[A-Za-z][\w-]*(\[\d+\]|\.[A-Za-z][\w-]*)*$/.test(path) && !path.split(/[.[\]]+/).some((name) => name in Object.prototype) ? path : '');
+const fieldPath = (path: string): string =>
+  /^[A-Za-z][\w-]*(\[\d+\]|\.[A-Za-z][\w-]*)*$/.test(path) &&
+  !path.split(/[.[\]]+/).some((name) => name in Object.prototype)
+    ? path
+    : '';
 
-type Described = ISchema<unknown> & { type?: string; fields?: Record<string, Described>; innerType?: Described; resolve?: (options: { value: unknown }) => Described };
-const resolved = (schema: Described | undefined, value: unknown): Described | undefined => (schema?.type === 'lazy' ? (schema.resolve?.({ value }) as Described) : schema);
+type Described = ISchema<unknown> & {
+  type?: string;
+  fields?: Record<string, Described>;
+  innerType?: Described;
+  resolve?: (options: { value: unknown }) => Described;
+};
+const resolved = (schema: Described | undefined, value: unknown): Described | undefined =>
+  schema?.type === 'lazy' ? (schema.resolve?.({ value }) as Described) : schema;
 
 /**
  * What is wrong with a value before its meaning is asked: text that no database can hold, fields that the schema does
@@ -28,21 +38,32 @@ export function slipsIn(schema: ISchema<unknown>, value: unknown): FieldErrors {
   const walk = (at: unknown, path: string, deep: number, of: Described | undefined): void => {
     if (++values > MOST_VALUES) return tell('', 'This is more than is accepted.');
     if (typeof at === 'string') {
-      if (at.includes('\0') || !at.isWellFormed()) tell(path, 'Text holds a character that cannot be kept. Take it out.');
+      if (at.includes('\0') || !at.isWellFormed())
+        tell(path, 'Text holds a character that cannot be kept. Take it out.');
       return;
     }
     if (at === null || typeof at !== 'object') return;
     if (deep > DEEPEST) return tell(path, 'This is nested more deeply than is accepted.');
     const shape = resolved(of, at);
     if (shape?.type && ONE_VALUE.has(shape.type)) return tell(path, 'One value is accepted here.');
-    if (Array.isArray(at)) return at.forEach((one, i) => walk(one, `${path}[${i}]`, deep + 1, shape?.type === 'array' ? shape.innerType : undefined));
+    if (Array.isArray(at))
+      return at.forEach((one, i) =>
+        walk(one, `${path}[${i}]`, deep + 1, shape?.type === 'array' ? shape.innerType : undefined),
+      );
     const fields = shape?.type === 'object' ? shape.fields : undefined;
     const closed = fields && Object.keys(fields).length > 0;
     for (const key of Object.keys(at)) {
       const inner = path ? `${path}.${key}` : key;
       if (!key.isWellFormed() || key.includes('\0')) tell(path, 'A name holds a character that cannot be kept.');
-      else if (closed && !Object.hasOwn(fields, key)) tell(fieldPath(inner) ? inner : path, `${fieldPath(inner) ? 'This field' : 'A field'} is not known here.`);
-      else walk((at as Record<string, unknown>)[key], inner, deep + 1, fields && Object.hasOwn(fields, key) ? fields[key] : undefined);
+      else if (closed && !Object.hasOwn(fields, key))
+        tell(fieldPath(inner) ? inner : path, `${fieldPath(inner) ? 'This field' : 'A field'} is not known here.`);
+      else
+        walk(
+          (at as Record<string, unknown>)[key],
+          inner,
+          deep + 1,
+          fields && Object.hasOwn(fields, key) ? fields[key] : undefined,
+        );
     }
   };
   walk(value, '', 0, schema as Described);
@@ -53,7 +74,8 @@ export function slipsIn(schema: ISchema<unknown>, value: unknown): FieldErrors {
 export function knownFields(schema: ISchema<unknown>): Set<string> {
   const out = new Set<string>();
   const walk = (of: Described | undefined, path: string): void => {
-    if (of?.type === 'object' && of.fields && Object.keys(of.fields).length) for (const [key, inner] of Object.entries(of.fields)) walk(inner, path ? `${path}.${key}` : key);
+    if (of?.type === 'object' && of.fields && Object.keys(of.fields).length)
+      for (const [key, inner] of Object.entries(of.fields)) walk(inner, path ? `${path}.${key}` : key);
     else if (of?.type === 'array') walk(of.innerType, `${path}[]`);
     else out.add(path);
   };
@@ -62,13 +84,18 @@ export function knownFields(schema: ISchema<unknown>): Set<string> {
 }
 
 /** Builds an object out of fields that are known, and only those: "complaints[0].kind" becomes complaints: [{ kind }]. */
-export function formPaths(sent: ReadonlyMap<string, string>, known: ReadonlySet<string>): { value: Record<string, unknown>; errors: FieldErrors } {
+export function formPaths(
+  sent: ReadonlyMap<string, string>,
+  known: ReadonlySet<string>,
+): { value: Record<string, unknown>; errors: FieldErrors } {
   const errors: FieldErrors = {};
   const value: Record<string, unknown> = {};
   for (const [path, text] of sent) {
     const indices = [...path.matchAll(/\[(\d+)\]/g)].map((m) => m[1]!);
-    if (!known.has(path.replace(/\[\d+\]/g, '[]'))) errors[fieldPath(path)] ??= fieldPath(path) ? 'This field is not known here.' : 'A field is not known here.';
-    else if (indices.some((i) => i.length > 2 || Number(i) > LONGEST_INDEX)) errors[fieldPath(path)] ??= `At most ${LONGEST_INDEX} are accepted.`;
+    if (!known.has(path.replace(/\[\d+\]/g, '[]')))
+      errors[fieldPath(path)] ??= fieldPath(path) ? 'This field is not known here.' : 'A field is not known here.';
+    else if (indices.some((i) => i.length > 2 || Number(i) > LONGEST_INDEX))
+      errors[fieldPath(path)] ??= `At most ${LONGEST_INDEX} are accepted.`;
     else put(value, path, text);
   }
   if (!Object.keys(errors).length) close(value);

@@ -1,6 +1,9 @@
 import { once } from './once';
 import { number, object, string } from 'yup';
 
-export const templateName = string().trim().required('Give the template a name.').max(120, 'At most 120 characters are accepted.');
+export const templateName = string()
+  .trim()
+  .required('Give the template a name.')
+  .max(120, 'At most 120 characters are accepted.');
 export const keepTemplateSchema = object({ once, name: templateName, routine: string().required().max(400_000) });
 export const renameTemplateSchema = object({ name: templateName, version: number().integer().min(1).required() });

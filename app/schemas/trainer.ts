@@ -6,7 +6,9 @@ import { VIEWS } from '../../core/terrain/views';
 export const markSchema = object({
   once,
   question: string().required().max(80),
-  side: string().oneOf(['left', 'right'] as const).required(),
+  side: string()
+    .oneOf(['left', 'right'] as const)
+    .required(),
   view: string().oneOf(VIEWS).required(),
   x: number().min(0).max(1000).required(),
   y: number().min(0).max(1000).required(),

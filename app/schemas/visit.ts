@@ -15,7 +15,16 @@ import { calendarDay } from './day';
 
 const QUESTIONS = new Set(CAUTIONS.filter((c) => c.question).map((c) => c.key));
 const MUSCLE_IDS = new Set(MUSCLES.map((m) => m.id));
-const SAVE_STAGES = ['screen', 'assess', 'compose', 'guide', 'record', 'done', 'stopped', 'postponed'] as const satisfies readonly VisitStage[];
+const SAVE_STAGES = [
+  'screen',
+  'assess',
+  'compose',
+  'guide',
+  'record',
+  'done',
+  'stopped',
+  'postponed',
+] as const satisfies readonly VisitStage[];
 
 /** Turns a refusal of the core into the message of a field. */
 const byCore = (read: () => unknown): true | string => {
@@ -30,24 +39,40 @@ const byCore = (read: () => unknown): true | string => {
 
 const answers = mixed<Record<string, 'yes' | 'no'>>()
   .required()
-  .test('answers', 'An answer is yes or no to a question that is asked.', (value) => !!value && typeof value === 'object' && Object.keys(value).length <= 400 && Object.entries(value).every(([key, a]) => (QUESTIONS.has(key) || isLocalKey(key)) && (a === 'yes' || a === 'no')));
+  .test(
+    'answers',
+    'An answer is yes or no to a question that is asked.',
+    (value) =>
+      !!value &&
+      typeof value === 'object' &&
+      Object.keys(value).length <= 400 &&
+      Object.entries(value).every(([key, a]) => (QUESTIONS.has(key) || isLocalKey(key)) && (a === 'yes' || a === 'no')),
+  );
 
 export const readingEntrySchema = object({
-  measure: string().oneOf(Object.keys(MEASURES) as MeasureKey[], 'This measure is not known.').required(),
+  measure: string()
+    .oneOf(Object.keys(MEASURES) as MeasureKey[], 'This measure is not known.')
+    .required(),
   complaintId: string().nullable().defined(),
   place: string().max(64).defined(),
-  side: string().oneOf(['left', 'right', 'both', 'midline'] as const).required(),
+  side: string()
+    .oneOf(['left', 'right', 'both', 'midline'] as const)
+    .required(),
   phase: string().oneOf(READING_PHASES).required(),
   value: number().nullable().defined(),
 }).test('reading', 'This reading cannot be taken.', (entry, context) => {
   const measure = entry && Object.hasOwn(MEASURES, entry.measure) ? MEASURES[entry.measure] : null;
   // What is not known is told at its own field.
   if (!measure) return true;
-  if ((measure.belongs === 'complaint') !== (entry.complaintId !== null)) return context.createError({ message: 'This reading belongs to a complaint, or must not.' });
+  if ((measure.belongs === 'complaint') !== (entry.complaintId !== null))
+    return context.createError({ message: 'This reading belongs to a complaint, or must not.' });
   const sided = entry.side === 'left' || entry.side === 'right';
-  if (measure.belongs === 'muscle' && (!MUSCLE_IDS.has(entry.place) || !sided)) return context.createError({ message: 'A known muscle and a side are accepted.' });
-  if (measure.belongs === 'region' && !(REGIONS as readonly string[]).includes(entry.place)) return context.createError({ message: 'A known region is accepted.' });
-  if (measure.belongs === 'side' && !sided) return context.createError({ message: 'The client’s left or right is accepted.' });
+  if (measure.belongs === 'muscle' && (!MUSCLE_IDS.has(entry.place) || !sided))
+    return context.createError({ message: 'A known muscle and a side are accepted.' });
+  if (measure.belongs === 'region' && !(REGIONS as readonly string[]).includes(entry.place))
+    return context.createError({ message: 'A known region is accepted.' });
+  if (measure.belongs === 'side' && !sided)
+    return context.createError({ message: 'The client’s left or right is accepted.' });
   if (entry.value === null) return true;
   const told = byCore(() => checkedReading(entry.measure, entry.value));
   return told === true || context.createError({ message: told });
@@ -62,14 +87,29 @@ export const recordSchema = object({
 });
 
 /** Findings in their own shape. @throws InputError */
-export const readFindings = (value: unknown) => checkedFindings(value, { muscle: (id) => MUSCLE_IDS.has(id), place: (key) => Object.hasOwn(PLACES, key) });
+export const readFindings = (value: unknown) =>
+  checkedFindings(value, { muscle: (id) => MUSCLE_IDS.has(id), place: (key) => Object.hasOwn(PLACES, key) });
 
 const patches = {
   screen: object({
     kind: string().required(),
-    screen: object({ answers, preparation: array().of(string().oneOf(PREPARATION.map((p) => p.key)).required()).max(PREPARATION.length).required(), product: string().max(64).optional() }).required(),
+    screen: object({
+      answers,
+      preparation: array()
+        .of(
+          string()
+            .oneOf(PREPARATION.map((p) => p.key))
+            .required(),
+        )
+        .max(PREPARATION.length)
+        .required(),
+      product: string().max(64).optional(),
+    }).required(),
   }),
-  readings: object({ kind: string().required(), entries: array().of(readingEntrySchema.required()).min(1).max(60).required() }),
+  readings: object({
+    kind: string().required(),
+    entries: array().of(readingEntrySchema.required()).min(1).max(60).required(),
+  }),
   routine: object({
     kind: string().required(),
     routine: mixed()
@@ -91,7 +131,9 @@ const patches = {
   }),
   answers: object({
     kind: string().required(),
-    measure: string().required().test('measure', 'This measure is not known.', (id) => !!measureOf(id)),
+    measure: string()
+      .required()
+      .test('measure', 'This measure is not known.', (id) => !!measureOf(id)),
     answers: mixed()
       .nullable()
       .defined()
@@ -107,7 +149,15 @@ const patches = {
 
 /** One write to a visit: what it is, on which version it was made, and an id by which it is done once only. */
 export const saveSchema = object({
-  saveId: string().required().matches(/^[A-Za-z0-9-]{8,64}$/, 'A save needs an id of 8 to 64 letters, digits or dashes.'),
+  saveId: string()
+    .required()
+    .matches(/^[A-Za-z0-9-]{8,64}$/, 'A save needs an id of 8 to 64 letters, digits or dashes.'),
   expectedVersion: number().integer().min(1).required(),
-  patch: lazy((value: { kind?: unknown } | null | undefined) => (typeof value?.kind === 'string' && Object.hasOwn(patches, value.kind) ? patches[value.kind as keyof typeof patches] : undefined) ?? object({ kind: string().required().oneOf(Object.keys(patches), 'This change is not known.') }).required()),
+  patch: lazy(
+    (value: { kind?: unknown } | null | undefined) =>
+      (typeof value?.kind === 'string' && Object.hasOwn(patches, value.kind)
+        ? patches[value.kind as keyof typeof patches]
+        : undefined) ??
+      object({ kind: string().required().oneOf(Object.keys(patches), 'This change is not known.') }).required(),
+  ),
 });

@@ -10,18 +10,38 @@ const BOTTOM = 22;
 /** Median error by day, with how many places were asked as posts below it. */
 export function ProgressChart({ days }: { days: readonly TrainerDay[] }) {
   const shown = days.slice(-30);
-  if (shown.length < 2) return <p className="soft small">After two days the course of your error stands here{shown[0] ? `: ${shown[0].asked} asked today, median error ${Math.round(shown[0].medianErrorMm ?? 0)} mm` : ''}.</p>;
-  const x = scalePoint(shown.map((d) => d.day), [LEFT + 8, WIDTH - 12]);
+  if (shown.length < 2)
+    return (
+      <p className="soft small">
+        After two days the course of your error stands here
+        {shown[0] ? `: ${shown[0].asked} asked today, median error ${Math.round(shown[0].medianErrorMm ?? 0)} mm` : ''}.
+      </p>
+    );
+  const x = scalePoint(
+    shown.map((d) => d.day),
+    [LEFT + 8, WIDTH - 12],
+  );
   const y = scaleLinear([0, Math.max(12, max(shown, (d) => d.medianErrorMm ?? 0) ?? 12)], [HEIGHT - BOTTOM, 10]).nice();
   const withError = shown.filter((d): d is TrainerDay & { medianErrorMm: number } => d.medianErrorMm !== null);
-  const path = line<(typeof withError)[number]>((d) => x(d.day)!, (d) => y(d.medianErrorMm));
+  const path = line<(typeof withError)[number]>(
+    (d) => x(d.day)!,
+    (d) => y(d.medianErrorMm),
+  );
   const last = shown[shown.length - 1]!;
   return (
     <figure className="trainer-progress">
       <figcaption>
-        Median error {withError.length > 1 ? `${Math.round(withError[0]!.medianErrorMm)} → ${Math.round(withError[withError.length - 1]!.medianErrorMm)} mm` : ''} over {shown.length} days
+        Median error{' '}
+        {withError.length > 1
+          ? `${Math.round(withError[0]!.medianErrorMm)} → ${Math.round(withError[withError.length - 1]!.medianErrorMm)} mm`
+          : ''}{' '}
+        over {shown.length} days
       </figcaption>
-      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`Median error by day in mm: ${withError.map((d) => `${dayWords(d.day)} ${Math.round(d.medianErrorMm)}`).join(', ')}`}>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        role="img"
+        aria-label={`Median error by day in mm: ${withError.map((d) => `${dayWords(d.day)} ${Math.round(d.medianErrorMm)}`).join(', ')}`}
+      >
         {y.ticks(3).map((t) => (
           <g key={t}>
             <line className="grid" x1={LEFT} x2={WIDTH} y1={y(t)} y2={y(t)} />

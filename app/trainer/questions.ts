@@ -22,18 +22,84 @@ export interface Question {
 }
 
 export const QUESTIONS: readonly Question[] = [
-  ...POINTS.filter((p) => p.place.from !== 'leg').map((p): Question => ({ key: `point:${p.id}`, kind: 'point', id: p.id, name: `${p.id} ${p.name}`, find: p.find, region: p.region, paired: p.paired })),
-  ...MUSCLES.filter((m) => m.fan).map((m): Question => ({ key: `muscle:${m.id}`, kind: 'muscle', id: m.id, name: `the belly of ${m.name}`, find: m.find, region: m.region, paired: m.paired })),
-  ...LYMPH_NODES.map((n): Question => ({ key: `node:${n.id}`, kind: 'node', id: n.id, name: `the nodes: ${n.name}`, find: n.where, region: n.region, paired: true })),
-  ...LANDMARKS.filter((l) => l.anchor && l.id !== 'gnathion').map((l): Question => ({ key: `landmark:${l.id}`, kind: 'landmark', id: l.id, name: `the ${l.name}`, find: l.find, region: null, paired: l.paired })),
+  ...POINTS.filter((p) => p.place.from !== 'leg').map((p): Question => ({
+    key: `point:${p.id}`,
+    kind: 'point',
+    id: p.id,
+    name: `${p.id} ${p.name}`,
+    find: p.find,
+    region: p.region,
+    paired: p.paired,
+  })),
+  ...MUSCLES.filter((m) => m.fan).map((m): Question => ({
+    key: `muscle:${m.id}`,
+    kind: 'muscle',
+    id: m.id,
+    name: `the belly of ${m.name}`,
+    find: m.find,
+    region: m.region,
+    paired: m.paired,
+  })),
+  ...LYMPH_NODES.map((n): Question => ({
+    key: `node:${n.id}`,
+    kind: 'node',
+    id: n.id,
+    name: `the nodes: ${n.name}`,
+    find: n.where,
+    region: n.region,
+    paired: true,
+  })),
+  ...LANDMARKS.filter((l) => l.anchor && l.id !== 'gnathion').map((l): Question => ({
+    key: `landmark:${l.id}`,
+    kind: 'landmark',
+    id: l.id,
+    name: `the ${l.name}`,
+    find: l.find,
+    region: null,
+    paired: l.paired,
+  })),
 ];
 
 /** Groups that one learns at a time. */
 export const SETS: readonly { id: string; name: string; has: (q: Question) => boolean }[] = [
-  { id: 'everyday', name: 'Everyday places', has: (q) => ['point:GB20', 'point:LI4', 'point:ST6', 'point:ST7', 'point:EX-HN5', 'point:EX-HN3', 'point:BL2', 'point:GB14', 'point:LI20', 'muscle:masseter-superficial', 'muscle:temporalis-anterior', 'muscle:suboccipitals', 'node:supraclavicular'].includes(q.key) },
-  { id: 'face', name: 'Points of the face', has: (q) => q.kind === 'point' && q.region !== null && FACE_REGIONS.includes(q.region) },
-  { id: 'head', name: 'Points of scalp, ear and neck', has: (q) => q.kind === 'point' && q.region !== null && ['scalp', 'ear', 'neck-back', 'neck-side', 'neck-front', 'under-chin', 'shoulder', 'chest'].includes(q.region) },
-  { id: 'hand', name: 'Points of hand and forearm', has: (q) => q.kind === 'point' && (q.region === 'hand' || q.region === 'arm') },
+  {
+    id: 'everyday',
+    name: 'Everyday places',
+    has: (q) =>
+      [
+        'point:GB20',
+        'point:LI4',
+        'point:ST6',
+        'point:ST7',
+        'point:EX-HN5',
+        'point:EX-HN3',
+        'point:BL2',
+        'point:GB14',
+        'point:LI20',
+        'muscle:masseter-superficial',
+        'muscle:temporalis-anterior',
+        'muscle:suboccipitals',
+        'node:supraclavicular',
+      ].includes(q.key),
+  },
+  {
+    id: 'face',
+    name: 'Points of the face',
+    has: (q) => q.kind === 'point' && q.region !== null && FACE_REGIONS.includes(q.region),
+  },
+  {
+    id: 'head',
+    name: 'Points of scalp, ear and neck',
+    has: (q) =>
+      q.kind === 'point' &&
+      q.region !== null &&
+      ['scalp', 'ear', 'neck-back', 'neck-side', 'neck-front', 'under-chin', 'shoulder', 'chest'].includes(q.region),
+  },
+  {
+    id: 'hand',
+    name: 'Points of hand and forearm',
+    has: (q) => q.kind === 'point' && (q.region === 'hand' || q.region === 'arm'),
+  },
   { id: 'muscles', name: 'Muscle bellies', has: (q) => q.kind === 'muscle' },
   { id: 'landmarks', name: 'Landmarks', has: (q) => q.kind === 'landmark' },
   { id: 'nodes', name: 'Lymph node groups', has: (q) => q.kind === 'node' },

@@ -13,11 +13,22 @@ import { isSignedOut, onceSignedInAgain, tellSignedOut } from './signed-out';
  */
 export type Answered = { errors?: FieldErrors; typed?: object } | undefined;
 
-export function useCheckedForm<V extends FieldValues>(schema: AnyObjectSchema, answered: Answered, defaultValues?: DefaultValues<V>, { signedIn = true }: { signedIn?: boolean } = {}) {
+export function useCheckedForm<V extends FieldValues>(
+  schema: AnyObjectSchema,
+  answered: Answered,
+  defaultValues?: DefaultValues<V>,
+  { signedIn = true }: { signedIn?: boolean } = {},
+) {
   const submit = useSubmit();
-  const form = useForm<V>({ resolver: yupResolver(schema) as never, defaultValues: { ...defaultValues, ...answered?.typed } as DefaultValues<V>, mode: 'onSubmit', reValidateMode: 'onChange' });
+  const form = useForm<V>({
+    resolver: yupResolver(schema) as never,
+    defaultValues: { ...defaultValues, ...answered?.typed } as DefaultValues<V>,
+    mode: 'onSubmit',
+    reValidateMode: 'onChange',
+  });
   useEffect(() => {
-    for (const [i, [name, message]] of Object.entries(answered?.errors ?? {}).entries()) form.setError(name as Path<V>, { message }, { shouldFocus: i === 0 });
+    for (const [i, [name, message]] of Object.entries(answered?.errors ?? {}).entries())
+      form.setError(name as Path<V>, { message }, { shouldFocus: i === 0 });
   }, [answered, form]);
   const onSubmit = form.handleSubmit(async (_values, event) => {
     const element = event?.target as HTMLFormElement;
@@ -40,7 +51,15 @@ interface Shown {
 }
 
 /** Label, control, hint and message in one; with children it is a select. */
-export function Field<V extends FieldValues>({ form, name, children, ...rest }: Shown & { form: UseFormReturn<V>; name: Path<V>; children?: React.ReactNode } & Omit<React.ComponentProps<typeof BsForm.Control>, 'children' | 'name' | 'form'>) {
+export function Field<V extends FieldValues>({
+  form,
+  name,
+  children,
+  ...rest
+}: Shown & { form: UseFormReturn<V>; name: Path<V>; children?: React.ReactNode } & Omit<
+    React.ComponentProps<typeof BsForm.Control>,
+    'children' | 'name' | 'form'
+  >) {
   const message = (get(form.formState.errors, name) as { message?: string } | undefined)?.message;
   return (
     <FieldFrame defaultValue={startOf(form, name)} {...rest} message={message} controls={form.register(name) as object}>
@@ -56,10 +75,23 @@ const startOf = <V extends FieldValues>(form: UseFormReturn<V>, name: Path<V>): 
 };
 
 /** A field that nobody sees. */
-export const HiddenField = <V extends FieldValues>({ form, name }: { form: UseFormReturn<V>; name: Path<V> }) => <input type="hidden" defaultValue={startOf(form, name)} {...form.register(name)} />;
+export const HiddenField = <V extends FieldValues>({ form, name }: { form: UseFormReturn<V>; name: Path<V> }) => (
+  <input type="hidden" defaultValue={startOf(form, name)} {...form.register(name)} />
+);
 
 /** The same frame for a control that no form library knows about. */
-export function FieldFrame({ label, hint, className, message, controls, children, ...control }: Shown & { message?: string; controls?: object; children?: React.ReactNode } & Omit<React.ComponentProps<typeof BsForm.Control>, 'children'>) {
+export function FieldFrame({
+  label,
+  hint,
+  className,
+  message,
+  controls,
+  children,
+  ...control
+}: Shown & { message?: string; controls?: object; children?: React.ReactNode } & Omit<
+    React.ComponentProps<typeof BsForm.Control>,
+    'children'
+  >) {
   const id = useId();
   const described = [message ? `${id}-error` : '', hint ? `${id}-hint` : ''].filter(Boolean).join(' ') || undefined;
   const shared = { id, isInvalid: !!message, 'aria-describedby': described, ...controls };

@@ -32,7 +32,15 @@ export function FindBox() {
   const found = data?.found ?? [];
   return (
     <search className="find" onKeyDown={(e) => e.key === 'Escape' && (setText(''), input.current?.blur())}>
-      <Form.Control ref={input} value={text} onChange={(e) => setText(e.target.value)} placeholder="Find a client, routine …" aria-label="Find a client or a routine" maxLength={80} autoComplete="off" />
+      <Form.Control
+        ref={input}
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        placeholder="Find a client, routine …"
+        aria-label="Find a client or a routine"
+        maxLength={80}
+        autoComplete="off"
+      />
       {!text && <kbd aria-hidden="true">/</kbd>}
       {text.trim() && data && (
         <ul className="find-list">

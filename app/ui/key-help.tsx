@@ -5,16 +5,58 @@ import { isQuiet } from './keys';
 import { onSingleKeys, setSingleKeys, singleKeysOn } from './single-keys';
 
 type Keys = [key: string, what: string][];
-const EVERYWHERE: Keys = [['/', 'find a client or a routine'], ['?', 'these keys']];
-const CHART: Keys = [['Tab', 'to the places on the chart'], ['← → ↑ ↓', 'to the nearest place'], ['Enter', 'take it']];
+const EVERYWHERE: Keys = [
+  ['/', 'find a client or a routine'],
+  ['?', 'these keys'],
+];
+const CHART: Keys = [
+  ['Tab', 'to the places on the chart'],
+  ['← → ↑ ↓', 'to the nearest place'],
+  ['Enter', 'take it'],
+];
 const BY_STAGE: Record<string, Keys> = {
-  screen: [['r', 'no red flag, asked once more'], ['d', 'none today'], ['l', 'standing facts as last time; on a first visit, none of them'], ['g', 'go on to Assess'], ['y  n', 'answer the question in focus'], ['Tab', 'next question']],
-  assess: [...CHART, ['0 – 3', 'tenderness of the place in focus'], ['0 – 10', 'rating of the row in focus; 1 waits a second for a 0'], ['Backspace', 'take it away'], ['w a s d, arrows, m', 'while pinning: move the cross, pin'], ['t  e  n', 'while scanning: tense, at ease, nothing'], ['space', 'while pressing with the gauge: the client says “now”']],
-  compose: [...CHART, ['+', 'to the typed line'], ['[  ]', 'move the step in focus, in the list or on the ribbon'], ['Delete', 'remove the step'], ['Ctrl Z, Ctrl Y', 'undo, redo']],
-  guide: [['space', 'start, pause, resume'], ['→  ←', 'next step, back'], ['r', 'repeat'], ['e', 'ten seconds more'], ['-  =', 'lighter, firmer'], ['n', 'note'], ['c', 'compare the sides'], ['x', 'stop']],
+  screen: [
+    ['r', 'no red flag, asked once more'],
+    ['d', 'none today'],
+    ['l', 'standing facts as last time; on a first visit, none of them'],
+    ['g', 'go on to Assess'],
+    ['y  n', 'answer the question in focus'],
+    ['Tab', 'next question'],
+  ],
+  assess: [
+    ...CHART,
+    ['0 – 3', 'tenderness of the place in focus'],
+    ['0 – 10', 'rating of the row in focus; 1 waits a second for a 0'],
+    ['Backspace', 'take it away'],
+    ['w a s d, arrows, m', 'while pinning: move the cross, pin'],
+    ['t  e  n', 'while scanning: tense, at ease, nothing'],
+    ['space', 'while pressing with the gauge: the client says “now”'],
+  ],
+  compose: [
+    ...CHART,
+    ['+', 'to the typed line'],
+    ['[  ]', 'move the step in focus, in the list or on the ribbon'],
+    ['Delete', 'remove the step'],
+    ['Ctrl Z, Ctrl Y', 'undo, redo'],
+  ],
+  guide: [
+    ['space', 'start, pause, resume'],
+    ['→  ←', 'next step, back'],
+    ['r', 'repeat'],
+    ['e', 'ten seconds more'],
+    ['-  =', 'lighter, firmer'],
+    ['n', 'note'],
+    ['c', 'compare the sides'],
+    ['x', 'stop'],
+  ],
   record: [...CHART, ['0 – 3', 'tenderness of the place in focus']],
 };
-const FIND_IT: Keys = [['← → ↑ ↓', 'move the cross'], ['w a s d', 'move it in long steps'], ['m', 'mark here'], ['n', 'next question']];
+const FIND_IT: Keys = [
+  ['← → ↑ ↓', 'move the cross'],
+  ['w a s d', 'move it in long steps'],
+  ['m', 'mark here'],
+  ['n', 'next question'],
+];
 
 /** `?`, or its button, shows the keys of the present screen, and switches those without Ctrl or Alt off and on. */
 export function KeyHelp() {
@@ -30,7 +72,13 @@ export function KeyHelp() {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, []);
-  const own = pathname.startsWith('/visits/') ? (BY_STAGE[pathname.split('/').at(-1) ?? ''] ?? []) : pathname === '/atlas/find-it' ? FIND_IT : pathname.startsWith('/atlas') ? CHART : [];
+  const own = pathname.startsWith('/visits/')
+    ? (BY_STAGE[pathname.split('/').at(-1) ?? ''] ?? [])
+    : pathname === '/atlas/find-it'
+      ? FIND_IT
+      : pathname.startsWith('/atlas')
+        ? CHART
+        : [];
   return (
     <>
       <Button variant="link" aria-haspopup="dialog" onClick={() => setShown(true)}>
@@ -41,7 +89,14 @@ export function KeyHelp() {
           <h2 id="keys-title" className="mb-3">
             Keys
           </h2>
-          <Form.Check type="switch" id="single-keys" className="mb-3" label="Single keys act (letters, digits and signs without Ctrl). Kept on this device." checked={on} onChange={(e) => setSingleKeys(e.target.checked)} />
+          <Form.Check
+            type="switch"
+            id="single-keys"
+            className="mb-3"
+            label="Single keys act (letters, digits and signs without Ctrl). Kept on this device."
+            checked={on}
+            onChange={(e) => setSingleKeys(e.target.checked)}
+          />
           <table className="table table-sm">
             <tbody>
               {[...own, ...EVERYWHERE].map(([key, what]) => (

@@ -8,4 +8,5 @@ export function isTyping(event: KeyboardEvent): boolean {
 }
 
 /** True when a single key must not act on the page: it is typed somewhere, or such keys are switched off. */
-export const isQuiet = (event: KeyboardEvent): boolean => isTyping(event) || (event.key.length === 1 && event.key !== ' ' && !singleKeysOn());
+export const isQuiet = (event: KeyboardEvent): boolean =>
+  isTyping(event) || (event.key.length === 1 && event.key !== ' ' && !singleKeysOn());

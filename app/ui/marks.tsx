@@ -10,7 +10,14 @@ export function SideMark({ side, size = 12 }: { side: Side; size?: number }) {
         <rect x="4.8" y="0.5" width="2.4" height="11" fill="currentColor" />
       ) : (
         <>
-          <circle cx="6" cy="6" r={r} fill={side === 'right' ? 'currentColor' : 'none'} stroke="currentColor" strokeWidth="1.5" />
+          <circle
+            cx="6"
+            cy="6"
+            r={r}
+            fill={side === 'right' ? 'currentColor' : 'none'}
+            stroke="currentColor"
+            strokeWidth="1.5"
+          />
           {side === 'both' && <circle cx="6" cy="6" r="2.4" fill="currentColor" />}
         </>
       )}
@@ -19,8 +26,15 @@ export function SideMark({ side, size = 12 }: { side: Side; size?: number }) {
 }
 
 export const sideOfPlan = (mode: SidePlan['mode']): Side => (mode === 'together' || mode === 'each' ? 'both' : mode);
-export const SIDE_PLAN_NAMES: Record<SidePlan['mode'], string> = { together: 'both', each: 'each side', left: 'left', right: 'right', midline: 'midline' };
-export const sideName = (side: Side): string => (side === 'both' ? 'both sides' : side === 'midline' ? 'midline' : `client’s ${side}`);
+export const SIDE_PLAN_NAMES: Record<SidePlan['mode'], string> = {
+  together: 'both',
+  each: 'each side',
+  left: 'left',
+  right: 'right',
+  midline: 'midline',
+};
+export const sideName = (side: Side): string =>
+  side === 'both' ? 'both sides' : side === 'midline' ? 'midline' : `client’s ${side}`;
 
 /** One ramp for pressure and nothing else. */
 export function PressureDot({ pressure, size = 12 }: { pressure: Pressure; size?: number }) {

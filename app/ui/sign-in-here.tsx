@@ -17,7 +17,11 @@ export function SignInHere({ practitionerId, name, email }: Props) {
   if (!out) return null;
   const signIn = async (event: React.FormEvent) => {
     event.preventDefault();
-    const answer = await fetch('/sign-in/here', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ practitionerId, email, password }) }).catch(() => null);
+    const answer = await fetch('/sign-in/here', {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ practitionerId, email, password }),
+    }).catch(() => null);
     const told = (await answer?.json().catch(() => null)) as { errors?: Record<string, string> } | null;
     setProblem(answer?.ok ? '' : (Object.values(told?.errors ?? {})[0] ?? 'No connection. Try again.'));
     if (!answer?.ok) return;
@@ -27,11 +31,20 @@ export function SignInHere({ practitionerId, name, email }: Props) {
   return (
     <form className="note-bar is-stop no-print" aria-label="Sign in again" onSubmit={(e) => void signIn(e)}>
       <p className="mb-2" role="alert">
-        <strong>Your session has ended.</strong> What you entered is still here and is written as soon as you are signed in again.
+        <strong>Your session has ended.</strong> What you entered is still here and is written as soon as you are signed
+        in again.
       </p>
       <input type="hidden" autoComplete="username" value={email} readOnly />
       <div className="d-flex gap-2 align-items-start flex-wrap">
-        <FieldFrame label={`Password of ${name}`} type="password" autoComplete="current-password" autoFocus value={password} onChange={(e: { target: { value: string } }) => setPassword(e.target.value)} message={problem} />
+        <FieldFrame
+          label={`Password of ${name}`}
+          type="password"
+          autoComplete="current-password"
+          autoFocus
+          value={password}
+          onChange={(e: { target: { value: string } }) => setPassword(e.target.value)}
+          message={problem}
+        />
         <Button type="submit" className="mt-4">
           Sign in again
         </Button>

@@ -5,7 +5,8 @@ const OUT = 'velvet-signed-out';
 const IN = 'velvet-signed-in';
 
 /** Asks whether the session has ended; without an answer it has not. */
-export const isSignedOut = async (): Promise<boolean> => (await fetch('/signed-in', { cache: 'no-store' }).catch(() => null))?.status === 401;
+export const isSignedOut = async (): Promise<boolean> =>
+  (await fetch('/signed-in', { cache: 'no-store' }).catch(() => null))?.status === 401;
 
 export const tellSignedOut = (): void => void window.dispatchEvent(new Event(OUT));
 export const tellSignedIn = (): void => void window.dispatchEvent(new Event(IN));

@@ -10,7 +10,8 @@ export function useKeys(keys: Readonly<Record<string, () => void>>): void {
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
       const act = latest.current[event.key];
-      const choosing = event.key.startsWith('Arrow') && (event.target as HTMLElement | null)?.closest('input[type=radio]');
+      const choosing =
+        event.key.startsWith('Arrow') && (event.target as HTMLElement | null)?.closest('input[type=radio]');
       if (!act || isQuiet(event) || choosing || event.defaultPrevented) return;
       event.preventDefault();
       act();

@@ -20,11 +20,22 @@ import { pinOn, pinsIn } from './spot-places';
 import { useTenderness } from './tenderness-table';
 
 /** What a tap on the chart means: one thing at a time, tenderness unless something else was asked for. */
-export type ChartMode = { kind: 'press' } | { kind: 'elsewhere'; from: PressedAt } | { kind: 'spots' } | { kind: 'scan' };
+export type ChartMode =
+  { kind: 'press' } | { kind: 'elsewhere'; from: PressedAt } | { kind: 'spots' } | { kind: 'scan' };
 
-const EVERY_REGION = REGION_PATCHES.flatMap((r) => placesOn({ kind: 'region', id: r.id }, 'both').map((place) => ({ place, name: REGION_NAMES[r.id] })));
+const EVERY_REGION = REGION_PATCHES.flatMap((r) =>
+  placesOn({ kind: 'region', id: r.id }, 'both').map((place) => ({ place, name: REGION_NAMES[r.id] })),
+);
 
-export function AssessChart({ mode, chosenSpot, onChooseSpot }: { mode: ChartMode; chosenSpot: string | null; onChooseSpot: (id: string) => void }) {
+export function AssessChart({
+  mode,
+  chosenSpot,
+  onChooseSpot,
+}: {
+  mode: ChartMode;
+  chosenSpot: string | null;
+  onChooseSpot: (id: string) => void;
+}) {
   const { readings, findings, setFindings, ended } = useVisit();
   const table = useContext(ClientChart).head?.places;
   const tender = useTenderness('before');
@@ -42,7 +53,8 @@ export function AssessChart({ mode, chosenSpot, onChooseSpot }: { mode: ChartMod
   };
   const cross = useCross(view, pinning, (x, y) => pin(view, x, y));
 
-  const pick: { places: Pickable[]; onPick: (place: Place) => void; onKey?: (place: Place, key: string) => boolean } | undefined =
+  const pick:
+    { places: Pickable[]; onPick: (place: Place) => void; onKey?: (place: Place, key: string) => boolean } | undefined =
     mode.kind === 'press'
       ? { places: pressedPlaces(tender.valueAt), onPick: tender.tap, onKey: tender.key }
       : mode.kind === 'elsewhere'
@@ -51,7 +63,11 @@ export function AssessChart({ mode, chosenSpot, onChooseSpot }: { mode: ChartMod
           ? {
               places: scan.places.map((place) => {
                 const value = scan.valueAt(place.id, place.side);
-                return { place, name: REGION_NAMES[place.id as keyof typeof REGION_NAMES], state: value === undefined ? 'not told' : FELT_WORDS[value] };
+                return {
+                  place,
+                  name: REGION_NAMES[place.id as keyof typeof REGION_NAMES],
+                  state: value === undefined ? 'not told' : FELT_WORDS[value],
+                };
               }),
               onPick: scan.tap,
               onKey: scan.key,
@@ -61,15 +77,47 @@ export function AssessChart({ mode, chosenSpot, onChooseSpot }: { mode: ChartMod
   return (
     <FaceChart
       soundings={soundingsOf(readings, 'before')}
-      muscles={mode.kind === 'press' ? USUAL_SITES.flatMap((id) => (['left', 'right'] as const).map((side) => ({ id, side }))) : mode.kind === 'elsewhere' ? [{ id: mode.from.muscle, side: mode.from.side, chosen: true }] : []}
+      muscles={
+        mode.kind === 'press'
+          ? USUAL_SITES.flatMap((id) => (['left', 'right'] as const).map((side) => ({ id, side })))
+          : mode.kind === 'elsewhere'
+            ? [{ id: mode.from.muscle, side: mode.from.side, chosen: true }]
+            : []
+      }
       pick={pick}
       onView={setView}
       onPoint={pinning ? pin : undefined}
       over={(on, shown, unit, mirrored) => (
         <>
-          {mode.kind === 'scan' && <ScanLayer shown={shown} unit={unit} regions={readings.filter((r) => r.measure === 'region-felt' && r.phase === 'before').map((r) => ({ place: { kind: 'region', id: r.place, side: r.side as Place['side'] }, value: r.value }))} />}
-          <FeltElsewhereLayer shown={shown} unit={unit} view={on} ways={felt.all.map((f) => ({ key: `${f.muscle}.${f.side}-${f.to}.${f.toSide}`, from: { kind: 'muscle', id: f.muscle, side: f.side }, to: regionPlace(f) }))} />
-          <SpotLayer spots={pinsIn(on, findings.spots, table)} unit={unit} view={on} mirrored={mirrored} chosen={chosenSpot} />
+          {mode.kind === 'scan' && (
+            <ScanLayer
+              shown={shown}
+              unit={unit}
+              regions={readings
+                .filter((r) => r.measure === 'region-felt' && r.phase === 'before')
+                .map((r) => ({
+                  place: { kind: 'region', id: r.place, side: r.side as Place['side'] },
+                  value: r.value,
+                }))}
+            />
+          )}
+          <FeltElsewhereLayer
+            shown={shown}
+            unit={unit}
+            view={on}
+            ways={felt.all.map((f) => ({
+              key: `${f.muscle}.${f.side}-${f.to}.${f.toSide}`,
+              from: { kind: 'muscle', id: f.muscle, side: f.side },
+              to: regionPlace(f),
+            }))}
+          />
+          <SpotLayer
+            spots={pinsIn(on, findings.spots, table)}
+            unit={unit}
+            view={on}
+            mirrored={mirrored}
+            chosen={chosenSpot}
+          />
           {pinning && <Cross at={cross.at} view={on} mirrored={mirrored} unit={unit} />}
         </>
       )}
@@ -82,5 +130,9 @@ const pressedPlaces = (valueAt: (id: string, side: OneSide) => number | undefine
     .filter((p) => p.side !== 'midline')
     .map((place) => {
       const value = valueAt(place.id, place.side as OneSide);
-      return { place, name: PRESSED_MUSCLES.find((m) => m.id === place.id)!.name, state: value === undefined ? 'not pressed' : `tenderness ${value}` };
+      return {
+        place,
+        name: PRESSED_MUSCLES.find((m) => m.id === place.id)!.name,
+        state: value === undefined ? 'not pressed' : `tenderness ${value}`,
+      };
     });

@@ -9,8 +9,14 @@ import { StageTape } from './stage-tape';
 export function ClientStrip({ showing }: { showing: Stage }) {
   const { visit, client, number, readings, screening, stage } = useVisit();
   const past = usePast();
-  const warned = [...screening.hits['refer-out'], ...screening.hits.avoid, ...screening.hits.adapt].filter((c) => c.group !== 'everyone');
-  const word = screening.mustStop ? 'Refer out' : screening.hits.avoid.some((c) => c.group !== 'everyone') ? 'Avoid' : 'Adapt';
+  const warned = [...screening.hits['refer-out'], ...screening.hits.avoid, ...screening.hits.adapt].filter(
+    (c) => c.group !== 'everyone',
+  );
+  const word = screening.mustStop
+    ? 'Refer out'
+    : screening.hits.avoid.some((c) => c.group !== 'everyone')
+      ? 'Avoid'
+      : 'Adapt';
   return (
     <section className="client-strip" aria-label="Client">
       <div className="who">
@@ -28,18 +34,26 @@ export function ClientStrip({ showing }: { showing: Stage }) {
             const was = past({ measure: 'nrs-now', complaintId: c.id }).at(-1);
             return (
               <span key={c.id}>
-                {complaintName(c)} {now !== undefined && <strong>{now}</strong>} {was !== undefined && <span className="soft">was {was}</span>}
+                {complaintName(c)} {now !== undefined && <strong>{now}</strong>}{' '}
+                {was !== undefined && <span className="soft">was {was}</span>}
               </span>
             );
           })}
       </div>
       {(warned.length > 0 || client.pressureCap) && (
         <div className="warned caution" title={warned.map((c) => c.title).join(', ')}>
-          {warned.length > 0 ? `${word}: ${warned[0]!.title.toLowerCase()}${warned.length > 1 ? ` and ${warned.length - 1} more` : ''}` : ''}
+          {warned.length > 0
+            ? `${word}: ${warned[0]!.title.toLowerCase()}${warned.length > 1 ? ` and ${warned.length - 1} more` : ''}`
+            : ''}
           {client.pressureCap && <div>Pressure: {client.pressureCap} at most</div>}
         </div>
       )}
-      <StageTape visitId={visit.id} stage={stage} showing={showing} blocked={screening.mustStop || screening.postpone} />
+      <StageTape
+        visitId={visit.id}
+        stage={stage}
+        showing={showing}
+        blocked={screening.mustStop || screening.postpone}
+      />
     </section>
   );
 }

@@ -88,17 +88,36 @@ export function useVisit(): VisitWork {
 }
 
 /** Holds a visit while it is worked on: what is on the screen at once, what is written in order behind it. */
-export function VisitProvider({ data, reload, children }: { data: VisitData; reload: () => void; children: React.ReactNode }) {
+export function VisitProvider({
+  data,
+  reload,
+  children,
+}: {
+  data: VisitData;
+  reload: () => void;
+  children: React.ReactNode;
+}) {
   const { visit, client, who } = data;
   const [before] = useState(() => data.scores.filter((s) => s.visitId !== visit.id));
-  const [working, setWorking] = useState<Working>(() => workingOf(visit, data.readings, data.scores.filter((s) => s.visitId === visit.id)));
+  const [working, setWorking] = useState<Working>(() =>
+    workingOf(
+      visit,
+      data.readings,
+      data.scores.filter((s) => s.visitId === visit.id),
+    ),
+  );
   const [save, setSave] = useState<SaveState>({ status: 'saved', refused: [] });
   const [takenUp, setTakenUp] = useState(0);
   const navigate = useNavigate();
   const queue = useRef<SaveQueue>(null);
   const keep = useRef<(kept: Kept) => void>(() => {});
   queue.current ??= new SaveQueue({
-    visitId: visit.id, version: visit.version, stored: working, post: postTo(visit.id), makeId: () => crypto.randomUUID(), keep: (kept) => keep.current(kept),
+    visitId: visit.id,
+    version: visit.version,
+    stored: working,
+    post: postTo(visit.id),
+    makeId: () => crypto.randomUUID(),
+    keep: (kept) => keep.current(kept),
     tell: (shown, state) => {
       setWorking(shown);
       setSave(state);
@@ -108,12 +127,14 @@ export function VisitProvider({ data, reload, children }: { data: VisitData; rel
   useEffect(() => {
     const mine = queue.current!;
     let gone = false;
-    void placeOnDevice({ visitId: visit.id, practitionerId: who.practitionerId, clientName: client.name }).then(({ found, keep: keeping }) => {
-      if (gone) return;
-      keep.current = keeping;
-      setTakenUp(found?.writes.filter((w) => w.state !== 'refused').length ?? 0);
-      mine.start(found);
-    });
+    void placeOnDevice({ visitId: visit.id, practitionerId: who.practitionerId, clientName: client.name }).then(
+      ({ found, keep: keeping }) => {
+        if (gone) return;
+        keep.current = keeping;
+        setTakenUp(found?.writes.filter((w) => w.state !== 'refused').length ?? 0);
+        mine.start(found);
+      },
+    );
     return () => {
       gone = true;
       mine.stop();
@@ -139,7 +160,13 @@ export function VisitProvider({ data, reload, children }: { data: VisitData; rel
   }
   const cautions = useMemo(() => [...CAUTIONS, ...data.rules], [data.rules]);
   const screening = useMemo(
-    () => holdAgainst(cautions, working.screen.answers, data.client.pressureCap, new Set(alongside.overrides.map((o) => o.caution))),
+    () =>
+      holdAgainst(
+        cautions,
+        working.screen.answers,
+        data.client.pressureCap,
+        new Set(alongside.overrides.map((o) => o.caution)),
+      ),
     [cautions, working.screen.answers, data.client.pressureCap, alongside.overrides],
   );
   const ended = hasEnded(working.stage);

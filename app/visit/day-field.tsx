@@ -4,7 +4,15 @@ import { calendarDay } from '../schemas/day';
 import { useDraft } from '../ui/use-draft';
 
 /** A calendar day, or nothing; only a whole day counts. */
-export function DayField({ label, value, onCommit }: { label: string; value: string; onCommit: (day: string) => void }) {
+export function DayField({
+  label,
+  value,
+  onCommit,
+}: {
+  label: string;
+  value: string;
+  onCommit: (day: string) => void;
+}) {
   const id = useId();
   const [typed, setTyped] = useDraft(value);
   const wrong = !calendarDay.isValidSync(typed);

@@ -10,7 +10,8 @@ export interface PressedAt {
   muscle: string;
   side: OneSide;
 }
-const same = (a: FeltElsewhere, b: FeltElsewhere) => a.muscle === b.muscle && a.side === b.side && a.to === b.to && a.toSide === b.toSide;
+const same = (a: FeltElsewhere, b: FeltElsewhere) =>
+  a.muscle === b.muscle && a.side === b.side && a.to === b.to && a.toSide === b.toSide;
 
 /** Where presses were felt elsewhere, and how that is entered. */
 export function useFeltElsewhere() {
@@ -21,7 +22,11 @@ export function useFeltElsewhere() {
     of: (at: PressedAt) => findings.feltElsewhere.filter((f) => f.muscle === at.muscle && f.side === at.side),
     toggle: (at: PressedAt, to: Pick<FeltElsewhere, 'to' | 'toSide'>) => {
       const one = { ...at, ...to };
-      write(findings.feltElsewhere.some((f) => same(f, one)) ? findings.feltElsewhere.filter((f) => !same(f, one)) : [...findings.feltElsewhere, one]);
+      write(
+        findings.feltElsewhere.some((f) => same(f, one))
+          ? findings.feltElsewhere.filter((f) => !same(f, one))
+          : [...findings.feltElsewhere, one],
+      );
     },
   };
 }
@@ -29,21 +34,47 @@ export function useFeltElsewhere() {
 /** Regions on the side of the press first: that is where most of it is felt. */
 function choicesFor(side: OneSide): { to: FeltElsewhere['to']; toSide: FeltElsewhere['toSide']; words: string }[] {
   const other = side === 'left' ? 'right' : 'left';
-  const on = (s: OneSide) => REGION_PATCHES.filter((r) => r.paired).map((r) => ({ to: r.id, toSide: s, words: `${REGION_NAMES[r.id]}, ${s}` }));
-  return [...on(side), ...REGION_PATCHES.filter((r) => !r.paired).map((r) => ({ to: r.id, toSide: 'midline' as const, words: REGION_NAMES[r.id] })), ...on(other)];
+  const on = (s: OneSide) =>
+    REGION_PATCHES.filter((r) => r.paired).map((r) => ({ to: r.id, toSide: s, words: `${REGION_NAMES[r.id]}, ${s}` }));
+  return [
+    ...on(side),
+    ...REGION_PATCHES.filter((r) => !r.paired).map((r) => ({
+      to: r.id,
+      toSide: 'midline' as const,
+      words: REGION_NAMES[r.id],
+    })),
+    ...on(other),
+  ];
 }
 
-export const feltWords = (f: Pick<FeltElsewhere, 'to' | 'toSide'>): string => `${REGION_NAMES[f.to]}${f.toSide === 'midline' ? '' : `, ${f.toSide}`}`;
+export const feltWords = (f: Pick<FeltElsewhere, 'to' | 'toSide'>): string =>
+  `${REGION_NAMES[f.to]}${f.toSide === 'midline' ? '' : `, ${f.toSide}`}`;
 
 /** Below a pressed muscle: where it was felt, each with a way out, and one more by tapping the chart or from the list. */
-export function FeltElsewhereRow({ at, name, asking, onAsk }: { at: PressedAt; name: string; asking: boolean; onAsk: (at: PressedAt | null) => void }) {
+export function FeltElsewhereRow({
+  at,
+  name,
+  asking,
+  onAsk,
+}: {
+  at: PressedAt;
+  name: string;
+  asking: boolean;
+  onAsk: (at: PressedAt | null) => void;
+}) {
   const felt = useFeltElsewhere();
   const here = felt.of(at);
   const label = `${name}, client’s ${at.side}`;
   return (
     <div className="felt-row">
       {here.map((f) => (
-        <button key={feltWords(f)} type="button" className="chip" aria-label={`Take away: ${label}, felt in ${feltWords(f)}`} onClick={() => felt.toggle(at, f)}>
+        <button
+          key={feltWords(f)}
+          type="button"
+          className="chip"
+          aria-label={`Take away: ${label}, felt in ${feltWords(f)}`}
+          onClick={() => felt.toggle(at, f)}
+        >
           → {feltWords(f)} <span aria-hidden="true">×</span>
         </button>
       ))}
@@ -84,4 +115,8 @@ export function FeltElsewhereRow({ at, name, asking, onAsk }: { at: PressedAt; n
 }
 
 /** The region of a way, as a place of the chart. */
-export const regionPlace = (f: Pick<FeltElsewhere, 'to' | 'toSide'>): Place => ({ kind: 'region', id: f.to, side: f.toSide });
+export const regionPlace = (f: Pick<FeltElsewhere, 'to' | 'toSide'>): Place => ({
+  kind: 'region',
+  id: f.to,
+  side: f.toSide,
+});

@@ -1,4 +1,10 @@
-import { lateralMovement, movementBand, openingPath, protrusion, USUAL_MOVEMENT_MM } from '../../core/measures/jaw-movement';
+import {
+  lateralMovement,
+  movementBand,
+  openingPath,
+  protrusion,
+  USUAL_MOVEMENT_MM,
+} from '../../core/measures/jaw-movement';
 import { MEASURES } from '../../core/measures/reading';
 import { SideMark } from '../ui/marks';
 import type { JawReadings } from './jaw-readings';
@@ -16,7 +22,10 @@ const PATH_WORDS = { returns: 'and comes back to the midline', 'stays-off': 'and
 
 /** Sideways, forward, the path and clicks: open when any of it was taken, today or last time. */
 export function JawMovementFields({ jaw }: { jaw: JawReadings }) {
-  const known = ROWS.some(({ measure }) => SIDES.some((side) => jaw.of(measure, side) !== undefined || jaw.was(measure, side) !== undefined)) || jaw.of('forward-mm') !== undefined;
+  const known =
+    ROWS.some(({ measure }) =>
+      SIDES.some((side) => jaw.of(measure, side) !== undefined || jaw.was(measure, side) !== undefined),
+    ) || jaw.of('forward-mm') !== undefined;
   const returns = jaw.of('path-returns') === 1;
   return (
     <details className="jaw-more" open={known || undefined}>
@@ -47,7 +56,11 @@ export function JawMovementFields({ jaw }: { jaw: JawReadings }) {
                     past={jaw.past(measure, side)}
                     check={jaw.check(measure)}
                     onValue={(v) => (oneSide ? jaw.setOneSide(measure, v, side) : jaw.set(measure, v, side))}
-                    note={jaw.of(measure, side) === undefined && jaw.was(measure, side) !== undefined ? `was ${jaw.was(measure, side)}` : undefined}
+                    note={
+                      jaw.of(measure, side) === undefined && jaw.was(measure, side) !== undefined
+                        ? `was ${jaw.was(measure, side)}`
+                        : undefined
+                    }
                   />
                 </td>
               ))}
@@ -56,11 +69,33 @@ export function JawMovementFields({ jaw }: { jaw: JawReadings }) {
         </tbody>
       </table>
       <label className="d-block mb-2">
-        <input type="checkbox" checked={returns} onChange={(e) => jaw.set('path-returns', e.target.checked ? 1 : null)} /> {MEASURES['path-returns'].name}
+        <input
+          type="checkbox"
+          checked={returns}
+          onChange={(e) => jaw.set('path-returns', e.target.checked ? 1 : null)}
+        />{' '}
+        {MEASURES['path-returns'].name}
       </label>
       <div className="field-row">
-        <MmField label="Forward, mm" value={jaw.of('forward-mm')} past={jaw.past('forward-mm')} check={jaw.check('forward-mm')} onValue={(v) => jaw.set('forward-mm', v)} note={jaw.was('forward-mm') === undefined ? 'Lower teeth in front of the upper.' : `Last time ${jaw.was('forward-mm')} mm.`} />
-        <MmField label="Upper in front at rest, mm" value={jaw.of('overjet-mm')} check={jaw.check('overjet-mm')} onValue={(v) => jaw.set('overjet-mm', v)} note="Added to forward." />
+        <MmField
+          label="Forward, mm"
+          value={jaw.of('forward-mm')}
+          past={jaw.past('forward-mm')}
+          check={jaw.check('forward-mm')}
+          onValue={(v) => jaw.set('forward-mm', v)}
+          note={
+            jaw.was('forward-mm') === undefined
+              ? 'Lower teeth in front of the upper.'
+              : `Last time ${jaw.was('forward-mm')} mm.`
+          }
+        />
+        <MmField
+          label="Upper in front at rest, mm"
+          value={jaw.of('overjet-mm')}
+          check={jaw.check('overjet-mm')}
+          onValue={(v) => jaw.set('overjet-mm', v)}
+          note="Added to forward."
+        />
       </div>
       <p className="small mt-2 mb-0" role="status">
         {movementWords(jaw)}
@@ -74,10 +109,13 @@ function movementWords(jaw: JawReadings): string {
   const midline = (jaw.of('midline-mm', 'right') ?? 0) - (jaw.of('midline-mm', 'left') ?? 0);
   const [right, left] = [jaw.of('sideways-mm', 'right'), jaw.of('sideways-mm', 'left')];
   const words: string[] = [];
-  const judged = (mm: number) => (movementBand(mm) === 'usual' ? `${mm} mm` : `${mm} mm, under the usual ${USUAL_MOVEMENT_MM}`);
+  const judged = (mm: number) =>
+    movementBand(mm) === 'usual' ? `${mm} mm` : `${mm} mm, under the usual ${USUAL_MOVEMENT_MM}`;
   if (right !== undefined && left !== undefined) {
     const moved = lateralMovement(right, left, midline);
-    words.push(`Sideways ${judged(moved.rightMm)} to the right, ${judged(moved.leftMm)} to the left${midline === 0 ? '' : ', the resting midline taken off'}.`);
+    words.push(
+      `Sideways ${judged(moved.rightMm)} to the right, ${judged(moved.leftMm)} to the left${midline === 0 ? '' : ', the resting midline taken off'}.`,
+    );
   }
   const forward = jaw.of('forward-mm');
   if (forward !== undefined) words.push(`Forward ${judged(protrusion(forward, jaw.of('overjet-mm')))}.`);

@@ -1,6 +1,15 @@
 import { useId, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { differenceWords, LEVEL_NAMES, levelChange, levelness, MOST_TURN_DEG, NEEDED, type Levelness, type PhotoMarks } from '../../core/symmetry/levelness';
+import {
+  differenceWords,
+  LEVEL_NAMES,
+  levelChange,
+  levelness,
+  MOST_TURN_DEG,
+  NEEDED,
+  type Levelness,
+  type PhotoMarks,
+} from '../../core/symmetry/levelness';
 import { consentState } from '../../core/visit/consent';
 import type { Photo, PhotoPhase } from '../../server/db/queries/photos.server';
 import { PhotoMarker } from '../level/photo-marker';
@@ -29,7 +38,9 @@ export function LevelSection({ phase }: { phase: PhotoPhase }) {
   const [busy, setBusy] = useState(false);
   const fileId = useId();
   const mine = alongside.photos.find((p) => p.visitId === visit.id && p.phase === phase);
-  const other = alongside.photos.findLast((p) => p !== mine && (p.visitId !== visit.id || p.phase === 'before') && Object.keys(p.landmarks).length > 0);
+  const other = alongside.photos.findLast(
+    (p) => p !== mine && (p.visitId !== visit.id || p.phase === 'before') && Object.keys(p.landmarks).length > 0,
+  );
   const may = consentState(alongside.consents, 'photo', texts['consent-photo'].version).state === 'given';
 
   const take = async (file: File | undefined) => {
@@ -39,7 +50,9 @@ export function LevelSection({ phase }: { phase: PhotoPhase }) {
     const answer = await send<{ photo: Photo }>(`/visits/${visit.id}/photo?phase=${phase}`, file);
     setBusy(false);
     if (!answer.ok) return setTold(answer.message);
-    noteAlongside((b) => ({ photos: [...b.photos.filter((p) => !(p.visitId === visit.id && p.phase === phase)), answer.value.photo] }));
+    noteAlongside((b) => ({
+      photos: [...b.photos.filter((p) => !(p.visitId === visit.id && p.phase === phase)), answer.value.photo],
+    }));
     setOpen(true);
   };
   const erase = async (photo: Photo) => {
@@ -56,7 +69,9 @@ export function LevelSection({ phase }: { phase: PhotoPhase }) {
             {open ? 'Close' : mine ? 'Open the photo' : 'Take from a photo'}
           </Button>
         )}
-        <span className="soft small">{mine || open ? '' : 'brows, eyes, mouth corners and chin in mm, from a front photo'}</span>
+        <span className="soft small">
+          {mine || open ? '' : 'brows, eyes, mouth corners and chin in mm, from a front photo'}
+        </span>
       </div>
       {!open && mine && levelOf(mine.landmarks) && <Differences level={levelOf(mine.landmarks)!} />}
       {open && (
@@ -67,8 +82,18 @@ export function LevelSection({ phase }: { phase: PhotoPhase }) {
               <label htmlFor={fileId} className="btn btn-sm btn-outline-primary">
                 {busy ? 'Reading …' : mine ? 'Take another instead' : 'Choose the photo'}
               </label>
-              <input id={fileId} type="file" accept="image/jpeg,image/png,image/webp" className="visually-hidden" disabled={busy} onChange={(e) => (void take(e.target.files?.[0]), (e.target.value = ''))} />{' '}
-              <span className="soft small">Straight from the front at eye height, lips closed and loose, the same light as last time. JPEG, PNG or WebP up to 8 MB; place and time in the file are left behind.</span>
+              <input
+                id={fileId}
+                type="file"
+                accept="image/jpeg,image/png,image/webp"
+                className="visually-hidden"
+                disabled={busy}
+                onChange={(e) => (void take(e.target.files?.[0]), (e.target.value = ''))}
+              />{' '}
+              <span className="soft small">
+                Straight from the front at eye height, lips closed and loose, the same light as last time. JPEG, PNG or
+                WebP up to 8 MB; place and time in the file are left behind.
+              </span>
             </div>
           )}
           {!may && mine && <p className="caution fw-bold">There is no consent to this photo any more: erase it.</p>}
@@ -77,15 +102,42 @@ export function LevelSection({ phase }: { phase: PhotoPhase }) {
               {told}
             </p>
           )}
-          {mine && <Marked key={mine.id} photo={mine} other={other} otherTitle={other ? (other.visitId === visit.id ? 'the photo before the work' : dayWords(dayOf(other.takenAt, timeZone))) : ''} onErase={() => void erase(mine)} />}
-          <p className="soft small mb-0">Unevenness is noted, its cause is open. If one side of a face droops newly, call the local emergency number instead of measuring it.</p>
+          {mine && (
+            <Marked
+              key={mine.id}
+              photo={mine}
+              other={other}
+              otherTitle={
+                other
+                  ? other.visitId === visit.id
+                    ? 'the photo before the work'
+                    : dayWords(dayOf(other.takenAt, timeZone))
+                  : ''
+              }
+              onErase={() => void erase(mine)}
+            />
+          )}
+          <p className="soft small mb-0">
+            Unevenness is noted, its cause is open. If one side of a face droops newly, call the local emergency number
+            instead of measuring it.
+          </p>
         </div>
       )}
     </section>
   );
 }
 
-function Marked({ photo, other, otherTitle, onErase }: { photo: Photo; other: Photo | undefined; otherTitle: string; onErase: () => void }) {
+function Marked({
+  photo,
+  other,
+  otherTitle,
+  onErase,
+}: {
+  photo: Photo;
+  other: Photo | undefined;
+  otherTitle: string;
+  onErase: () => void;
+}) {
   const { noteAlongside } = useVisit();
   const [marks, setMarks] = useState(photo.landmarks);
   const [told, setTold] = useState('');
@@ -98,11 +150,17 @@ function Marked({ photo, other, otherTitle, onErase }: { photo: Photo; other: Ph
     latest.current = next;
     writing.current = writing.current.then(async () => {
       if (latest.current !== next) return;
-      const answer = await send<{ photo: Photo }>(srcOf(photo), { do: 'mark', version: version.current, landmarks: next });
+      const answer = await send<{ photo: Photo }>(srcOf(photo), {
+        do: 'mark',
+        version: version.current,
+        landmarks: next,
+      });
       setTold(answer.ok ? '' : answer.message);
       if (!answer.ok) return;
       version.current = answer.value.photo.version;
-      noteAlongside((b) => ({ photos: b.photos.map((p) => (p.id === photo.id ? { ...p, landmarks: next, version: version.current } : p)) }));
+      noteAlongside((b) => ({
+        photos: b.photos.map((p) => (p.id === photo.id ? { ...p, landmarks: next, version: version.current } : p)),
+      }));
     });
   };
   const level = levelOf(marks);
@@ -117,14 +175,22 @@ function Marked({ photo, other, otherTitle, onErase }: { photo: Photo; other: Ph
       )}
       {level && level.turnDeg !== null && Math.abs(level.turnDeg) > MOST_TURN_DEG && (
         <p className="worse mb-1" role="status">
-          The head seems turned by {Math.round(Math.abs(level.turnDeg))}°, or the nose stands off the middle: take the photo again, straight from the front.
+          The head seems turned by {Math.round(Math.abs(level.turnDeg))}°, or the nose stands off the middle: take the
+          photo again, straight from the front.
         </p>
       )}
       {level && <Differences level={level} before={before ?? undefined} beforeTitle={otherTitle} />}
       {level && before && other && (
         <SameScale
           photos={[
-            { title: otherTitle, src: srcOf(other), width: other.widthPx, height: other.heightPx, marks: other.landmarks, level: before },
+            {
+              title: otherTitle,
+              src: srcOf(other),
+              width: other.widthPx,
+              height: other.heightPx,
+              marks: other.landmarks,
+              level: before,
+            },
             { title: 'This photo', src: srcOf(photo), width: photo.widthPx, height: photo.heightPx, marks, level },
           ]}
         />
@@ -155,13 +221,23 @@ function Differences({ level, before, beforeTitle }: { level: Levelness; before?
             <tr key={d.key}>
               <th scope="row">{LEVEL_NAMES[d.key]}</th>
               <td>{differenceWords(d)}</td>
-              {before && <td className={change?.toward === 'more even' ? 'better' : ''}>{!change ? 'not marked then' : change.toward ? `${change.toward} by ${Math.abs(change.mm).toFixed(1)} mm, ± ${change.errorMm.toFixed(1)}` : `none that can be told, ± ${change.errorMm.toFixed(1)} mm`}</td>}
+              {before && (
+                <td className={change?.toward === 'more even' ? 'better' : ''}>
+                  {!change
+                    ? 'not marked then'
+                    : change.toward
+                      ? `${change.toward} by ${Math.abs(change.mm).toFixed(1)} mm, ± ${change.errorMm.toFixed(1)}`
+                      : `none that can be told, ± ${change.errorMm.toFixed(1)} mm`}
+                </td>
+              )}
             </tr>
           );
         })}
       </tbody>
       <caption className="small">
-        Eyes {level.interpupillaryMm.toFixed(1)} mm apart; scale from an iris of 11.7 mm, ± {(level.scaleError * 196).toFixed(0)} %. The picture is tilted by {Math.abs(level.rollDeg).toFixed(1)}° and levelled.
+        Eyes {level.interpupillaryMm.toFixed(1)} mm apart; scale from an iris of 11.7 mm, ±{' '}
+        {(level.scaleError * 196).toFixed(0)} %. The picture is tilted by {Math.abs(level.rollDeg).toFixed(1)}° and
+        levelled.
       </caption>
     </table>
   );

@@ -1,6 +1,13 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { missingIn, MOST_LETTERS, scoreSoFar, type MeasureAnswers, type MeasureDef, type MeasureField } from '../../core/measures/catalogue';
+import {
+  missingIn,
+  MOST_LETTERS,
+  scoreSoFar,
+  type MeasureAnswers,
+  type MeasureDef,
+  type MeasureField,
+} from '../../core/measures/catalogue';
 import { FieldFrame } from '../ui/field';
 
 /** Up to this many steps a scale is pressed, beyond it is typed. */
@@ -25,7 +32,14 @@ export function MeasureSheet({ def, answers, onAnswer, onClose }: Props) {
         {def.about} <span>({def.credit})</span>
       </p>
       {def.fields.map((f, i) => (
-        <Question key={f.key} field={f} first={i === 0} value={answers[f.key] ?? null} isMissing={begun && missing.includes(f)} onAnswer={(value) => onAnswer({ ...answers, [f.key]: value })} />
+        <Question
+          key={f.key}
+          field={f}
+          first={i === 0}
+          value={answers[f.key] ?? null}
+          isMissing={begun && missing.includes(f)}
+          onAnswer={(value) => onAnswer({ ...answers, [f.key]: value })}
+        />
       ))}
       <p className="mb-0 mt-2" role="status">
         {begun ? result.words : 'Nothing answered yet.'}
@@ -39,8 +53,30 @@ export function MeasureSheet({ def, answers, onAnswer, onClose }: Props) {
   );
 }
 
-function Question({ field: f, first, value, isMissing, onAnswer }: { field: MeasureField; first: boolean; value: string | number | null; isMissing: boolean; onAnswer: (value: string | number | null) => void }) {
-  if (f.kind === 'words') return <TypedAnswer key={f.key} label={f.label} start={value === null ? '' : String(value)} first={first} most={MOST_LETTERS} onAnswer={(text) => onAnswer(text.trim() || null)} />;
+function Question({
+  field: f,
+  first,
+  value,
+  isMissing,
+  onAnswer,
+}: {
+  field: MeasureField;
+  first: boolean;
+  value: string | number | null;
+  isMissing: boolean;
+  onAnswer: (value: string | number | null) => void;
+}) {
+  if (f.kind === 'words')
+    return (
+      <TypedAnswer
+        key={f.key}
+        label={f.label}
+        start={value === null ? '' : String(value)}
+        first={first}
+        most={MOST_LETTERS}
+        onAnswer={(text) => onAnswer(text.trim() || null)}
+      />
+    );
   const steps = f.most - f.least + 1;
   const missing = isMissing && <span className="worse small"> not answered</span>;
   if (steps > PRESSED_UP_TO)
@@ -50,7 +86,11 @@ function Question({ field: f, first, value, isMissing, onAnswer }: { field: Meas
         start={value === null ? '' : String(value)}
         first={first}
         hint={`${f.least} to ${f.most}${isMissing ? ', not answered' : ''}`}
-        refuse={(text) => (text.trim() === '' || (/^-?\d{1,4}$/.test(text.trim()) && Number(text) >= f.least && Number(text) <= f.most) ? '' : `A whole number from ${f.least} to ${f.most} is accepted.`)}
+        refuse={(text) =>
+          text.trim() === '' || (/^-?\d{1,4}$/.test(text.trim()) && Number(text) >= f.least && Number(text) <= f.most)
+            ? ''
+            : `A whole number from ${f.least} to ${f.most} is accepted.`
+        }
         onAnswer={(text) => onAnswer(text.trim() === '' ? null : Number(text))}
       />
     );
@@ -61,10 +101,24 @@ function Question({ field: f, first, value, isMissing, onAnswer }: { field: Meas
         {f.optional && !f.neededWhen && <span className="soft small"> may be left out</span>}
         {missing}
       </legend>
-      <div className="scale" role="radiogroup" aria-label={`${f.label}, ${f.least} to ${f.most}`} onKeyDown={(e) => (e.key === 'Backspace' || e.key === 'Delete') && onAnswer(null)}>
+      <div
+        className="scale"
+        role="radiogroup"
+        aria-label={`${f.label}, ${f.least} to ${f.most}`}
+        onKeyDown={(e) => (e.key === 'Backspace' || e.key === 'Delete') && onAnswer(null)}
+      >
         {Array.from({ length: steps }, (_, i) => f.least + i).map((v) => (
           <label key={v}>
-            <input type="radio" name={f.key} value={v} aria-label={String(v)} autoFocus={first && v === f.least} checked={value === v} onChange={() => onAnswer(v)} onClick={() => value === v && onAnswer(null)} />
+            <input
+              type="radio"
+              name={f.key}
+              value={v}
+              aria-label={String(v)}
+              autoFocus={first && v === f.least}
+              checked={value === v}
+              onChange={() => onAnswer(v)}
+              onClick={() => value === v && onAnswer(null)}
+            />
             {v < 0 ? `−${-v}` : v}
           </label>
         ))}
@@ -80,7 +134,23 @@ function Question({ field: f, first, value, isMissing, onAnswer }: { field: Meas
 }
 
 /** An answer that is typed: kept when the field is left, refused at the field when it cannot be. */
-function TypedAnswer({ label, start, first, hint, most, refuse = () => '', onAnswer }: { label: string; start: string; first: boolean; hint?: string; most?: number; refuse?: (text: string) => string; onAnswer: (text: string) => void }) {
+function TypedAnswer({
+  label,
+  start,
+  first,
+  hint,
+  most,
+  refuse = () => '',
+  onAnswer,
+}: {
+  label: string;
+  start: string;
+  first: boolean;
+  hint?: string;
+  most?: number;
+  refuse?: (text: string) => string;
+  onAnswer: (text: string) => void;
+}) {
   const [text, setText] = useState(start);
   const message = refuse(text);
   return (

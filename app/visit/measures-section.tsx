@@ -20,7 +20,8 @@ export function MeasuresSection() {
     <section className="section">
       <h2>Measures</h2>
       <p className="soft small mb-1">
-        Proposed for these complaints: {proposed.length}, about {proposed.reduce((sum, m) => sum + m.minutes, 0)} minutes. Nothing is carried over from last time.
+        Proposed for these complaints: {proposed.length}, about {proposed.reduce((sum, m) => sum + m.minutes, 0)}{' '}
+        minutes. Nothing is carried over from last time.
       </p>
       <ul className="plain-list measures">
         {shown.map((def) => {
@@ -30,29 +31,55 @@ export function MeasuresSection() {
             <li key={def.id}>
               <div className="measure-head">
                 <div>
-                  <strong>{def.name}</strong> <span className="soft small">{def.minutes} min, {def.wording === 'free' ? 'own wording' : 'answers by number'}</span>
+                  <strong>{def.name}</strong>{' '}
+                  <span className="soft small">
+                    {def.minutes} min, {def.wording === 'free' ? 'own wording' : 'answers by number'}
+                  </span>
                   <Course def={def} course={course} here={visit.id} timeZone={timeZone} />
                 </div>
                 {!ended && open !== def.id && (
                   <span className="d-flex gap-2">
-                    <Button size="sm" variant="outline-primary" onClick={() => begin(def)} aria-label={`${verbFor(now)}: ${def.name}`}>
+                    <Button
+                      size="sm"
+                      variant="outline-primary"
+                      onClick={() => begin(def)}
+                      aria-label={`${verbFor(now)}: ${def.name}`}
+                    >
                       {verbFor(now)}
                     </Button>
                     {now && (
-                      <Button size="sm" variant="outline-primary" onClick={() => setAnswers(def.id, null)} aria-label={`Take back: ${def.name}`}>
+                      <Button
+                        size="sm"
+                        variant="outline-primary"
+                        onClick={() => setAnswers(def.id, null)}
+                        aria-label={`Take back: ${def.name}`}
+                      >
                         Take back
                       </Button>
                     )}
                   </span>
                 )}
               </div>
-              {open === def.id && !ended && <MeasureSheet def={def} answers={now?.answers ?? wordsOfLast(def, course)} onAnswer={(answers) => setAnswers(def.id, answers)} onClose={() => setOpen(null)} />}
+              {open === def.id && !ended && (
+                <MeasureSheet
+                  def={def}
+                  answers={now?.answers ?? wordsOfLast(def, course)}
+                  onAnswer={(answers) => setAnswers(def.id, answers)}
+                  onClose={() => setOpen(null)}
+                />
+              )}
             </li>
           );
         })}
       </ul>
       {!ended && rest.length > 0 && (
-        <BsForm.Select size="sm" className="w-auto mt-2" aria-label="Add a measure" value="" onChange={(e) => measureOf(e.target.value) && (setAdded([...added, e.target.value]), setOpen(e.target.value))}>
+        <BsForm.Select
+          size="sm"
+          className="w-auto mt-2"
+          aria-label="Add a measure"
+          value=""
+          onChange={(e) => measureOf(e.target.value) && (setAdded([...added, e.target.value]), setOpen(e.target.value))}
+        >
           <option value="">Add a measure …</option>
           {rest.map((m) => (
             <option key={m.id} value={m.id}>
@@ -70,12 +97,32 @@ const verbFor = (now: TakenScore | undefined): string => (!now ? 'Take' : now.va
 /** Names of activities and goals stay the same from visit to visit; their ratings do not. */
 function wordsOfLast(def: MeasureDef, course: readonly TakenScore[]): Record<string, string> {
   const last = course[course.length - 1];
-  return Object.fromEntries(def.fields.flatMap((f) => (f.kind === 'words' && typeof last?.answers[f.key] === 'string' ? [[f.key, last.answers[f.key] as string]] : [])));
+  return Object.fromEntries(
+    def.fields.flatMap((f) =>
+      f.kind === 'words' && typeof last?.answers[f.key] === 'string' ? [[f.key, last.answers[f.key] as string]] : [],
+    ),
+  );
 }
 
-const CHANGE_WORDS = { first: '', better: 'better', worse: 'worse', 'within error': 'within error', 'no rule': '' } as const;
+const CHANGE_WORDS = {
+  first: '',
+  better: 'better',
+  worse: 'worse',
+  'within error': 'within error',
+  'no rule': '',
+} as const;
 
-function Course({ def, course, here, timeZone }: { def: MeasureDef; course: readonly TakenScore[]; here: string; timeZone: string }) {
+function Course({
+  def,
+  course,
+  here,
+  timeZone,
+}: {
+  def: MeasureDef;
+  course: readonly TakenScore[];
+  here: string;
+  timeZone: string;
+}) {
   if (!course.length) return <div className="soft small">not taken yet</div>;
   const first = course[0]!;
   const last = course[course.length - 1]!;
@@ -83,15 +130,23 @@ function Course({ def, course, here, timeZone }: { def: MeasureDef; course: read
   return (
     <>
       <div>
-        {last.words} {last.visitId === here ? '' : <span className="soft">({dayWords(dayOf(last.takenAt, timeZone))})</span>}
+        {last.words}{' '}
+        {last.visitId === here ? '' : <span className="soft">({dayWords(dayOf(last.takenAt, timeZone))})</span>}
       </div>
       {course.length > 1 && (
         <div className="soft small">
-          {course.filter((t) => t.value !== null || t.visitId === here).slice(-6).map((t) => (t.value === null ? '–' : Math.round(t.value * 10) / 10)).join(' → ')}
+          {course
+            .filter((t) => t.value !== null || t.visitId === here)
+            .slice(-6)
+            .map((t) => (t.value === null ? '–' : Math.round(t.value * 10) / 10))
+            .join(' → ')}
           {CHANGE_WORDS[change] && (
             <>
               {' '}
-              since the first: <span className={change === 'better' ? 'better' : change === 'worse' ? 'worse' : ''}>{CHANGE_WORDS[change]}</span>
+              since the first:{' '}
+              <span className={change === 'better' ? 'better' : change === 'worse' ? 'worse' : ''}>
+                {CHANGE_WORDS[change]}
+              </span>
               {def.realChange && ` (from ${def.realChange.points} points on; ${def.realChange.source})`}
             </>
           )}

@@ -42,8 +42,23 @@ export function MmField({ label, hideLabel = false, value, check, onValue, note,
       <Form.Label htmlFor={id} visuallyHidden={hideLabel}>
         {label}
       </Form.Label>
-      <Form.Control id={id} className="mm-field" inputMode="decimal" autoComplete="off" value={typed} isInvalid={!!error} aria-describedby={`${id}-note`} onChange={(e) => setTyped(e.target.value)} onBlur={commit} onKeyDown={(e) => e.key === 'Enter' && commit()} />
-      <div id={`${id}-note`} className={`small mm-note ${error ? 'caution' : 'soft'}`} role={error ? 'alert' : undefined}>
+      <Form.Control
+        id={id}
+        className="mm-field"
+        inputMode="decimal"
+        autoComplete="off"
+        value={typed}
+        isInvalid={!!error}
+        aria-describedby={`${id}-note`}
+        onChange={(e) => setTyped(e.target.value)}
+        onBlur={commit}
+        onKeyDown={(e) => e.key === 'Enter' && commit()}
+      />
+      <div
+        id={`${id}-note`}
+        className={`small mm-note ${error ? 'caution' : 'soft'}`}
+        role={error ? 'alert' : undefined}
+      >
         {error || note}
         {!error && past.length > 1 && (
           <div>

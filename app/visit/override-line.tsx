@@ -46,10 +46,32 @@ function OverrideForm({ caution, visitId, onClose }: { caution: Caution; visitId
   };
   // No form of its own: it stands inside the fieldset of the answers.
   return (
-    <div className="override-form" role="group" aria-label={`Override: ${caution.title}`} onKeyDown={(e) => e.key === 'Escape' && onClose()}>
-      <FieldFrame label="Why is it done all the same?" as="textarea" rows={3} autoFocus value={reason} onChange={(e: { target: { value: string } }) => setReason(e.target.value)} message={errors.reason} />
-      <FieldFrame label="Your password, as signature" type="password" autoComplete="current-password" value={password} onChange={(e: { target: { value: string } }) => setPassword(e.target.value)} message={errors.password} />
-      <p className="soft small mb-1">It holds for this visit, warns at every step it frees, and stays in the audit trail.</p>
+    <div
+      className="override-form"
+      role="group"
+      aria-label={`Override: ${caution.title}`}
+      onKeyDown={(e) => e.key === 'Escape' && onClose()}
+    >
+      <FieldFrame
+        label="Why is it done all the same?"
+        as="textarea"
+        rows={3}
+        autoFocus
+        value={reason}
+        onChange={(e: { target: { value: string } }) => setReason(e.target.value)}
+        message={errors.reason}
+      />
+      <FieldFrame
+        label="Your password, as signature"
+        type="password"
+        autoComplete="current-password"
+        value={password}
+        onChange={(e: { target: { value: string } }) => setPassword(e.target.value)}
+        message={errors.password}
+      />
+      <p className="soft small mb-1">
+        It holds for this visit, warns at every step it frees, and stays in the audit trail.
+      </p>
       <div className="d-flex gap-2">
         <Button size="sm" variant="danger" onClick={() => void sign()}>
           Sign the override

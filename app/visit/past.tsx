@@ -6,7 +6,8 @@ type What = Partial<Omit<EarlierReadings, 'values'>>;
 /** Values of one thing at earlier visits and between them, oldest first. */
 export function usePast(): (what: What) => number[] {
   const { earlier } = useVisit();
-  return (what) => earlier.find((r) => (Object.keys(what) as (keyof What)[]).every((key) => r[key] === what[key]))?.values ?? [];
+  return (what) =>
+    earlier.find((r) => (Object.keys(what) as (keyof What)[]).every((key) => r[key] === what[key]))?.values ?? [];
 }
 
 /** "was 7 → 6 → 4": the course so far beside an entry, never filled in as today's. */

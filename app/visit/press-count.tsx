@@ -20,7 +20,10 @@ export function PressCount() {
       told = second;
       setPast(second);
       const over = second === press.seconds;
-      sound.plan({ id: `press-${second}`, kind: over ? 'done' : 'beat', atMs: now, cueIndex: 0, count: second, breath: null }, now);
+      sound.plan(
+        { id: `press-${second}`, kind: over ? 'done' : 'beat', atMs: now, cueIndex: 0, count: second, breath: null },
+        now,
+      );
       if (over) clearInterval(timer);
     }, 50);
     return () => clearInterval(timer);

@@ -11,9 +11,18 @@ import { send } from './send';
 /** The product chosen for today, and what speaks against it on this client. */
 export function useProductToday() {
   const { products, screen, client, alongside } = useVisit();
-  const findingsOf = (p: StoredProduct) => checkProduct(p, { allergies: client.allergies, patchTest: alongside.patchTests[p.id] ?? null, answers: screen.answers }, ALLERGEN_FAMILIES);
+  const findingsOf = (p: StoredProduct) =>
+    checkProduct(
+      p,
+      { allergies: client.allergies, patchTest: alongside.patchTests[p.id] ?? null, answers: screen.answers },
+      ALLERGEN_FAMILIES,
+    );
   const chosen = products.find((p) => p.id === screen.product) ?? null;
-  return { chosen, findings: chosen ? findingsOf(chosen) : [], isAvoided: (p: StoredProduct) => findingsOf(p).some((f) => f.severity === 'avoid') };
+  return {
+    chosen,
+    findings: chosen ? findingsOf(chosen) : [],
+    isAvoided: (p: StoredProduct) => findingsOf(p).some((f) => f.severity === 'avoid'),
+  };
 }
 
 /** Which product is used today, held against this client's allergies, patch tests and answers. */
@@ -25,14 +34,19 @@ export function ProductChoice() {
   const noteTest = async (reacted: boolean) => {
     if (!chosen) return;
     const testedOn = dayOf(new Date().toISOString(), timeZone);
-    const answer = await send<PatchTest>(`/clients/${client.id}/patch-test`, { productId: chosen.id, testedOn, reacted });
+    const answer = await send<PatchTest>(`/clients/${client.id}/patch-test`, {
+      productId: chosen.id,
+      testedOn,
+      reacted,
+    });
     setFailed(answer.ok ? '' : answer.message);
     if (answer.ok) noteAlongside((b) => ({ patchTests: { ...b.patchTests, [chosen.id]: { testedOn, reacted } } }));
   };
   if (!products.length)
     return (
       <p className="soft small">
-        No products on file: <Link to="/practice/products">type in what stands on the shelf</Link>, and ingredients are checked here.
+        No products on file: <Link to="/practice/products">type in what stands on the shelf</Link>, and ingredients are
+        checked here.
       </p>
     );
   return (

@@ -2,7 +2,8 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, test } from 'vitest';
 import { RateMeter } from './rate-meter';
 
-const ramp = (rate: number, toMs: number) => Array.from({ length: toMs / 20 + 1 }, (_, i) => ({ atMs: i * 20, kpa: (rate * i * 20) / 1000 }));
+const ramp = (rate: number, toMs: number) =>
+  Array.from({ length: toMs / 20 + 1 }, (_, i) => ({ atMs: i * 20, kpa: (rate * i * 20) / 1000 }));
 const needle = (out: string) => Number(/class="needle" d="M([\d.]+) /.exec(out)?.[1] ?? NaN);
 const band = (out: string) => {
   const [, x, width] = /class="band" x="([\d.]+)" width="([\d.]+)"/.exec(out)!.map(Number) as [number, number, number];
@@ -26,5 +27,6 @@ describe('the rate meter', () => {
     expect(out).not.toContain('needle');
     expect(out).toContain('0 kPa');
   });
-  test('a rise off the scale stays on the paper', () => expect(needle(renderToStaticMarkup(<RateMeter samples={ramp(300, 1000)} />))).toBeLessThanOrEqual(420));
+  test('a rise off the scale stays on the paper', () =>
+    expect(needle(renderToStaticMarkup(<RateMeter samples={ramp(300, 1000)} />))).toBeLessThanOrEqual(420));
 });

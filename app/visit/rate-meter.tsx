@@ -18,7 +18,10 @@ export function RateMeter({ samples }: { samples: readonly PressSample[] }) {
   return (
     <div className="rate-meter">
       <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label="Pressure over time, and how fast it rises">
-        <path className="trace" d={samples.length ? `M${samples.map((s) => `${time(s.atMs)} ${kpa(s.kpa)}`).join('L')}` : ''} />
+        <path
+          className="trace"
+          d={samples.length ? `M${samples.map((s) => `${time(s.atMs)} ${kpa(s.kpa)}`).join('L')}` : ''}
+        />
         <line className="base" x1={0} x2={WIDTH} y1={44} y2={44} />
         <rect className="band" x={band[0]} width={band[1] - band[0]} y={52} height={14} />
         <line className="base" x1={0} x2={WIDTH} y1={66} y2={66} />
@@ -28,7 +31,10 @@ export function RateMeter({ samples }: { samples: readonly PressSample[] }) {
         <span className="rate-kpa num">{Math.round(meter.kpa)} kPa</span>
         <span role="status">{meter.hint ? WORDS[meter.hint] : ''}</span>
         <span className="soft small num">
-          {meter.rise === null ? '' : `${Math.round(meter.rise)} kPa/s`} <span className="soft">({RAMP_KPA_PER_SECOND.least} to {RAMP_KPA_PER_SECOND.most})</span>
+          {meter.rise === null ? '' : `${Math.round(meter.rise)} kPa/s`}{' '}
+          <span className="soft">
+            ({RAMP_KPA_PER_SECOND.least} to {RAMP_KPA_PER_SECOND.most})
+          </span>
         </span>
       </div>
     </div>

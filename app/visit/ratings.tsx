@@ -9,7 +9,8 @@ export function Ratings({ phase, measures }: { phase: ReadingPhase; measures: re
   const { client, readings, setReading } = useVisit();
   const past = usePast();
   const complaints = client.complaints.filter((c) => !c.closed);
-  if (!complaints.length) return <p className="soft">No complaint is on record. Add one under the client’s details to rate it.</p>;
+  if (!complaints.length)
+    return <p className="soft">No complaint is on record. Add one under the client’s details to rate it.</p>;
   return complaints.map((c) => (
     <div key={c.id} className="scale-block">
       <h3>{complaintName(c)}</h3>
@@ -19,8 +20,16 @@ export function Ratings({ phase, measures }: { phase: ReadingPhase; measures: re
         return (
           <div key={measure} className="scale-row">
             <span className="soft small">{MEASURES[measure].name}</span>
-            <Scale label={`${complaintName(c)}, ${MEASURES[measure].name.toLowerCase()}, 0 to 10`} most={10} value={value} onChange={(v) => setReading({ measure, complaintId: c.id, place: '', side: c.side, phase, value: v })} />
-            <Past values={phase === 'after' ? (before ? [before.value] : []) : past({ measure, complaintId: c.id })} most={4} />
+            <Scale
+              label={`${complaintName(c)}, ${MEASURES[measure].name.toLowerCase()}, 0 to 10`}
+              most={10}
+              value={value}
+              onChange={(v) => setReading({ measure, complaintId: c.id, place: '', side: c.side, phase, value: v })}
+            />
+            <Past
+              values={phase === 'after' ? (before ? [before.value] : []) : past({ measure, complaintId: c.id })}
+              most={4}
+            />
           </div>
         );
       })}

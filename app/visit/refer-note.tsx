@@ -10,7 +10,9 @@ import { useVisit } from './context';
 export function ReferNote() {
   const { visit, client, screening, practiceName, timeZone, texts } = useVisit();
   // Right after the stop the server's own record is not back yet; both say the same.
-  const cautions = visit.referral ? CAUTIONS.filter((c) => visit.referral!.cautions.includes(c.key)) : screening.hits['refer-out'];
+  const cautions = visit.referral
+    ? CAUTIONS.filter((c) => visit.referral!.cautions.includes(c.key))
+    : screening.hits['refer-out'];
   const seeWho = [...new Set(cautions.map((c) => c.seeWho).filter(Boolean))];
   return (
     <article className="refer-note" aria-label="Note to take along">
@@ -23,14 +25,24 @@ export function ReferNote() {
       <p>
         <strong>{client.name}</strong>, {shortDay(visit.startsAt, timeZone)}, at {practiceName}.
       </p>
-      <p>Before any work on the face we ask about things that should be looked at by licensed care first. Today the answer was yes to:</p>
+      <p>
+        Before any work on the face we ask about things that should be looked at by licensed care first. Today the
+        answer was yes to:
+      </p>
       <ul>
         {cautions.map((c) => (
           <li key={c.key}>{c.question}</li>
         ))}
       </ul>
-      <p>No hands-on work was done. Please see: {seeWho.map((who) => <strong key={who}>{who} </strong>)}</p>
-      <p className="soft small">{texts.scope.body} This note names no condition. If it gets worse on the way, call the local emergency number.</p>
+      <p>
+        No hands-on work was done. Please see:{' '}
+        {seeWho.map((who) => (
+          <strong key={who}>{who} </strong>
+        ))}
+      </p>
+      <p className="soft small">
+        {texts.scope.body} This note names no condition. If it gets worse on the way, call the local emergency number.
+      </p>
       <p className="signature">Practitioner</p>
     </article>
   );

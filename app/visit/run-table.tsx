@@ -11,7 +11,8 @@ interface Shown {
 
 /** Planned against done, step by step, with what each side got. */
 export function RunTable({ run }: { run: Shown }) {
-  if (run.status === 'open') return <p className="soft">The run is still open. Go back to Guide to finish or stop it.</p>;
+  if (run.status === 'open')
+    return <p className="soft">The run is still open. Go back to Guide to finish or stop it.</p>;
   const total = (key: 'plannedSeconds' | 'doneSeconds') => run.steps.reduce((sum, s) => sum + s[key], 0);
   return (
     <>
@@ -19,10 +20,18 @@ export function RunTable({ run }: { run: Shown }) {
         <thead>
           <tr>
             <th scope="col">Step</th>
-            <th scope="col" className="text-end">Planned</th>
-            <th scope="col" className="text-end">Done</th>
-            <th scope="col" className="text-end">Right</th>
-            <th scope="col" className="text-end">Left</th>
+            <th scope="col" className="text-end">
+              Planned
+            </th>
+            <th scope="col" className="text-end">
+              Done
+            </th>
+            <th scope="col" className="text-end">
+              Right
+            </th>
+            <th scope="col" className="text-end">
+              Left
+            </th>
             <th scope="col">Pressure</th>
           </tr>
         </thead>
@@ -31,10 +40,16 @@ export function RunTable({ run }: { run: Shown }) {
             <tr key={s.stepId}>
               <td>{s.name}</td>
               <td className="text-end num">{clock(s.plannedSeconds)}</td>
-              <td className={`text-end num${s.doneSeconds < s.plannedSeconds * 0.5 ? ' worse' : ''}`}>{clock(s.doneSeconds)}</td>
+              <td className={`text-end num${s.doneSeconds < s.plannedSeconds * 0.5 ? ' worse' : ''}`}>
+                {clock(s.doneSeconds)}
+              </td>
               <td className="text-end num">{clock(s.right.doneSeconds)}</td>
               <td className="text-end num">{clock(s.left.doneSeconds)}</td>
-              <td>{s.donePressure === s.plannedPressure ? (s.plannedPressure ?? '') : `${s.plannedPressure} → ${s.donePressure}`}</td>
+              <td>
+                {s.donePressure === s.plannedPressure
+                  ? (s.plannedPressure ?? '')
+                  : `${s.plannedPressure} → ${s.donePressure}`}
+              </td>
             </tr>
           ))}
         </tbody>

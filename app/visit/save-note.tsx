@@ -2,21 +2,44 @@ import { Button } from 'react-bootstrap';
 import type { VisitPatch } from '../../server/db/queries/save-visit.server';
 import { useVisit } from './context';
 
-const WORDS = { saved: 'Saved', saving: 'Saving …', waiting: 'Not saved yet, kept on this device, trying again …', 'signed-out': 'Not saved: signed out', stale: 'Not saved', ended: 'Not saved' } as const;
+const WORDS = {
+  saved: 'Saved',
+  saving: 'Saving …',
+  waiting: 'Not saved yet, kept on this device, trying again …',
+  'signed-out': 'Not saved: signed out',
+  stale: 'Not saved',
+  ended: 'Not saved',
+} as const;
 
 /** Whether everything is written. "Saved" stands there only when what is shown is what is stored. */
 export function SaveState() {
   const { save } = useVisit();
   const refused = save.refused.length;
-  const text = refused && save.status === 'saved' ? (refused === 1 ? 'One entry is not saved' : `${refused} entries are not saved`) : WORDS[save.status];
+  const text =
+    refused && save.status === 'saved'
+      ? refused === 1
+        ? 'One entry is not saved'
+        : `${refused} entries are not saved`
+      : WORDS[save.status];
   return (
-    <span className={`save-state${save.status === 'waiting' || save.status === 'signed-out' || refused ? ' is-waiting' : ''}`} role="status">
+    <span
+      className={`save-state${save.status === 'waiting' || save.status === 'signed-out' || refused ? ' is-waiting' : ''}`}
+      role="status"
+    >
       {text}
     </span>
   );
 }
 
-const WHAT: Record<VisitPatch['kind'], string> = { screen: 'The screening', readings: 'A reading', routine: 'The routine', record: 'The record', findings: 'A finding', answers: 'Answers to a measure', stage: 'The step onward' };
+const WHAT: Record<VisitPatch['kind'], string> = {
+  screen: 'The screening',
+  readings: 'A reading',
+  routine: 'The routine',
+  record: 'The record',
+  findings: 'A finding',
+  answers: 'Answers to a measure',
+  stage: 'The step onward',
+};
 
 /** What was refused, with both ways out: change it where it stands, or take back what is stored. */
 function Refused() {
@@ -39,7 +62,10 @@ export function SaveConflict() {
     <>
       {takenUp > 0 && (
         <div className="note-bar" role="status">
-          {takenUp === 1 ? 'One entry' : `${takenUp} entries`} of this visit had not been written when it was left; {save.status === 'saved' && !save.refused.length ? 'they are saved now.' : 'kept on this device, written now.'}
+          {takenUp === 1 ? 'One entry' : `${takenUp} entries`} of this visit had not been written when it was left;{' '}
+          {save.status === 'saved' && !save.refused.length
+            ? 'they are saved now.'
+            : 'kept on this device, written now.'}
         </div>
       )}
       <Refused />

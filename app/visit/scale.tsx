@@ -8,7 +8,17 @@ const PAUSE_MS = 1000;
  * A row of numbers to choose from; digits type the choice, Backspace takes it away. A digit that could go on to a
  * number of two digits waits a moment for the second; Tab keeps what was typed and leaves the row.
  */
-export function Scale({ label, most, value, onChange }: { label: string; most: number; value: number | undefined; onChange: (value: number | null) => void }) {
+export function Scale({
+  label,
+  most,
+  value,
+  onChange,
+}: {
+  label: string;
+  most: number;
+  value: number | undefined;
+  onChange: (value: number | null) => void;
+}) {
   const name = useId();
   const row = useRef<HTMLDivElement>(null);
   const pending = useRef<{ digit: number; timer: ReturnType<typeof setTimeout> } | null>(null);
@@ -22,7 +32,8 @@ export function Scale({ label, most, value, onChange }: { label: string; most: n
       setTold(n === null ? 'taken away' : String(n));
     });
     // The chosen number is where Tab goes on from; on any other, it would stop at the chosen one first.
-    if (n !== null && row.current?.contains(document.activeElement)) row.current.querySelector<HTMLInputElement>(`input[value="${n}"]`)?.focus();
+    if (n !== null && row.current?.contains(document.activeElement))
+      row.current.querySelector<HTMLInputElement>(`input[value="${n}"]`)?.focus();
   };
   const settle = () => pending.current && keep(pending.current.digit);
   const latest = useRef(keep);
@@ -60,7 +71,15 @@ export function Scale({ label, most, value, onChange }: { label: string; most: n
     >
       {Array.from({ length: most + 1 }, (_, n) => (
         <label key={n}>
-          <input type="radio" name={name} value={n} aria-label={`${label}: ${n}`} checked={value === n} onChange={() => keep(n)} onClick={() => value === n && keep(null)} />
+          <input
+            type="radio"
+            name={name}
+            value={n}
+            aria-label={`${label}: ${n}`}
+            checked={value === n}
+            onChange={() => keep(n)}
+            onClick={() => value === n && keep(null)}
+          />
           {n}
         </label>
       ))}

@@ -8,17 +8,42 @@ import { useVisit } from './context';
 import { usePast } from './past';
 
 /** The walk through the face from top to bottom. Common practice, no source. */
-const SCANNED: readonly Region[] = ['scalp', 'forehead', 'brow', 'upper-lid', 'temple', 'nose', 'cheek', 'lips', 'jaw', 'chin', 'neck-front', 'neck-side', 'neck-back', 'shoulder'];
+const SCANNED: readonly Region[] = [
+  'scalp',
+  'forehead',
+  'brow',
+  'upper-lid',
+  'temple',
+  'nose',
+  'cheek',
+  'lips',
+  'jaw',
+  'chin',
+  'neck-front',
+  'neck-side',
+  'neck-back',
+  'shoulder',
+];
 const PAIRED = new Map(REGION_PATCHES.map((r) => [r.id, r.paired]));
 
 /** What is felt from inside, by region and side. */
 export function useScan() {
   const { readings, setReading } = useVisit();
   const past = usePast();
-  const find = (id: string, side: Side) => readings.find((r) => r.measure === 'region-felt' && r.place === id && r.side === side && r.phase === 'before')?.value;
-  const set = (id: string, side: Side, value: number | null) => setReading({ measure: 'region-felt', complaintId: null, place: id, side, phase: 'before', value });
+  const find = (id: string, side: Side) =>
+    readings.find((r) => r.measure === 'region-felt' && r.place === id && r.side === side && r.phase === 'before')
+      ?.value;
+  const set = (id: string, side: Side, value: number | null) =>
+    setReading({ measure: 'region-felt', complaintId: null, place: id, side, phase: 'before', value });
   return {
-    places: SCANNED.flatMap((id): Place[] => (PAIRED.get(id) ? [{ kind: 'region', id, side: 'right' }, { kind: 'region', id, side: 'left' }] : [{ kind: 'region', id, side: 'midline' }])),
+    places: SCANNED.flatMap((id): Place[] =>
+      PAIRED.get(id)
+        ? [
+            { kind: 'region', id, side: 'right' },
+            { kind: 'region', id, side: 'left' },
+          ]
+        : [{ kind: 'region', id, side: 'midline' }],
+    ),
     valueAt: (id: string, side: Side) => find(id, side),
     wasAt: (id: string, side: Side) => past({ measure: 'region-felt', place: id, side }).at(-1),
     set,
@@ -51,7 +76,11 @@ export function ScanSection({ on, onScan }: { on: boolean; onScan: (on: boolean)
             {on ? 'Close the scan' : 'Scan'}
           </Button>
         )}
-        <span className="soft small">{done.length ? `${done.length} of ${scan.places.length} told, ${tense.length} tense` : 'eyes shut: tense, at ease, or nothing noticed'}</span>
+        <span className="soft small">
+          {done.length
+            ? `${done.length} of ${scan.places.length} told, ${tense.length} tense`
+            : 'eyes shut: tense, at ease, or nothing noticed'}
+        </span>
       </div>
       {on ? (
         <table className="sites scan">
@@ -82,7 +111,12 @@ export function ScanSection({ on, onScan }: { on: boolean; onScan: (on: boolean)
           </tbody>
         </table>
       ) : (
-        tense.length > 0 && <p className="small mb-0">Tense: {tense.map((p) => `${REGION_NAMES[p.id as Region]}${p.side === 'midline' ? '' : ` ${p.side}`}`).join(', ')}.</p>
+        tense.length > 0 && (
+          <p className="small mb-0">
+            Tense:{' '}
+            {tense.map((p) => `${REGION_NAMES[p.id as Region]}${p.side === 'midline' ? '' : ` ${p.side}`}`).join(', ')}.
+          </p>
+        )
       )}
     </section>
   );
@@ -95,7 +129,14 @@ function Felt({ id, side, scan }: { id: Region; side: Side; scan: ReturnType<typ
   return (
     <div className="chips" role="group" aria-label={where}>
       {[2, 1, 0].map((v) => (
-        <button key={v} type="button" className="chip" aria-pressed={value === v} aria-label={`${where}: ${FELT_WORDS[v]}`} onClick={() => scan.set(id, side, value === v ? null : v)}>
+        <button
+          key={v}
+          type="button"
+          className="chip"
+          aria-pressed={value === v}
+          aria-label={`${where}: ${FELT_WORDS[v]}`}
+          onClick={() => scan.set(id, side, value === v ? null : v)}
+        >
           {v === 0 ? 'nothing' : FELT_WORDS[v]}
         </button>
       ))}

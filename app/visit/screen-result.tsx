@@ -16,7 +16,9 @@ export function ScreenResult() {
           The visit stops here. See: {[...new Set(screening.hits['refer-out'].map((c) => c.seeWho))].join(' ')}
         </p>
       )}
-      {client.pressureCap && <p className="mt-2 mb-0">Pressure stays at {client.pressureCap} or below for this client.</p>}
+      {client.pressureCap && (
+        <p className="mt-2 mb-0">Pressure stays at {client.pressureCap} or below for this client.</p>
+      )}
       {SEVERITIES.map((severity) => {
         const hits = screening.hits[severity];
         if (!hits.length) return null;
@@ -24,14 +26,16 @@ export function ScreenResult() {
           <section key={severity}>
             <h3 className={severity === 'refer-out' ? 'caution' : ''}>{WORDS[severity]}</h3>
             <ul>
-              {[...hits].sort((a, b) => Number(a.group === 'everyone') - Number(b.group === 'everyone')).map((c) => (
-                <li key={c.key}>
-                  <strong>{c.title}</strong> <span className="soft">{c.group === 'everyone' ? 'always' : ''}</span>
-                  <br />
-                  {c.group === 'everyone' ? c.advice : `${takenAwayBy(c)}. ${c.seeWho ? `See: ${c.seeWho}` : ''}`}
-                  <OverrideLine caution={c} />
-                </li>
-              ))}
+              {[...hits]
+                .sort((a, b) => Number(a.group === 'everyone') - Number(b.group === 'everyone'))
+                .map((c) => (
+                  <li key={c.key}>
+                    <strong>{c.title}</strong> <span className="soft">{c.group === 'everyone' ? 'always' : ''}</span>
+                    <br />
+                    {c.group === 'everyone' ? c.advice : `${takenAwayBy(c)}. ${c.seeWho ? `See: ${c.seeWho}` : ''}`}
+                    <OverrideLine caution={c} />
+                  </li>
+                ))}
             </ul>
           </section>
         );

@@ -7,7 +7,10 @@ import { places, type PlaceTable } from '../chart/places';
 
 /** Places a pin is measured from: bony landmarks and points, which are drawn in every fitted head too. */
 const ANCHORS = Object.keys(places).filter((key) => /^(landmark|point):/.test(key));
-const NAMES = new Map<string, string>([...LANDMARKS.map((l) => [`landmark:${l.id}`, l.name] as const), ...POINTS.map((p) => [`point:${p.id}`, p.id] as const)]);
+const NAMES = new Map<string, string>([
+  ...LANDMARKS.map((l) => [`landmark:${l.id}`, l.name] as const),
+  ...POINTS.map((p) => [`point:${p.id}`, p.id] as const),
+]);
 
 /** "Zygion, left". */
 export function anchorName(key: string): string {
@@ -16,8 +19,17 @@ export function anchorName(key: string): string {
   return `${NAMES.get(key.slice(0, dot)) ?? key.slice(0, dot)}${side === 'midline' ? '' : `, ${side}`}`;
 }
 
-export function pinOn(view: View, x: number, y: number, table: PlaceTable = places): Pick<TightSpot, 'anchor' | 'rightMm' | 'downMm'> | null {
-  return pinAt(x, y, ANCHORS.flatMap((key) => (table[key]?.views[view] ? [{ key, ...table[key].views[view] }] : [])));
+export function pinOn(
+  view: View,
+  x: number,
+  y: number,
+  table: PlaceTable = places,
+): Pick<TightSpot, 'anchor' | 'rightMm' | 'downMm'> | null {
+  return pinAt(
+    x,
+    y,
+    ANCHORS.flatMap((key) => (table[key]?.views[view] ? [{ key, ...table[key].views[view] }] : [])),
+  );
 }
 
 /** The pins of a view, where they are drawn; one whose anchor is not seen there has none. */

@@ -6,9 +6,20 @@ import { useVisit } from './context';
 import { Scale } from './scale';
 
 /** Tight spots pinned on the chart: where, how tender, in a few words. */
-export function SpotsSection({ pinning, onPinning, chosen, onChoose }: { pinning: boolean; onPinning: (on: boolean) => void; chosen: string | null; onChoose: (id: string) => void }) {
+export function SpotsSection({
+  pinning,
+  onPinning,
+  chosen,
+  onChoose,
+}: {
+  pinning: boolean;
+  onPinning: (on: boolean) => void;
+  chosen: string | null;
+  onChoose: (id: string) => void;
+}) {
   const { findings, setFindings, lastFindings, ended } = useVisit();
-  const change = (id: string, to: Partial<TightSpot>) => setFindings({ ...findings, spots: findings.spots.map((s) => (s.id === id ? { ...s, ...to } : s)) });
+  const change = (id: string, to: Partial<TightSpot>) =>
+    setFindings({ ...findings, spots: findings.spots.map((s) => (s.id === id ? { ...s, ...to } : s)) });
   const before = lastFindings?.spots.length ?? 0;
   return (
     <section className="section">
@@ -23,7 +34,8 @@ export function SpotsSection({ pinning, onPinning, chosen, onChoose }: { pinning
       </div>
       {pinning && (
         <p className="soft small mb-1">
-          Tap anywhere on the chart, or move the cross with the arrows (<kbd>w</kbd> <kbd>a</kbd> <kbd>s</kbd> <kbd>d</kbd> by more) and pin with <kbd>m</kbd>.
+          Tap anywhere on the chart, or move the cross with the arrows (<kbd>w</kbd> <kbd>a</kbd> <kbd>s</kbd>{' '}
+          <kbd>d</kbd> by more) and pin with <kbd>m</kbd>.
         </p>
       )}
       {findings.spots.length > 0 && (
@@ -31,11 +43,28 @@ export function SpotsSection({ pinning, onPinning, chosen, onChoose }: { pinning
           {findings.spots.map((s, i) => (
             <li key={s.id} className={s.id === chosen ? 'is-chosen' : ''} onFocus={() => onChoose(s.id)}>
               <span className="small">
-                <strong className="num">{i + 1}</strong> {offsetWords(s)} {anchorName(s.anchor)} <span className="soft">({VIEW_NAMES[s.view].toLowerCase()})</span>
+                <strong className="num">{i + 1}</strong> {offsetWords(s)} {anchorName(s.anchor)}{' '}
+                <span className="soft">({VIEW_NAMES[s.view].toLowerCase()})</span>
               </span>
-              <Scale label={`Tenderness of spot ${i + 1}, 0 to 3`} most={3} value={s.tenderness ?? undefined} onChange={(v) => change(s.id, { tenderness: v as TightSpot['tenderness'] })} />
-              <Form.Control size="sm" aria-label={`Words for spot ${i + 1}`} placeholder="tight band, hard, tingles …" maxLength={200} defaultValue={s.words} onBlur={(e) => e.target.value !== s.words && change(s.id, { words: e.target.value })} />
-              <Button variant="link" aria-label={`Take spot ${i + 1} away`} onClick={() => setFindings({ ...findings, spots: findings.spots.filter((o) => o.id !== s.id) })}>
+              <Scale
+                label={`Tenderness of spot ${i + 1}, 0 to 3`}
+                most={3}
+                value={s.tenderness ?? undefined}
+                onChange={(v) => change(s.id, { tenderness: v as TightSpot['tenderness'] })}
+              />
+              <Form.Control
+                size="sm"
+                aria-label={`Words for spot ${i + 1}`}
+                placeholder="tight band, hard, tingles …"
+                maxLength={200}
+                defaultValue={s.words}
+                onBlur={(e) => e.target.value !== s.words && change(s.id, { words: e.target.value })}
+              />
+              <Button
+                variant="link"
+                aria-label={`Take spot ${i + 1} away`}
+                onClick={() => setFindings({ ...findings, spots: findings.spots.filter((o) => o.id !== s.id) })}
+              >
                 Take away
               </Button>
             </li>

@@ -5,7 +5,17 @@ const STEP = 100;
 const WIDTH = 500;
 
 /** A ruler with five stages that slides under one fixed notch: the stage on the screen is always at the notch. */
-export function StageTape({ visitId, stage, showing, blocked }: { visitId: string; stage: VisitStage; showing: Stage; blocked: boolean }) {
+export function StageTape({
+  visitId,
+  stage,
+  showing,
+  blocked,
+}: {
+  visitId: string;
+  stage: VisitStage;
+  showing: Stage;
+  blocked: boolean;
+}) {
   const at = STAGES.indexOf(showing);
   const reached = stageIndex(stage);
   const shift = WIDTH / 2 - (at * STEP + STEP / 2);
@@ -17,7 +27,17 @@ export function StageTape({ visitId, stage, showing, blocked }: { visitId: strin
         {ticks.map((i) => {
           const x = shift + i * (STEP / 8);
           const main = i % 8 === 4;
-          return <line key={i} x1={x} x2={x} y1={main ? 5 : 10} y2="14" stroke={main && (i - 4) / 8 <= reached ? 'var(--ink)' : 'var(--ink-soft)'} strokeWidth={main ? 1.4 : 0.8} />;
+          return (
+            <line
+              key={i}
+              x1={x}
+              x2={x}
+              y1={main ? 5 : 10}
+              y2="14"
+              stroke={main && (i - 4) / 8 <= reached ? 'var(--ink)' : 'var(--ink-soft)'}
+              strokeWidth={main ? 1.4 : 0.8}
+            />
+          );
         })}
         <path d={`M${WIDTH / 2 - 6} 0h12l-6 8z`} fill="var(--now)" />
       </svg>
@@ -28,7 +48,11 @@ export function StageTape({ visitId, stage, showing, blocked }: { visitId: strin
               {STAGE_NAMES[s]}
             </span>
           ) : (
-            <NavLink key={s} to={`/visits/${visitId}/${s}`} className={({ isActive }) => (isActive ? 'active' : i < reached ? 'done' : '')}>
+            <NavLink
+              key={s}
+              to={`/visits/${visitId}/${s}`}
+              className={({ isActive }) => (isActive ? 'active' : i < reached ? 'done' : '')}
+            >
               {i < reached && i !== at ? '✓ ' : ''}
               {STAGE_NAMES[s]}
             </NavLink>

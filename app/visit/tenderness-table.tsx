@@ -13,16 +13,30 @@ import { Scale } from './scale';
 
 export function useTenderness(phase: ReadingPhase) {
   const { readings, setReading } = useVisit();
-  const valueAt = (id: string, side: 'left' | 'right', p = phase) => readings.find((r) => r.measure === 'tenderness' && r.place === id && r.side === side && r.phase === p)?.value;
-  const entry = (measure: 'tenderness' | 'familiar-pain', id: string, side: 'left' | 'right', value: number | null) => ({ measure, complaintId: null, place: id, side, phase, value });
-  const isFamiliar = (id: string, side: 'left' | 'right', p = phase) => readings.some((r) => r.measure === 'familiar-pain' && r.place === id && r.side === side && r.phase === p && r.value === 1);
+  const valueAt = (id: string, side: 'left' | 'right', p = phase) =>
+    readings.find((r) => r.measure === 'tenderness' && r.place === id && r.side === side && r.phase === p)?.value;
+  const entry = (
+    measure: 'tenderness' | 'familiar-pain',
+    id: string,
+    side: 'left' | 'right',
+    value: number | null,
+  ) => ({ measure, complaintId: null, place: id, side, phase, value });
+  const isFamiliar = (id: string, side: 'left' | 'right', p = phase) =>
+    readings.some(
+      (r) => r.measure === 'familiar-pain' && r.place === id && r.side === side && r.phase === p && r.value === 1,
+    );
   /** Where nothing hurts, nothing can be familiar. */
-  const set = (id: string, side: 'left' | 'right', value: number | null) => setReading(entry('tenderness', id, side, value), ...(!value && isFamiliar(id, side) ? [entry('familiar-pain', id, side, null)] : []));
+  const set = (id: string, side: 'left' | 'right', value: number | null) =>
+    setReading(
+      entry('tenderness', id, side, value),
+      ...(!value && isFamiliar(id, side) ? [entry('familiar-pain', id, side, null)] : []),
+    );
   return {
     valueAt,
     set,
     isFamiliar,
-    setFamiliar: (id: string, side: 'left' | 'right', yes: boolean) => setReading(entry('familiar-pain', id, side, yes ? 1 : null)),
+    setFamiliar: (id: string, side: 'left' | 'right', yes: boolean) =>
+      setReading(entry('familiar-pain', id, side, yes ? 1 : null)),
     /** A tap on the chart goes 0, 1, 2, 3 and away again. */
     tap: (place: Place) => {
       if (place.side === 'midline') return;
@@ -41,14 +55,27 @@ export function useTenderness(phase: ReadingPhase) {
 }
 
 /** With `elsewhere`, each tender muscle also asks where the press is felt. */
-export function TendernessTable({ phase, elsewhere }: { phase: ReadingPhase; elsewhere?: { from: PressedAt | null; onAsk: (from: PressedAt | null) => void } }) {
+export function TendernessTable({
+  phase,
+  elsewhere,
+}: {
+  phase: ReadingPhase;
+  elsewhere?: { from: PressedAt | null; onAsk: (from: PressedAt | null) => void };
+}) {
   const { readings } = useVisit();
   const past = usePast();
   const { valueAt, set, isFamiliar, setFamiliar } = useTenderness(phase);
   const pressed = new Set(readings.filter((r) => r.measure === 'tenderness').map((r) => r.place));
   const sites = MUSCLES.filter((m) => (USUAL_SITES as readonly string[]).includes(m.id) || pressed.has(m.id));
-  const was = (id: string, side: 'left' | 'right'): number[] => (phase === 'after' ? readings.filter((r) => r.measure === 'tenderness' && r.place === id && r.side === side && r.phase === 'before').map((r) => r.value) : past({ measure: 'tenderness', place: id, side }));
-  const told = tendernessTotal(readings.filter((r) => r.measure === 'tenderness' && r.phase === phase).map((r) => r.value));
+  const was = (id: string, side: 'left' | 'right'): number[] =>
+    phase === 'after'
+      ? readings
+          .filter((r) => r.measure === 'tenderness' && r.place === id && r.side === side && r.phase === 'before')
+          .map((r) => r.value)
+      : past({ measure: 'tenderness', place: id, side });
+  const told = tendernessTotal(
+    readings.filter((r) => r.measure === 'tenderness' && r.phase === phase).map((r) => r.value),
+  );
   return (
     <table className="sites">
       <thead>
@@ -74,16 +101,34 @@ export function TendernessTable({ phase, elsewhere }: { phase: ReadingPhase; els
               return (
                 <td key={side}>
                   <div className="d-flex align-items-center gap-2">
-                    <Scale label={`${m.name}, client’s ${side}, 0 to 3`} most={3} value={value} onChange={(v) => set(m.id, side, v)} />
+                    <Scale
+                      label={`${m.name}, client’s ${side}, 0 to 3`}
+                      most={3}
+                      value={value}
+                      onChange={(v) => set(m.id, side, v)}
+                    />
                     {value ? (
-                      <button type="button" className="chip" aria-pressed={isFamiliar(m.id, side)} aria-label={`Your pain? ${m.name}, client’s ${side}`} onClick={() => setFamiliar(m.id, side, !isFamiliar(m.id, side))}>
+                      <button
+                        type="button"
+                        className="chip"
+                        aria-pressed={isFamiliar(m.id, side)}
+                        aria-label={`Your pain? ${m.name}, client’s ${side}`}
+                        onClick={() => setFamiliar(m.id, side, !isFamiliar(m.id, side))}
+                      >
                         your pain?
                       </button>
                     ) : null}
                     <span className="soft small">{value !== undefined ? TENDERNESS_WORDS[value] : ''}</span>
                   </div>
                   <Past values={was(m.id, side)} most={4} />
-                  {elsewhere && value ? <FeltElsewhereRow at={{ muscle: m.id, side }} name={m.name} asking={elsewhere.from?.muscle === m.id && elsewhere.from.side === side} onAsk={elsewhere.onAsk} /> : null}
+                  {elsewhere && value ? (
+                    <FeltElsewhereRow
+                      at={{ muscle: m.id, side }}
+                      name={m.name}
+                      asking={elsewhere.from?.muscle === m.id && elsewhere.from.side === side}
+                      onAsk={elsewhere.onAsk}
+                    />
+                  ) : null}
                 </td>
               );
             })}
@@ -92,7 +137,8 @@ export function TendernessTable({ phase, elsewhere }: { phase: ReadingPhase; els
       </tbody>
       {told.mean !== null && (
         <caption className="small">
-          Mean tenderness {roundHalfAway(told.mean, 1)} of 3 over {told.tested} {told.tested === 1 ? 'place' : 'places'} pressed.
+          Mean tenderness {roundHalfAway(told.mean, 1)} of 3 over {told.tested} {told.tested === 1 ? 'place' : 'places'}{' '}
+          pressed.
         </caption>
       )}
     </table>
@@ -102,5 +148,7 @@ export function TendernessTable({ phase, elsewhere }: { phase: ReadingPhase; els
 /** A figure without a source carries no figure of newtons, so that it is not taken for measured. */
 const forceWords = (id: string): string => {
   const { forceKgf, published } = palpationOf(id);
-  return published ? `${forceKgf} kgf (${roundHalfAway(forceKgf * NEWTON_PER_KGF, 1)} N)` : `about ${forceKgf} kgf, common practice`;
+  return published
+    ? `${forceKgf} kgf (${roundHalfAway(forceKgf * NEWTON_PER_KGF, 1)} N)`
+    : `about ${forceKgf} kgf, common practice`;
 };

@@ -1,6 +1,14 @@
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { GAUGE_UNITS, kpaFromGauge, NEWTON_PER_KGF, newtonFrom, pressureThreshold, type GaugeUnit, type ThresholdTrial } from '../../core/measures/pressure-threshold';
+import {
+  GAUGE_UNITS,
+  kpaFromGauge,
+  NEWTON_PER_KGF,
+  newtonFrom,
+  pressureThreshold,
+  type GaugeUnit,
+  type ThresholdTrial,
+} from '../../core/measures/pressure-threshold';
 import { checkedReading } from '../../core/measures/reading';
 import type { OneSide } from '../../core/units';
 import { PRESSED_MUSCLES } from '../../reference/muscles';
@@ -31,8 +39,21 @@ export function ThresholdSection() {
     setTrials(next);
     if (next.length < TRIALS.length) return;
     const result = pressureThreshold(next, tipCm2);
-    setReading({ measure: 'pressure-threshold', complaintId: null, place: at.muscle, side: at.side, phase: 'before', value: Math.round(result.kpa * 10) / 10 });
-    setFindings({ ...findings, thresholds: [...findings.thresholds.filter((t) => !(t.muscle === at.muscle && t.side === at.side)), { ...at, tipCm2, trials: next, device }] });
+    setReading({
+      measure: 'pressure-threshold',
+      complaintId: null,
+      place: at.muscle,
+      side: at.side,
+      phase: 'before',
+      value: Math.round(result.kpa * 10) / 10,
+    });
+    setFindings({
+      ...findings,
+      thresholds: [
+        ...findings.thresholds.filter((t) => !(t.muscle === at.muscle && t.side === at.side)),
+        { ...at, tipCm2, trials: next, device },
+      ],
+    });
   };
   const { gauge, press, mark, cancel } = useGauge((measured, { device, tipCm2 }) => {
     setRestFromMs(performance.now());
@@ -56,11 +77,23 @@ export function ThresholdSection() {
             {open ? 'Close' : 'Measure'}
           </Button>
         )}
-        <span className="soft small">{kept.length ? '' : 'the pressure at which pressing starts to hurt; compared with this client only'}</span>
+        <span className="soft small">
+          {kept.length ? '' : 'the pressure at which pressing starts to hurt; compared with this client only'}
+        </span>
       </div>
       {kept.map((r) => {
         const trialsOf = findings.thresholds.find((t) => t.muscle === r.place && t.side === r.side);
-        return <Kept key={`${r.place}.${r.side}`} value={r.value} muscle={r.place} side={r.side} trials={trialsOf?.trials} tipCm2={trialsOf?.tipCm2 ?? 1} was={past({ measure: 'pressure-threshold', place: r.place, side: r.side })} />;
+        return (
+          <Kept
+            key={`${r.place}.${r.side}`}
+            value={r.value}
+            muscle={r.place}
+            side={r.side}
+            trials={trialsOf?.trials}
+            tipCm2={trialsOf?.tipCm2 ?? 1}
+            was={past({ measure: 'pressure-threshold', place: r.place, side: r.side })}
+          />
+        );
       })}
       {open && (
         <div className="measure-sheet">
@@ -77,13 +110,22 @@ export function ThresholdSection() {
             </Form.Group>
             <div className="chips" role="group" aria-label="Client’s side">
               {(['right', 'left'] as const).map((side) => (
-                <button key={side} type="button" className="chip" aria-pressed={at.side === side} onClick={() => choose({ ...at, side })}>
+                <button
+                  key={side}
+                  type="button"
+                  className="chip"
+                  aria-pressed={at.side === side}
+                  onClick={() => choose({ ...at, side })}
+                >
                   client’s {side}
                 </button>
               ))}
             </div>
           </div>
-          <p className="small mt-2 mb-1">Tip of 1 cm², straight in, rising evenly. The client says “now” when pressure becomes pain, not when it cannot be borne. Three presses, 30 to 60 s apart; the second and third count.</p>
+          <p className="small mt-2 mb-1">
+            Tip of 1 cm², straight in, rising evenly. The client says “now” when pressure becomes pain, not when it
+            cannot be borne. Three presses, 30 to 60 s apart; the second and third count.
+          </p>
           <ol className="trials">
             {TRIALS.map((n) => {
               const trial = trials[n - 1];
@@ -115,7 +157,9 @@ export function ThresholdSection() {
                 </>
               ) : (
                 <div className="d-flex align-items-center gap-3">
-                  <Button onClick={() => press(`${at.muscle}.${at.side}`, trials.length + 1)}>Press {trials.length + 1} with the gauge</Button>
+                  <Button onClick={() => press(`${at.muscle}.${at.side}`, trials.length + 1)}>
+                    Press {trials.length + 1} with the gauge
+                  </Button>
                   {restFromMs !== null && <RestCount key={restFromMs} fromMs={restFromMs} />}
                 </div>
               )}
@@ -135,7 +179,21 @@ export function ThresholdSection() {
             <details className="jaw-more" open={!hasGauge}>
               <summary>Type it from a dial instead</summary>
               <div className="d-flex gap-3 align-items-start mt-2">
-                <MmField key={`${at.muscle}.${at.side}.${trials.length}.${unit}`} label={`Press ${trials.length + 1}, ${unit}`} value={undefined} check={(typed) => checkedReading('pressure-threshold', Math.round(kpaFromGauge(typed, unit, TYPED_TIP_CM2) * 100) / 100)} onValue={(kpa) => kpa !== null && take([...trials, { kpa, rampKpaPerSecond: null }], 'typed', TYPED_TIP_CM2)} note="Enter takes it; on a tip of 1 cm²." />
+                <MmField
+                  key={`${at.muscle}.${at.side}.${trials.length}.${unit}`}
+                  label={`Press ${trials.length + 1}, ${unit}`}
+                  value={undefined}
+                  check={(typed) =>
+                    checkedReading(
+                      'pressure-threshold',
+                      Math.round(kpaFromGauge(typed, unit, TYPED_TIP_CM2) * 100) / 100,
+                    )
+                  }
+                  onValue={(kpa) =>
+                    kpa !== null && take([...trials, { kpa, rampKpaPerSecond: null }], 'typed', TYPED_TIP_CM2)
+                  }
+                  note="Enter takes it; on a tip of 1 cm²."
+                />
                 <Form.Group controlId="threshold-unit">
                   <Form.Label>Unit</Form.Label>
                   <Form.Select size="sm" value={unit} onChange={(e) => setUnit(e.target.value as GaugeUnit)}>
@@ -153,7 +211,21 @@ export function ThresholdSection() {
   );
 }
 
-function Kept({ value, muscle, side, trials, tipCm2, was }: { value: number; muscle: string; side: string; trials?: readonly ThresholdTrial[]; tipCm2: number; was: readonly number[] }) {
+function Kept({
+  value,
+  muscle,
+  side,
+  trials,
+  tipCm2,
+  was,
+}: {
+  value: number;
+  muscle: string;
+  side: string;
+  trials?: readonly ThresholdTrial[];
+  tipCm2: number;
+  was: readonly number[];
+}) {
   const name = PRESSED_MUSCLES.find((m) => m.id === muscle)?.name ?? muscle;
   const newton = newtonFrom(value, tipCm2);
   const told = trials?.length === 3 ? pressureThreshold(trials, tipCm2) : null;

@@ -10,16 +10,30 @@ import { entryScore, searchAtlas, type AtlasAsk } from './search.ts';
 import { bearingOf, fibreBearing, strokeToBasin, strokeToFibres } from './stroke.ts';
 
 describe('a stroke and the fibres under it', () => {
-  test.each([[0, 0, 0, 'along'], [180, 0, 0, 'along'], [90, 0, 90, 'across'], [45, 0, 45, 'oblique'], [350, 10, 20, 'along'], [30, 150, 60, 'across']] as const)('%s° on fibres of %s°: %s°, %s', (stroke, fibre, degrees, relation) => expect(strokeToFibres(stroke, fibre)).toEqual({ degrees, relation }));
+  test.each([
+    [0, 0, 0, 'along'],
+    [180, 0, 0, 'along'],
+    [90, 0, 90, 'across'],
+    [45, 0, 45, 'oblique'],
+    [350, 10, 20, 'along'],
+    [30, 150, 60, 'across'],
+  ] as const)('%s° on fibres of %s°: %s°, %s', (stroke, fibre, degrees, relation) =>
+    expect(strokeToFibres(stroke, fibre)).toEqual({ degrees, relation }),
+  );
   test('turning both or reversing the stroke changes nothing', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 360, noNaN: true }), fc.double({ min: 0, max: 180, noNaN: true }), fc.double({ min: 0, max: 360, noNaN: true }), (stroke, fibre, turn) => {
-        const { degrees } = strokeToFibres(stroke, fibre);
-        expect(strokeToFibres(stroke + turn, fibre + turn).degrees).toBeCloseTo(degrees, 6);
-        expect(strokeToFibres(stroke + 180, fibre).degrees).toBeCloseTo(degrees, 6);
-        expect(degrees).toBeGreaterThanOrEqual(0);
-        expect(degrees).toBeLessThanOrEqual(90);
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 360, noNaN: true }),
+        fc.double({ min: 0, max: 180, noNaN: true }),
+        fc.double({ min: 0, max: 360, noNaN: true }),
+        (stroke, fibre, turn) => {
+          const { degrees } = strokeToFibres(stroke, fibre);
+          expect(strokeToFibres(stroke + turn, fibre + turn).degrees).toBeCloseTo(degrees, 6);
+          expect(strokeToFibres(stroke + 180, fibre).degrees).toBeCloseTo(degrees, 6);
+          expect(degrees).toBeGreaterThanOrEqual(0);
+          expect(degrees).toBeLessThanOrEqual(90);
+        },
+      ),
     );
   });
   test('bearings: outward 0, up 90; none for no way', () => {
@@ -47,7 +61,14 @@ describe('a stroke and its basin', () => {
 });
 
 describe('the lymph graph', () => {
-  test('from the forehead by the ear down the neck to the veins', () => expect(wayToTerminus(LYMPH_NODES, 'preauricular')).toEqual(['preauricular', 'deep-cervical-upper', 'deep-cervical-lower', 'supraclavicular', 'terminus']));
+  test('from the forehead by the ear down the neck to the veins', () =>
+    expect(wayToTerminus(LYMPH_NODES, 'preauricular')).toEqual([
+      'preauricular',
+      'deep-cervical-upper',
+      'deep-cervical-lower',
+      'supraclavicular',
+      'terminus',
+    ]));
   test('unknown groups and rings are refused', () => {
     expect(() => wayToTerminus(LYMPH_NODES, 'tonsil')).toThrow(/tonsil/);
     const ring = LYMPH_NODES.map((n) => (n.id === 'terminus' ? { ...n, next: ['preauricular'] } : n));
@@ -59,11 +80,27 @@ describe('the lymph graph', () => {
   });
 });
 
-const ask = (over: Partial<AtlasAsk>): AtlasAsk => ({ text: '', kind: null, region: null, complaint: null, muscle: null, ...over });
+const ask = (over: Partial<AtlasAsk>): AtlasAsk => ({
+  text: '',
+  kind: null,
+  region: null,
+  complaint: null,
+  muscle: null,
+  ...over,
+});
 const first = (text: string, over: Partial<AtlasAsk> = {}) => searchAtlas(ATLAS_ENTRIES, ask({ text, ...over }))[0]?.id;
 
 describe('searching the atlas', () => {
-  test.each([['gb20', 'GB20'], ['fengchi', 'GB20'], ['masseter', 'masseter-superficial'], ['collarbone nodes', 'supraclavicular'], ['taiyang', 'EX-HN5'], ['wind pool', 'GB20'], ['gonion', 'gonion'], ['yin tang', 'EX-HN3']])('“%s” finds %s first', (text, id) => expect(first(text)).toBe(id));
+  test.each([
+    ['gb20', 'GB20'],
+    ['fengchi', 'GB20'],
+    ['masseter', 'masseter-superficial'],
+    ['collarbone nodes', 'supraclavicular'],
+    ['taiyang', 'EX-HN5'],
+    ['wind pool', 'GB20'],
+    ['gonion', 'gonion'],
+    ['yin tang', 'EX-HN3'],
+  ])('“%s” finds %s first', (text, id) => expect(first(text)).toBe(id));
   test('every word must be found, in any order, marks and case aside', () => {
     expect(entryScore(ATLAS_ENTRIES[0]!, 'JINGMING bl1')).toBeGreaterThan(0);
     expect(entryScore(ATLAS_ENTRIES[0]!, 'jingming zzz')).toBe(0);
@@ -76,24 +113,37 @@ describe('searching the atlas', () => {
     expect(searchAtlas(ATLAS_ENTRIES, ask({ kind: 'point', muscle: 'frontalis' })).map((e) => e.id)).toContain('GB14');
   });
   test('every row of the tables is found by its own id', () => {
-    for (const e of ATLAS_ENTRIES) expect(searchAtlas(ATLAS_ENTRIES, ask({ text: e.id, kind: e.kind })).map((x) => x.id), e.id).toContain(e.id);
+    for (const e of ATLAS_ENTRIES)
+      expect(
+        searchAtlas(ATLAS_ENTRIES, ask({ text: e.id, kind: e.kind })).map((x) => x.id),
+        e.id,
+      ).toContain(e.id);
   });
 });
 
 describe('what a caution touches', () => {
   const caution = (key: string) => CAUTIONS.find((c) => c.key === key)!;
   test('pregnancy closes the traditional points and no others', () => {
-    for (const id of ['LI4', 'GB21', 'ST12', 'LR3']) expect(reachOfPlace(caution('pregnancy'), { region: null, point: id })).toEqual({ effect: 'off', what: '' });
+    for (const id of ['LI4', 'GB21', 'ST12', 'LR3'])
+      expect(reachOfPlace(caution('pregnancy'), { region: null, point: id })).toEqual({ effect: 'off', what: '' });
     expect(reachOfPlace(caution('pregnancy'), { region: 'forehead', point: 'GB14' })).toBeNull();
   });
   test('a ban that hangs on pressure limits; advice for the whole visit is care; a red flag closes everything', () => {
-    expect(reachOfPlace(caution('neck-injury'), { region: 'neck-back' })).toEqual({ effect: 'capped', what: 'medium or firm or deep pressure' });
+    expect(reachOfPlace(caution('neck-injury'), { region: 'neck-back' })).toEqual({
+      effect: 'capped',
+      what: 'medium or firm or deep pressure',
+    });
     expect(reachOfPlace(caution('children'), { region: 'cheek' })).toEqual({ effect: 'care', what: '' });
-    expect(reachOfPlace(caution('thunderclap'), { region: 'cheek' })).toEqual({ effect: 'off', what: 'the whole visit' });
+    expect(reachOfPlace(caution('thunderclap'), { region: 'cheek' })).toEqual({
+      effect: 'off',
+      what: 'the whole visit',
+    });
   });
   test('techniques by what they are', () => {
     const technique = (id: string) => CATALOGUE.techniques.get(id)!;
-    expect(reachOfTechnique(caution('implanted-electronics'), technique('glove-masseter-split'), CATALOGUE)).toMatchObject({ effect: 'off' });
+    expect(
+      reachOfTechnique(caution('implanted-electronics'), technique('glove-masseter-split'), CATALOGUE),
+    ).toMatchObject({ effect: 'off' });
     expect(reachOfTechnique(caution('implanted-electronics'), technique('temple-circles'), CATALOGUE)).toBeNull();
     expect(reachOfTechnique(caution('thyroid'), technique('glove-scm-split'), CATALOGUE)).not.toBeNull();
   });

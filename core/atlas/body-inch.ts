@@ -51,13 +51,17 @@ export function midlineArc({ head }: Bodies, placeOf: PlaceOf): MidlineArc {
   }
   points.push(rear);
   const walked = [0];
-  for (let i = 1; i < points.length; i++) walked.push(walked[i - 1]! + Math.hypot(points[i]![1] - points[i - 1]![1], points[i]![2] - points[i - 1]![2]));
+  for (let i = 1; i < points.length; i++)
+    walked.push(walked[i - 1]! + Math.hypot(points[i]![1] - points[i - 1]![1], points[i]![2] - points[i - 1]![2]));
   const lengthMm = walked[walked.length - 1]!;
   return {
     lengthMm,
     at: (share) => {
       const target = Math.min(1, Math.max(0, share)) * lengthMm;
-      const i = Math.max(1, walked.findIndex((w) => w >= target));
+      const i = Math.max(
+        1,
+        walked.findIndex((w) => w >= target),
+      );
       const t = (target - walked[i - 1]!) / (walked[i]! - walked[i - 1]! || 1);
       const [a, b] = [points[i - 1]!, points[i]!];
       return [0, a[1] + (b[1] - a[1]) * t, a[2] + (b[2] - a[2]) * t];
@@ -65,7 +69,12 @@ export function midlineArc({ head }: Bodies, placeOf: PlaceOf): MidlineArc {
   };
 }
 
-function skinRadius(distance: (x: number, y: number, z: number) => number, centre: Vec3, a: number, from: number): number {
+function skinRadius(
+  distance: (x: number, y: number, z: number) => number,
+  centre: Vec3,
+  a: number,
+  from: number,
+): number {
   let r = from;
   for (let i = 0; i < 60; i++) {
     const d = distance(0, centre[1] + Math.sin(a) * r, centre[2] + Math.cos(a) * r);

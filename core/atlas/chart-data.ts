@@ -38,7 +38,11 @@ export interface ChartData {
  * Every place and every muscle of the tables on some bodies, as seen through the depth maps of the views.
  * @throws Error naming a row whose line misses the body or that stands twice.
  */
-export function chartData(bodies: Bodies, maps: Readonly<Partial<Record<View, DepthMap>>>, tables: ChartTables): ChartData {
+export function chartData(
+  bodies: Bodies,
+  maps: Readonly<Partial<Record<View, DepthMap>>>,
+  tables: ChartTables,
+): ChartData {
   const places: Record<string, ChartPlace> = {};
   const put = (id: string, mm: Vec3 | null, body: BodyName, paired: boolean): void => {
     if (!mm) throw new Error(`${id}: its line misses the body`);
@@ -47,7 +51,11 @@ export function chartData(bodies: Bodies, maps: Readonly<Partial<Record<View, De
       if (places[key]) throw new Error(`${key} stands twice`);
       const onRight = side === 'right';
       const [x, y, z] = mm.map((v) => Math.round(v * 10) / 10) as unknown as Vec3;
-      places[key] = { mm: [onRight && body === 'head' ? 0 - x : x, y, z], ...(body === 'hand' ? { body } : {}), views: spotsOf(mm, body, onRight, maps) };
+      places[key] = {
+        mm: [onRight && body === 'head' ? 0 - x : x, y, z],
+        ...(body === 'hand' ? { body } : {}),
+        views: spotsOf(mm, body, onRight, maps),
+      };
     }
   };
   const located = locateAll(bodies, tables.landmarks, tables.points);
@@ -55,7 +63,8 @@ export function chartData(bodies: Bodies, maps: Readonly<Partial<Record<View, De
   for (const p of located.points.values()) put(`point:${p.id}`, p.mm, p.body, p.paired);
   for (const n of tables.nodes) put(`node:${n.id}`, locateAnchor(bodies, n.anchor), 'head', true);
   for (const p of tables.drainage) put(`drainage:${p.id}`, locateAnchor(bodies, p.start), 'head', true);
-  for (const [kind, rows] of Object.entries(tables.others)) for (const r of rows) put(`${kind}:${r.id}`, locateAnchor(bodies, r.anchor), bodyOf(r.anchor), r.paired);
+  for (const [kind, rows] of Object.entries(tables.others))
+    for (const r of rows) put(`${kind}:${r.id}`, locateAnchor(bodies, r.anchor), bodyOf(r.anchor), r.paired);
 
   const fibres: ChartData['fibres'] = {};
   for (const m of tables.muscles) {

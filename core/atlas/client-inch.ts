@@ -29,15 +29,33 @@ export function clientInch(row: BodyInchRow, rows: readonly BodyInchRow[], measu
     // A finger-inch is laid against the region by the ratio of the adult averages: the scalp's inch is longer.
     const ratio = row.adult.mm / finger!.adult.mm;
     const mm = unit.mm * ratio;
-    return { id: row.id, mm, errorMm: Math.hypot(unit.errorMm * ratio, FINGER_STRAYS * mm), source: 'finger', basis: `from the client’s ${finger!.name}` };
+    return {
+      id: row.id,
+      mm,
+      errorMm: Math.hypot(unit.errorMm * ratio, FINGER_STRAYS * mm),
+      source: 'finger',
+      basis: `from the client’s ${finger!.name}`,
+    };
   }
-  return { id: row.id, mm: row.adult.mm, errorMm: row.adult.sdMm, source: 'average', basis: 'adult average, not measured' };
+  return {
+    id: row.id,
+    mm: row.adult.mm,
+    errorMm: row.adult.sdMm,
+    source: 'average',
+    basis: 'adult average, not measured',
+  };
 }
 
 function measured(row: BodyInchRow, measures: ClientMeasures): ClientInch | null {
   const value = row.measure ? measures[row.measure] : undefined;
   if (!row.measure || value === undefined) return null;
-  return { id: row.id, mm: value / row.inches, errorMm: CLIENT_MEASURES[row.measure].errorMm / row.inches, source: 'measured', basis: `measured: ${value} mm ÷ ${row.inches}` };
+  return {
+    id: row.id,
+    mm: value / row.inches,
+    errorMm: CLIENT_MEASURES[row.measure].errorMm / row.inches,
+    source: 'measured',
+    basis: `measured: ${value} mm ÷ ${row.inches}`,
+  };
 }
 
 export const clientInches = (rows: readonly BodyInchRow[], measures: ClientMeasures): Record<BodyInchId, ClientInch> =>

@@ -23,7 +23,8 @@ export interface PointDistance {
 /** Which body-inch a point's sideways and upward measure counts in. */
 export function inchesOf({ place, region, paired }: PointRow): { lateral: BodyInchId; up: BodyInchId } {
   const inHair = region === 'scalp';
-  if (!paired && (place.landmark === 'trichion' || place.landmark === 'posterior-hairline')) return { lateral: 'scalp', up: 'scalp' };
+  if (!paired && (place.landmark === 'trichion' || place.landmark === 'posterior-hairline'))
+    return { lateral: 'scalp', up: 'scalp' };
   switch (place.from) {
     case 'front':
       return inHair ? { lateral: 'forehead', up: 'middle-finger' } : { lateral: 'face', up: 'face' };
@@ -49,12 +50,27 @@ export function pointDistance(row: PointRow, inches: Readonly<Record<BodyInchId,
   const [lateral, up] = row.place.cun;
   const unit = inchesOf(row);
   const leg = (count: number, id: BodyInchId, way: string): Leg[] =>
-    count === 0 ? [] : [{ way, inches: Math.abs(count), inch: id, mm: Math.abs(count) * inches[id].mm, plusMinusMm: Math.max(1, Math.ceil(2 * Math.abs(count) * inches[id].errorMm)), source: inches[id].source }];
-  return { landmark: row.place.landmark, legs: [...leg(up, unit.up, upWord(row, up)), ...leg(lateral, unit.lateral, lateralWord(row, lateral))] };
+    count === 0
+      ? []
+      : [
+          {
+            way,
+            inches: Math.abs(count),
+            inch: id,
+            mm: Math.abs(count) * inches[id].mm,
+            plusMinusMm: Math.max(1, Math.ceil(2 * Math.abs(count) * inches[id].errorMm)),
+            source: inches[id].source,
+          },
+        ];
+  return {
+    landmark: row.place.landmark,
+    legs: [...leg(up, unit.up, upWord(row, up)), ...leg(lateral, unit.lateral, lateralWord(row, lateral))],
+  };
 }
 
 function upWord({ place, paired }: PointRow, up: number): string {
-  if (place.from === 'forearm' || place.from === 'hand') return up > 0 ? 'toward the elbow from' : 'toward the fingers from';
+  if (place.from === 'forearm' || place.from === 'hand')
+    return up > 0 ? 'toward the elbow from' : 'toward the fingers from';
   if (place.from === 'top' || (!paired && place.landmark === 'trichion')) return up > 0 ? 'behind' : 'in front of';
   return up > 0 ? 'above' : 'below';
 }
@@ -70,5 +86,8 @@ const millimetres = (v: number) => String(Math.round(v));
 export function distanceWords({ landmark, legs }: PointDistance, nameOf: (landmark: string) => string): string {
   const name = nameOf(landmark);
   if (!legs.length) return `on the landmark: ${name}`;
-  return legs.map((l, i) => `${millimetres(l.mm)} mm ± ${l.plusMinusMm} ${l.way}${i === legs.length - 1 ? ` the ${name}` : ''}`).join(', ').replace(/ (of|from) the /, ' $1 the ');
+  return legs
+    .map((l, i) => `${millimetres(l.mm)} mm ± ${l.plusMinusMm} ${l.way}${i === legs.length - 1 ? ` the ${name}` : ''}`)
+    .join(', ')
+    .replace(/ (of|from) the /, ' $1 the ');
 }

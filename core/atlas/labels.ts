@@ -47,10 +47,17 @@ const STEPS = [1, 5, 12, 20, 30, 42];
  * Place as many labels as there is room for; those without room are told, so that they can be shown when the sheet is
  * nearer. `bare` marks have no name and are kept clear of, as are boxes already taken. Deterministic: equal wishes give equal places.
  */
-export function placeLabels(wishes: readonly LabelWish[], sheet: Sheet, bare: readonly Pick<LabelWish, 'key' | 'x' | 'y' | 'clear'>[] = [], taken: readonly Box[] = []): { placed: PlacedLabel[]; hidden: string[] } {
+export function placeLabels(
+  wishes: readonly LabelWish[],
+  sheet: Sheet,
+  bare: readonly Pick<LabelWish, 'key' | 'x' | 'y' | 'clear'>[] = [],
+  taken: readonly Box[] = [],
+): { placed: PlacedLabel[]; hidden: string[] } {
   const marks = [...wishes, ...bare].map((w) => ({ key: w.key, x: w.x, y: w.y, r: w.clear }));
   const crowd = (w: LabelWish) => marks.filter((m) => Math.hypot(m.x - w.x, m.y - w.y) < 30).length;
-  const order = wishes.map((w) => ({ w, crowd: crowd(w) })).sort((a, b) => b.w.rank - a.w.rank || b.crowd - a.crowd || (a.w.key < b.w.key ? -1 : 1));
+  const order = wishes
+    .map((w) => ({ w, crowd: crowd(w) }))
+    .sort((a, b) => b.w.rank - a.w.rank || b.crowd - a.crowd || (a.w.key < b.w.key ? -1 : 1));
   const boxes: Box[] = [];
   const lines: (readonly [number, number, number, number])[] = [];
   const placed: PlacedLabel[] = [];
@@ -93,8 +100,10 @@ function boxAt(w: LabelWish, a: number, distance: number): Box {
   return { x0: cx - w.width / 2, y0: cy - w.height / 2, x1: cx + w.width / 2, y1: cy + w.height / 2 };
 }
 
-const overlap = (a: Box, b: Box): boolean => a.x0 < b.x1 + GAP_PX && b.x0 < a.x1 + GAP_PX && a.y0 < b.y1 + GAP_PX && b.y0 < a.y1 + GAP_PX;
-const nearest = (x: number, y: number, b: Box): number => Math.hypot(Math.max(b.x0 - x, 0, x - b.x1), Math.max(b.y0 - y, 0, y - b.y1));
+const overlap = (a: Box, b: Box): boolean =>
+  a.x0 < b.x1 + GAP_PX && b.x0 < a.x1 + GAP_PX && a.y0 < b.y1 + GAP_PX && b.y0 < a.y1 + GAP_PX;
+const nearest = (x: number, y: number, b: Box): number =>
+  Math.hypot(Math.max(b.x0 - x, 0, x - b.x1), Math.max(b.y0 - y, 0, y - b.y1));
 
 function leaderTo(w: LabelWish, b: Box): readonly [number, number, number, number] {
   const ex = Math.min(Math.max(w.x, b.x0), b.x1);
@@ -104,13 +113,19 @@ function leaderTo(w: LabelWish, b: Box): readonly [number, number, number, numbe
 }
 
 type Line = readonly [number, number, number, number];
-const turn = (ax: number, ay: number, bx: number, by: number, cx: number, cy: number) => (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);
+const turn = (ax: number, ay: number, bx: number, by: number, cx: number, cy: number) =>
+  (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);
 function crosses([a, b, c, d]: Line, [e, f, g, h]: Line): boolean {
   return turn(a, b, c, d, e, f) * turn(a, b, c, d, g, h) < 0 && turn(e, f, g, h, a, b) * turn(e, f, g, h, c, d) < 0;
 }
 function cutsBox(l: Line, b: Box): boolean {
   const inside = (x: number, y: number) => x > b.x0 && x < b.x1 && y > b.y0 && y < b.y1;
   if (inside(l[0], l[1]) || inside(l[2], l[3])) return true;
-  const sides: Line[] = [[b.x0, b.y0, b.x1, b.y0], [b.x1, b.y0, b.x1, b.y1], [b.x1, b.y1, b.x0, b.y1], [b.x0, b.y1, b.x0, b.y0]];
+  const sides: Line[] = [
+    [b.x0, b.y0, b.x1, b.y0],
+    [b.x1, b.y0, b.x1, b.y1],
+    [b.x1, b.y1, b.x0, b.y1],
+    [b.x0, b.y1, b.x0, b.y0],
+  ];
   return sides.some((s) => crosses(s, l));
 }

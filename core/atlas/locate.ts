@@ -50,7 +50,13 @@ export function locateAll(bodies: Bodies, landmarks: readonly LandmarkRow[], poi
 }
 
 /** A point from its landmark: lateral and up in the plane of its view. */
-function layOff({ place, region, paired }: PointRow, from: Vec3, { drop, hand }: Bodies, inch: DrawnInches, arc: MidlineArc): Vec3 | null {
+function layOff(
+  { place, region, paired }: PointRow,
+  from: Vec3,
+  { drop, hand }: Bodies,
+  inch: DrawnInches,
+  arc: MidlineArc,
+): Vec3 | null {
   if (!place.cun) return from;
   const [lateral, up] = place.cun;
   const [x, y, z] = from;
@@ -59,7 +65,10 @@ function layOff({ place, region, paired }: PointRow, from: Vec3, { drop, hand }:
   if (!paired && place.landmark === 'posterior-hairline') return arc.at(1 - up / 12);
   switch (place.from) {
     case 'front':
-      return drop.front(x + lateral * (inHair ? inch.foreheadMm : inch.faceMm), y + up * (inHair ? inch.scalpSideMm : inch.faceMm));
+      return drop.front(
+        x + lateral * (inHair ? inch.foreheadMm : inch.faceMm),
+        y + up * (inHair ? inch.scalpSideMm : inch.faceMm),
+      );
     case 'chest':
       return drop.front(x + lateral * inch.chestMm, y + up * inch.chestMm);
     case 'profile': {
@@ -69,7 +78,9 @@ function layOff({ place, region, paired }: PointRow, from: Vec3, { drop, hand }:
     case 'back':
       return drop.back(x + lateral * inch.mastoidsMm, y + up * inch.scalpMidlineMm);
     case 'top':
-      return place.landmark === 'trichion' ? drop.above(lateral * inch.scalpSideMm, arc.at(up / 12)[2]) : drop.above(x + lateral * inch.scalpSideMm, z - up * inch.scalpSideMm);
+      return place.landmark === 'trichion'
+        ? drop.above(lateral * inch.scalpSideMm, arc.at(up / 12)[2])
+        : drop.above(x + lateral * inch.scalpSideMm, z - up * inch.scalpSideMm);
     case 'hand':
     case 'forearm':
       return hand.palm(x + lateral * inch.forearmMm, y - up * inch.forearmMm);

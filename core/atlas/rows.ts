@@ -117,7 +117,19 @@ export interface DrainagePath {
   start: Anchor;
 }
 
-export const BODY_INCH_IDS = ['face', 'forehead', 'scalp', 'mastoids', 'nape', 'chest', 'forearm', 'shin', 'middle-finger', 'thumb', 'four-fingers'] as const;
+export const BODY_INCH_IDS = [
+  'face',
+  'forehead',
+  'scalp',
+  'mastoids',
+  'nape',
+  'chest',
+  'forearm',
+  'shin',
+  'middle-finger',
+  'thumb',
+  'four-fingers',
+] as const;
 export type BodyInchId = (typeof BODY_INCH_IDS)[number];
 
 /** A distance on the body that counts so many body-inches (cun). */

@@ -27,11 +27,18 @@ export interface AtlasAsk {
   muscle: string | null;
 }
 
-const plain = (text: string): string => text.normalize('NFD').replace(/\p{Diacritic}/gu, '').toLowerCase().replace(/[’']/g, '');
+const plain = (text: string): string =>
+  text
+    .normalize('NFD')
+    .replace(/\p{Diacritic}/gu, '')
+    .toLowerCase()
+    .replace(/[’']/g, '');
 
 /** How well an entry answers to some words, 0 = not at all. Every word must be found somewhere. */
 export function entryScore(entry: AtlasEntry, text: string): number {
-  const words = plain(text).split(/[^a-z0-9.]+/).filter(Boolean);
+  const words = plain(text)
+    .split(/[^a-z0-9.]+/)
+    .filter(Boolean);
   if (!words.length) return 1;
   const id = plain(entry.id);
   const name = plain(entry.name);
@@ -52,7 +59,13 @@ export function entryScore(entry: AtlasEntry, text: string): number {
 /** Entries that answer, best first; equal ones stay in the order they came in. */
 export function searchAtlas<E extends AtlasEntry>(entries: readonly E[], ask: AtlasAsk): E[] {
   return entries
-    .filter((e) => (!ask.kind || e.kind === ask.kind) && (!ask.region || e.regions.includes(ask.region)) && (!ask.complaint || e.serves.includes(ask.complaint)) && (!ask.muscle || e.muscles.includes(ask.muscle) || (e.kind === 'muscle' && e.id === ask.muscle)))
+    .filter(
+      (e) =>
+        (!ask.kind || e.kind === ask.kind) &&
+        (!ask.region || e.regions.includes(ask.region)) &&
+        (!ask.complaint || e.serves.includes(ask.complaint)) &&
+        (!ask.muscle || e.muscles.includes(ask.muscle) || (e.kind === 'muscle' && e.id === ask.muscle)),
+    )
     .map((entry, i) => ({ entry, i, score: entryScore(entry, ask.text) }))
     .filter((s) => s.score > 0)
     .sort((a, b) => b.score - a.score || a.i - b.i)

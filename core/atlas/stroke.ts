@@ -10,10 +10,16 @@ export const ALONG_UP_TO_DEGREES = 30;
 export const ACROSS_FROM_DEGREES = 60;
 
 /** Angle 0–90° between a stroke and undirected fibres. */
-export function strokeToFibres(strokeDegrees: number, fibreDegrees: number): { degrees: number; relation: FibreRelation } {
+export function strokeToFibres(
+  strokeDegrees: number,
+  fibreDegrees: number,
+): { degrees: number; relation: FibreRelation } {
   const turned = (((strokeDegrees - fibreDegrees) % 180) + 180) % 180;
   const degrees = Math.min(turned, 180 - turned);
-  return { degrees, relation: degrees <= ALONG_UP_TO_DEGREES ? 'along' : degrees >= ACROSS_FROM_DEGREES ? 'across' : 'oblique' };
+  return {
+    degrees,
+    relation: degrees <= ALONG_UP_TO_DEGREES ? 'along' : degrees >= ACROSS_FROM_DEGREES ? 'across' : 'oblique',
+  };
 }
 
 export type Flat = readonly [lateralMm: number, upMm: number];
@@ -29,10 +35,14 @@ export function bearingOf(from: Flat, to: Flat): number | null {
  * Whether a stroke runs toward its basin: it does when its direction has a positive scalar product with the way from
  * its start to the node group. The angle is 0–180°.
  */
-export function strokeToBasin(strokeDegrees: number, start: Flat, node: Flat): { degrees: number; toward: boolean } | null {
+export function strokeToBasin(
+  strokeDegrees: number,
+  start: Flat,
+  node: Flat,
+): { degrees: number; toward: boolean } | null {
   const way = bearingOf(start, node);
   if (way === null) return null;
-  const turned = Math.abs((((strokeDegrees - way) % 360) + 540) % 360 - 180);
+  const turned = Math.abs(((((strokeDegrees - way) % 360) + 540) % 360) - 180);
   return { degrees: turned, toward: turned < 90 };
 }
 
@@ -41,4 +51,5 @@ export function strokeToBasin(strokeDegrees: number, start: Flat, node: Flat): {
  * client's right at the viewer's left, so that the line is (cos d, −sin d) in (lateral, up); in profile and from
  * behind it is (cos d, sin d).
  */
-export const fibreBearing = (tableDegrees: number, view: 'front' | 'profile' | 'back' | 'top' | 'chest'): number => (view === 'front' || view === 'chest' ? (180 - tableDegrees + 180) % 180 : tableDegrees % 180);
+export const fibreBearing = (tableDegrees: number, view: 'front' | 'profile' | 'back' | 'top' | 'chest'): number =>
+  view === 'front' || view === 'chest' ? (180 - tableDegrees + 180) % 180 : tableDegrees % 180;

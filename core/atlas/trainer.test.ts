@@ -1,18 +1,33 @@
 import { describe, expect, test } from 'vitest';
 import { afterAnswer, judgeMark, newTrainerCard, nextQuestion, progressByDay } from './trainer.ts';
 
-const places = [{ key: 'a', x: 0, y: 0 }, { key: 'b', x: 20, y: 0 }, { key: 'c', x: 0, y: 60 }];
+const places = [
+  { key: 'a', x: 0, y: 0 },
+  { key: 'b', x: 20, y: 0 },
+  { key: 'c', x: 0, y: 60 },
+];
 const NOW = new Date('2026-03-02T10:00:00Z');
 const days = (from: Date, to: Date) => (to.getTime() - from.getTime()) / 86_400_000;
 
 describe('judging a mark', () => {
-  test.each([[0, 3, 'easy'], [0, 7, 'good'], [0, -12, 'hard'], [0, -30, 'again']] as const)('at %s, %s mm: %s', (x, y, grade) => expect(judgeMark({ x, y }, 'a', places)).toEqual({ errorMm: Math.hypot(x, y), grade, takenFor: null }));
+  test.each([
+    [0, 3, 'easy'],
+    [0, 7, 'good'],
+    [0, -12, 'hard'],
+    [0, -30, 'again'],
+  ] as const)('at %s, %s mm: %s', (x, y, grade) =>
+    expect(judgeMark({ x, y }, 'a', places)).toEqual({ errorMm: Math.hypot(x, y), grade, takenFor: null }),
+  );
   test('a neighbour that lies nearer is named, and the answer is hard at best', () => {
     expect(judgeMark({ x: 14, y: 0 }, 'a', places)).toEqual({ errorMm: 14, grade: 'hard', takenFor: 'b' });
-    const close = [{ key: 'a', x: 0, y: 0 }, { key: 'b', x: 6, y: 0 }];
+    const close = [
+      { key: 'a', x: 0, y: 0 },
+      { key: 'b', x: 6, y: 0 },
+    ];
     expect(judgeMark({ x: 5.5, y: 0 }, 'a', close)).toMatchObject({ grade: 'hard', takenFor: 'b' });
   });
-  test('a place that is not on the sheet cannot be asked for', () => expect(() => judgeMark({ x: 0, y: 0 }, 'z', places)).toThrow(RangeError));
+  test('a place that is not on the sheet cannot be asked for', () =>
+    expect(() => judgeMark({ x: 0, y: 0 }, 'z', places)).toThrow(RangeError));
 });
 
 describe('coming back over days', () => {
@@ -36,7 +51,11 @@ describe('coming back over days', () => {
 });
 
 describe('what is asked next', () => {
-  const due = { a: new Date('2026-03-01T00:00:00Z'), b: new Date('2026-02-20T00:00:00Z'), c: new Date('2026-04-01T00:00:00Z') };
+  const due = {
+    a: new Date('2026-03-01T00:00:00Z'),
+    b: new Date('2026-02-20T00:00:00Z'),
+    c: new Date('2026-04-01T00:00:00Z'),
+  };
   test('longest overdue, then never asked, then soonest; not the same twice', () => {
     expect(nextQuestion(['a', 'b', 'c', 'd'], due, NOW, null)).toBe('b');
     expect(nextQuestion(['c', 'd'], due, NOW, null)).toBe('d');
@@ -47,7 +66,14 @@ describe('what is asked next', () => {
 });
 
 test('progress: answers and median error of each day', () => {
-  const answers = [{ at: '2026-03-01T08:00:00Z', errorMm: 10 }, { at: '2026-03-01T09:00:00Z', errorMm: 4 }, { at: '2026-03-02T09:00:00Z', errorMm: null }, { at: '2026-03-03T09:00:00Z', errorMm: 5 }, { at: '2026-03-03T09:01:00Z', errorMm: 3 }, { at: '2026-03-03T09:02:00Z', errorMm: 40 }];
+  const answers = [
+    { at: '2026-03-01T08:00:00Z', errorMm: 10 },
+    { at: '2026-03-01T09:00:00Z', errorMm: 4 },
+    { at: '2026-03-02T09:00:00Z', errorMm: null },
+    { at: '2026-03-03T09:00:00Z', errorMm: 5 },
+    { at: '2026-03-03T09:01:00Z', errorMm: 3 },
+    { at: '2026-03-03T09:02:00Z', errorMm: 40 },
+  ];
   expect(progressByDay(answers, (at) => at.slice(0, 10))).toEqual([
     { day: '2026-03-01', asked: 2, medianErrorMm: 7 },
     { day: '2026-03-02', asked: 1, medianErrorMm: null },

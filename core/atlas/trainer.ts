@@ -34,12 +34,18 @@ export function judgeMark(mark: { x: number; y: number }, asked: string, candida
   const takenFor = nearest.key !== asked && away(nearest) < errorMm - 0.5 ? nearest.key : null;
   const { easy, good, hard } = GRADE_LIMITS_MM;
   // A mark that another place has a better claim to is never better than hard.
-  const byError: TrainerGrade = errorMm <= easy ? 'easy' : errorMm <= good ? 'good' : errorMm <= hard ? 'hard' : 'again';
+  const byError: TrainerGrade =
+    errorMm <= easy ? 'easy' : errorMm <= good ? 'good' : errorMm <= hard ? 'hard' : 'again';
   const grade = takenFor && (byError === 'easy' || byError === 'good') ? 'hard' : byError;
   return { errorMm, grade, takenFor };
 }
 
-const RATINGS: Record<TrainerGrade, Grade> = { again: Rating.Again, hard: Rating.Hard, good: Rating.Good, easy: Rating.Easy };
+const RATINGS: Record<TrainerGrade, Grade> = {
+  again: Rating.Again,
+  hard: Rating.Hard,
+  good: Rating.Good,
+  easy: Rating.Easy,
+};
 /** No random scatter of intervals: equal answers give equal days. */
 const scheduler = fsrs({ enable_fuzz: false, enable_short_term: true });
 
@@ -54,13 +60,20 @@ export const newTrainerCard = (now: Date): TrainerCard => {
 
 /** The card after an answer, with the day it comes back. `card` may be as it was read from JSON. */
 export function afterAnswer(card: Card | null, grade: TrainerGrade, now: Date): TrainerCard {
-  const before = card ? { ...card, due: new Date(card.due), ...(card.last_review ? { last_review: new Date(card.last_review) } : {}) } : createEmptyCard(now);
+  const before = card
+    ? { ...card, due: new Date(card.due), ...(card.last_review ? { last_review: new Date(card.last_review) } : {}) }
+    : createEmptyCard(now);
   const { card: after } = scheduler.next(before, now, RATINGS[grade]);
   return { card: after, due: after.due };
 }
 
 /** What to ask next: the longest overdue first, then one that was never asked, then the one due soonest. */
-export function nextQuestion(keys: readonly string[], due: Readonly<Record<string, Date>>, now: Date, last: string | null): string | null {
+export function nextQuestion(
+  keys: readonly string[],
+  due: Readonly<Record<string, Date>>,
+  now: Date,
+  last: string | null,
+): string | null {
   const open = keys.length > 1 ? keys.filter((k) => k !== last) : keys;
   const overdue = open.filter((k) => due[k] && due[k] <= now).sort((a, b) => due[a]!.getTime() - due[b]!.getTime());
   if (overdue[0]) return overdue[0];
@@ -77,7 +90,10 @@ export interface TrainerDay {
 }
 
 /** Answers by day, oldest first. `dayOf` gives the day of a time in the practice's zone. */
-export function progressByDay(answers: readonly { at: string; errorMm: number | null }[], dayOf: (at: string) => string): TrainerDay[] {
+export function progressByDay(
+  answers: readonly { at: string; errorMm: number | null }[],
+  dayOf: (at: string) => string,
+): TrainerDay[] {
   const days = new Map<string, number[]>();
   const counts = new Map<string, number>();
   for (const a of answers) {
@@ -85,9 +101,19 @@ export function progressByDay(answers: readonly { at: string; errorMm: number | 
     counts.set(day, (counts.get(day) ?? 0) + 1);
     if (a.errorMm !== null) days.set(day, [...(days.get(day) ?? []), a.errorMm]);
   }
-  return [...counts].sort(([a], [b]) => (a < b ? -1 : 1)).map(([day, asked]) => {
-    const errors = (days.get(day) ?? []).sort((a, b) => a - b);
-    const middle = errors.length >> 1;
-    return { day, asked, medianErrorMm: errors.length ? (errors.length % 2 ? errors[middle]! : (errors[middle - 1]! + errors[middle]!) / 2) : null };
-  });
+  return [...counts]
+    .sort(([a], [b]) => (a < b ? -1 : 1))
+    .map(([day, asked]) => {
+      const errors = (days.get(day) ?? []).sort((a, b) => a - b);
+      const middle = errors.length >> 1;
+      return {
+        day,
+        asked,
+        medianErrorMm: errors.length
+          ? errors.length % 2
+            ? errors[middle]!
+            : (errors[middle - 1]! + errors[middle]!) / 2
+          : null,
+      };
+    });
 }

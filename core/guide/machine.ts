@@ -8,7 +8,19 @@ import { readSideCompare, type SideCompare } from './side-compare.ts';
  * The player as a pure state machine: (cue list, events with timestamps) → state now. Replaying the same log always
  * gives the same run. Time comes from the clock handed in, never from counting ticks, so nothing drifts.
  */
-export type GuideEventKind = 'start' | 'pause' | 'resume' | 'next' | 'back' | 'repeat' | 'extend' | 'lighten' | 'harden' | 'stop' | 'note' | 'compare';
+export type GuideEventKind =
+  | 'start'
+  | 'pause'
+  | 'resume'
+  | 'next'
+  | 'back'
+  | 'repeat'
+  | 'extend'
+  | 'lighten'
+  | 'harden'
+  | 'stop'
+  | 'note'
+  | 'compare';
 
 export interface GuideEvent {
   /** Made on the device; the server takes each id once. */
@@ -70,10 +82,16 @@ export function initialState(cues: readonly Cue[], stepPressures: readonly (Pres
 }
 
 /** Length of the present cue with what was added to it. */
-export const cueLengthMs = (cue: Cue, state: Pick<GuideState, 'extraMs'>): number => cue.endMs - cue.startMs + state.extraMs;
+export const cueLengthMs = (cue: Cue, state: Pick<GuideState, 'extraMs'>): number =>
+  cue.endMs - cue.startMs + state.extraMs;
 
 /** Replay a log up to `nowMs`. Events must be in order of time; one that comes too early is taken at the time before it. */
-export function stateAt(cues: readonly Cue[], stepPressures: readonly (Pressure | null)[], events: readonly GuideEvent[], nowMs: number): GuideState {
+export function stateAt(
+  cues: readonly Cue[],
+  stepPressures: readonly (Pressure | null)[],
+  events: readonly GuideEvent[],
+  nowMs: number,
+): GuideState {
   let state = initialState(cues, stepPressures);
   for (const event of events) {
     if (event.atMs > nowMs) break;
@@ -123,7 +141,12 @@ function enter(cues: readonly Cue[], state: GuideState, index: number): void {
 }
 
 function apply(cues: readonly Cue[], before: GuideState, event: GuideEvent): GuideState {
-  const state: GuideState = { ...before, pressures: [...before.pressures], notes: [...before.notes], compares: [...before.compares] };
+  const state: GuideState = {
+    ...before,
+    pressures: [...before.pressures],
+    notes: [...before.notes],
+    compares: [...before.compares],
+  };
   const cue = cues[state.cueIndex];
   const live = state.status === 'running' || state.status === 'paused';
   if (!cue) return state;
@@ -152,7 +175,7 @@ function apply(cues: readonly Cue[], before: GuideState, event: GuideEvent): Gui
     case 'back': {
       if (!live) break;
       const first = cues.find((c) => c.stepIndex === cue.stepIndex)!;
-      const justBegun = cue.index === first.index || state.cueIndex === first.index + 1 && state.intoMs < 2000;
+      const justBegun = cue.index === first.index || (state.cueIndex === first.index + 1 && state.intoMs < 2000);
       const target = justBegun ? cues.find((c) => c.stepIndex === Math.max(0, cue.stepIndex - 1))! : first;
       enter(cues, state, target.index);
       break;
@@ -199,7 +222,12 @@ export interface StepRecord {
 }
 
 /** What a run really was. */
-export function runRecord(cues: readonly Cue[], stepPressures: readonly (Pressure | null)[], events: readonly GuideEvent[], nowMs: number): { state: GuideState; steps: StepRecord[] } {
+export function runRecord(
+  cues: readonly Cue[],
+  stepPressures: readonly (Pressure | null)[],
+  events: readonly GuideEvent[],
+  nowMs: number,
+): { state: GuideState; steps: StepRecord[] } {
   const state = stateAt(cues, stepPressures, events, nowMs);
   const planned = stepPressures.map(() => ({ left: 0, right: 0, midline: 0, all: 0 }));
   const ids = new Map<number, string>();
@@ -219,16 +247,33 @@ export function runRecord(cues: readonly Cue[], stepPressures: readonly (Pressur
   return { state, steps };
 }
 
-const KINDS: readonly GuideEventKind[] = ['start', 'pause', 'resume', 'next', 'back', 'repeat', 'extend', 'lighten', 'harden', 'stop', 'note', 'compare'];
+const KINDS: readonly GuideEventKind[] = [
+  'start',
+  'pause',
+  'resume',
+  'next',
+  'back',
+  'repeat',
+  'extend',
+  'lighten',
+  'harden',
+  'stop',
+  'note',
+  'compare',
+];
 
 /** @throws InputError when a value handed in is not an event. */
 export function parseGuideEvent(value: unknown): GuideEvent {
   const v = value as Partial<GuideEvent> | null;
   if (!v || typeof v !== 'object') throw new InputError('event', 'must be an object');
-  if (typeof v.id !== 'string' || !/^[A-Za-z0-9-]{8,64}$/.test(v.id)) throw new InputError('event.id', 'must be 8 to 64 letters, digits or dashes');
-  if (!KINDS.includes(v.kind as GuideEventKind)) throw new InputError('event.kind', `must be one of ${KINDS.join(', ')}`);
-  if (typeof v.atMs !== 'number' || !Number.isFinite(v.atMs) || v.atMs < 0) throw new InputError('event.atMs', 'must be milliseconds, 0 or more');
-  if (v.text !== undefined && (typeof v.text !== 'string' || v.text.length > 500)) throw new InputError('event.text', 'must be text of at most 500 characters');
+  if (typeof v.id !== 'string' || !/^[A-Za-z0-9-]{8,64}$/.test(v.id))
+    throw new InputError('event.id', 'must be 8 to 64 letters, digits or dashes');
+  if (!KINDS.includes(v.kind as GuideEventKind))
+    throw new InputError('event.kind', `must be one of ${KINDS.join(', ')}`);
+  if (typeof v.atMs !== 'number' || !Number.isFinite(v.atMs) || v.atMs < 0)
+    throw new InputError('event.atMs', 'must be milliseconds, 0 or more');
+  if (v.text !== undefined && (typeof v.text !== 'string' || v.text.length > 500))
+    throw new InputError('event.text', 'must be text of at most 500 characters');
   if (v.kind === 'compare') readSideCompare(v.text);
   return { id: v.id, kind: v.kind as GuideEventKind, atMs: v.atMs, ...(v.text !== undefined ? { text: v.text } : {}) };
 }

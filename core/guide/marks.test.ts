@@ -10,13 +10,25 @@ const start: GuideEvent = { id: 'start-event', kind: 'start', atMs: 10_000 };
 const run = (steps: Parameters<typeof routineOf>[0], nowMs: number, more: GuideEvent[] = []) => {
   const routine = routineOf(steps);
   const cues = expandRoutine(routine);
-  return { cues, routine, state: stateAt(cues, routine.steps.map((s) => s.pressure), [start, ...more], nowMs) };
+  return {
+    cues,
+    routine,
+    state: stateAt(
+      cues,
+      routine.steps.map((s) => s.pressure),
+      [start, ...more],
+      nowMs,
+    ),
+  };
 };
 
 describe('moments ahead', () => {
   test('beats come at start + k × interval on the clock of the guide', () => {
     const { cues, state } = run([bareStep('a', [beats(10, 30)])], 10_500);
-    expect(marksAhead(cues, state, 5000).map((m) => [m.kind, m.atMs, m.count])).toEqual([['beat', 12_000, 2], ['beat', 14_000, 3]]);
+    expect(marksAhead(cues, state, 5000).map((m) => [m.kind, m.atMs, m.count])).toEqual([
+      ['beat', 12_000, 2],
+      ['beat', 14_000, 3],
+    ]);
   });
   test('an odd tempo adds up to nothing', () => {
     const { cues, state } = run([bareStep('a', [beats(100, 45)])], 10_001);
@@ -25,20 +37,36 @@ describe('moments ahead', () => {
   });
   test('the next cue is foreseen across the border, and the end too', () => {
     const { cues, state } = run([bareStep('a', [hold(10)]), bareStep('b', [hold(5)])], 19_500);
-    expect(marksAhead(cues, state, 10_000).map((m) => [m.kind, m.atMs])).toEqual([['cue', 20_000], ['done', 25_000]]);
+    expect(marksAhead(cues, state, 10_000).map((m) => [m.kind, m.atMs])).toEqual([
+      ['cue', 20_000],
+      ['done', 25_000],
+    ]);
   });
   test('three seconds are counted down where nothing else is counted', () => {
     const { cues, state } = run([bareStep('a', [hold(20)])], 10_500);
-    expect(marksAhead(cues, state, 19_400).map((m) => [m.kind, m.count, m.atMs])).toEqual([['countdown', 3, 27_000], ['countdown', 2, 28_000], ['countdown', 1, 29_000]]);
+    expect(marksAhead(cues, state, 19_400).map((m) => [m.kind, m.count, m.atMs])).toEqual([
+      ['countdown', 3, 27_000],
+      ['countdown', 2, 28_000],
+      ['countdown', 1, 29_000],
+    ]);
   });
   test('an extended cue goes on beating and ends later', () => {
-    const { cues, state } = run([bareStep('a', [beats(5, 30)])], 11_000, [{ id: 'extend-1', kind: 'extend', atMs: 11_000 }]);
+    const { cues, state } = run([bareStep('a', [beats(5, 30)])], 11_000, [
+      { id: 'extend-1', kind: 'extend', atMs: 11_000 },
+    ]);
     const marks = marksAhead(cues, state, 60_000);
     expect(marks.filter((m) => m.kind === 'beat').length).toBe(9);
     expect(marks.at(-1)).toMatchObject({ kind: 'done', atMs: 30_000 });
   });
   test('breath phases are marks', () => {
-    const { cues, state } = run([bareStep('a', [{ kind: 'breath', cycles: 1, pattern: { inSeconds: 4, holdInSeconds: 0, outSeconds: 6, holdOutSeconds: 0 } }])], 10_001);
+    const { cues, state } = run(
+      [
+        bareStep('a', [
+          { kind: 'breath', cycles: 1, pattern: { inSeconds: 4, holdInSeconds: 0, outSeconds: 6, holdOutSeconds: 0 } },
+        ]),
+      ],
+      10_001,
+    );
     expect(marksAhead(cues, state, 9000).map((m) => [m.breath, m.atMs])).toEqual([['out', 14_000]]);
   });
   test('paused, nothing lies ahead', () => {
@@ -55,7 +83,11 @@ describe('moments ahead', () => {
 describe('what is shown', () => {
   test('beats show their number and pace', () => {
     const { cues, state } = run([bareStep('a', [beats(10, 10, { unit: 'openings' })], { sets: 2 })], 10_000 + 7000);
-    expect(faceOf(cues[state.cueIndex]!, state)).toEqual({ big: '2', line: 'of 10 openings', under: 'set 1 of 2, one every 6 s, 0:53 left' });
+    expect(faceOf(cues[state.cueIndex]!, state)).toEqual({
+      big: '2',
+      line: 'of 10 openings',
+      under: 'set 1 of 2, one every 6 s, 0:53 left',
+    });
   });
   test('a fast tempo is told by the minute', () => {
     const { cues, state } = run([bareStep('a', [beats(10, 60)])], 10_000);
@@ -66,12 +98,18 @@ describe('what is shown', () => {
     expect(faceOf(cues[state.cueIndex]!, state)).toMatchObject({ big: '20', line: 'hold, seconds left' });
   });
   test('breath says in and out', () => {
-    const breath = [bareStep('a', [{ kind: 'breath', cycles: 2, pattern: { inSeconds: 4, holdInSeconds: 0, outSeconds: 6, holdOutSeconds: 0 } }])];
+    const breath = [
+      bareStep('a', [
+        { kind: 'breath', cycles: 2, pattern: { inSeconds: 4, holdInSeconds: 0, outSeconds: 6, holdOutSeconds: 0 } },
+      ]),
+    ];
     expect(faceOf(...first(run(breath, 11_000)))).toMatchObject({ big: '3', line: 'breathe in' });
     expect(faceOf(...first(run(breath, 15_000)))).toMatchObject({ big: '5', line: 'breathe out' });
   });
   test('an open dose says what it waits for', () => {
-    const open = [bareStep('a', [{ kind: 'open', until: 'it softens', estimateSeconds: 45, leastSeconds: 15, mostSeconds: 90 }])];
+    const open = [
+      bareStep('a', [{ kind: 'open', until: 'it softens', estimateSeconds: 45, leastSeconds: 15, mostSeconds: 90 }]),
+    ];
     expect(faceOf(...first(run(open, 11_000)))).toMatchObject({ line: 'until it softens' });
   });
   const first = ({ cues, state }: ReturnType<typeof run>) => [cues[state.cueIndex]!, state] as const;
@@ -92,9 +130,23 @@ describe('what comes next and what is said', () => {
   });
   test('side, pressure and the client’s cue are spoken at the start of a step', () => {
     const cues = expandRoutine(routineOf([each]));
-    expect(spokenAt(cues[0]!, each, technique)).toBe('Masseter press, open and close. Client’s left. medium pressure. Open to just before the click, and close. Tongue on the palate.');
-    expect(spokenAt(cues.find((c) => c.kind === 'change-side')!, each, technique)).toBe('Change. Client’s right.');
-    expect(spokenAt(cues.find((c) => c.kind === 'beats')!, each, technique)).toBe('');
+    expect(spokenAt(cues[0]!, each, technique)).toBe(
+      'Masseter press, open and close. Client’s left. medium pressure. Open to just before the click, and close. Tongue on the palate.',
+    );
+    expect(
+      spokenAt(
+        cues.find((c) => c.kind === 'change-side')!,
+        each,
+        technique,
+      ),
+    ).toBe('Change. Client’s right.');
+    expect(
+      spokenAt(
+        cues.find((c) => c.kind === 'beats')!,
+        each,
+        technique,
+      ),
+    ).toBe('');
     expect(spokenAt(cues.at(-1)!, each, technique)).toContain('Done');
   });
 });

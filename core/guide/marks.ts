@@ -42,14 +42,24 @@ export function marksAhead(cues: readonly Cue[], state: GuideState, horizonMs: n
 }
 
 function marksOf(cue: Cue, index: number, startMs: number, lengthMs: number): Mark[] {
-  const mark = (kind: Mark['kind'], atMs: number, count = 0, breath: Mark['breath'] = null): Mark => ({ id: `${index}-${kind}-${Math.round(atMs - startMs)}`, atMs, cueIndex: index, kind, count, breath });
+  const mark = (kind: Mark['kind'], atMs: number, count = 0, breath: Mark['breath'] = null): Mark => ({
+    id: `${index}-${kind}-${Math.round(atMs - startMs)}`,
+    atMs,
+    cueIndex: index,
+    kind,
+    count,
+    breath,
+  });
   const out = [mark('cue', startMs)];
   if (cue.beats) {
     // An extended cue goes on beating at its own tempo.
     const beats = Math.max(cue.beats.count, Math.ceil(lengthMs / cue.beats.intervalMs - 1e-9));
     for (let k = 0; k < beats; k++) out.push(mark('beat', startMs + k * cue.beats.intervalMs, k + 1));
   }
-  if (cue.breath) for (const phase of breathPhases(cue)) out.push(mark('breath', startMs + phase.startMs - cue.startMs, phase.cycle, phase.phase));
-  if (!cue.beats && !cue.breath && lengthMs >= COUNTDOWN_FROM_MS) for (const s of COUNTDOWN_SECONDS) out.push(mark('countdown', startMs + lengthMs - s * 1000, s));
+  if (cue.breath)
+    for (const phase of breathPhases(cue))
+      out.push(mark('breath', startMs + phase.startMs - cue.startMs, phase.cycle, phase.phase));
+  if (!cue.beats && !cue.breath && lengthMs >= COUNTDOWN_FROM_MS)
+    for (const s of COUNTDOWN_SECONDS) out.push(mark('countdown', startMs + lengthMs - s * 1000, s));
   return out.sort((a, b) => a.atMs - b.atMs);
 }

@@ -10,15 +10,31 @@ const seen: SideCompare = { doneSide: 'right', sameHead: true, sameLight: true, 
 
 describe('a comparison of the sides', () => {
   test('travels as text and comes back', () => expect(readSideCompare(sideCompareText(seen))).toEqual(seen));
-  test.each([undefined, '', 'null', '7', '{}', '{"doneSide":"both"}', sideCompareText({ ...seen, sameLight: 1 as never }), sideCompareText({ ...seen, differs: ['taller' as never] }), sideCompareText({ ...seen, differs: ['none', 'warmth'] })])('%j is refused', (text) => expect(() => readSideCompare(text)).toThrow('event.text'));
+  test.each([
+    undefined,
+    '',
+    'null',
+    '7',
+    '{}',
+    '{"doneSide":"both"}',
+    sideCompareText({ ...seen, sameLight: 1 as never }),
+    sideCompareText({ ...seen, differs: ['taller' as never] }),
+    sideCompareText({ ...seen, differs: ['none', 'warmth'] }),
+  ])('%j is refused', (text) => expect(() => readSideCompare(text)).toThrow('event.text'));
   test('is told in words; unequal conditions take its weight', () => {
     expect(sideCompareWords(seen)).toBe('After the client’s right: jaw easier, warmer.');
     expect(sideCompareWords({ ...seen, differs: ['none'] })).toBe('After the client’s right: no difference seen.');
-    expect(sideCompareWords({ ...seen, sameHead: false, sameLight: false })).toContain('(head held differently, light differed, so it counts little)');
+    expect(sideCompareWords({ ...seen, sameHead: false, sameLight: false })).toContain(
+      '(head held differently, light differed, so it counts little)',
+    );
   });
 });
 
-const each = (first: 'left' | 'right', sequence: 'side-complete' | 'alternate' = 'side-complete') => stepOf('masseter-pin-open', 's1', (s) => ({ ...s, sides: { ...s.sides, mode: 'each', first, sets: 2, extra: null, sequence: sequence as typeof s.sides.sequence } }));
+const each = (first: 'left' | 'right', sequence: 'side-complete' | 'alternate' = 'side-complete') =>
+  stepOf('masseter-pin-open', 's1', (s) => ({
+    ...s,
+    sides: { ...s.sides, mode: 'each', first, sets: 2, extra: null, sequence: sequence as typeof s.sides.sequence },
+  }));
 
 describe('which side is done', () => {
   test('between the sides, the first one is', () => {
@@ -41,9 +57,19 @@ describe('which side is done', () => {
 describe('kept with the run', () => {
   const step = each('right');
   const cues = cuesOf(step);
-  const event = (id: string, kind: GuideEvent['kind'], atMs: number, text?: string): GuideEvent => ({ id, kind, atMs, ...(text === undefined ? {} : { text }) });
+  const event = (id: string, kind: GuideEvent['kind'], atMs: number, text?: string): GuideEvent => ({
+    id,
+    kind,
+    atMs,
+    ...(text === undefined ? {} : { text }),
+  });
   test('with its moment and step, and without moving the clock', () => {
-    const log = [event('start-001', 'start', 0), event('pause-001', 'pause', 2000), event('look-0001', 'compare', 5000, sideCompareText(seen)), event('resume-01', 'resume', 9000)];
+    const log = [
+      event('start-001', 'start', 0),
+      event('pause-001', 'pause', 2000),
+      event('look-0001', 'compare', 5000, sideCompareText(seen)),
+      event('resume-01', 'resume', 9000),
+    ];
     const state = stateAt(cues, [step.pressure], log, 10_000);
     expect(state.compares).toEqual([{ atMs: 5000, stepIndex: 0, ...seen }]);
     expect(state.worked[0]!.all).toBe(3000);
@@ -51,6 +77,8 @@ describe('kept with the run', () => {
   test('an event that is none is refused at the door', () => {
     expect(() => parseGuideEvent({ id: 'look-0001', kind: 'compare', atMs: 1, text: 'warmer' })).toThrow('event.text');
     expect(() => parseGuideEvent({ id: 'look-0001', kind: 'compare', atMs: 1 })).toThrow('event.text');
-    expect(parseGuideEvent({ id: 'look-0001', kind: 'compare', atMs: 1, text: sideCompareText(seen) }).kind).toBe('compare');
+    expect(parseGuideEvent({ id: 'look-0001', kind: 'compare', atMs: 1, text: sideCompareText(seen) }).kind).toBe(
+      'compare',
+    );
   });
 });

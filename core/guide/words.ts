@@ -10,7 +10,14 @@ export function spokenAt(cue: Cue, step: Step, technique: Technique): string {
   const side = cue.side === 'both' ? 'Both sides.' : cue.side === 'midline' ? '' : `Client’s ${cue.side}.`;
   switch (cue.kind) {
     case 'move':
-      return [`${step.label ?? technique.name}.`, side, step.pressure ? `${step.pressure} pressure.` : '', technique.clientCue].filter(Boolean).join(' ');
+      return [
+        `${step.label ?? technique.name}.`,
+        side,
+        step.pressure ? `${step.pressure} pressure.` : '',
+        technique.clientCue,
+      ]
+        .filter(Boolean)
+        .join(' ');
     case 'change-side':
       return `Change. ${side}`;
     case 'change-direction':
@@ -28,7 +35,16 @@ export function spokenAt(cue: Cue, step: Step, technique: Technique): string {
   }
 }
 
-const NOW_DOING: Partial<Record<Cue['kind'], string>> = { move: 'find the place', 'change-side': 'change sides', 'change-direction': 'other way', 'next-spot': 'next spot', 'swap-hands': 'swap hands', rest: 'let go', hold: 'hold', check: 'check' };
+const NOW_DOING: Partial<Record<Cue['kind'], string>> = {
+  move: 'find the place',
+  'change-side': 'change sides',
+  'change-direction': 'other way',
+  'next-spot': 'next spot',
+  'swap-hands': 'swap hands',
+  rest: 'let go',
+  hold: 'hold',
+  check: 'check',
+};
 const BREATH_WORDS = { in: 'in', 'hold-in': 'hold', out: 'out', 'hold-out': 'wait' } as const;
 
 /** The large figure and the two lines beside it. */
@@ -52,14 +68,29 @@ export function faceOf(cue: Cue, state: GuideState): CueFace {
     const beat = Math.min(total, Math.floor(state.intoMs / cue.beats.intervalMs + 1e-9) + 1);
     const every = cue.beats.intervalMs / 1000;
     const pace = every >= 2 ? `one every ${Number(every.toFixed(1))} s` : `${Number((60 / every).toFixed(0))} a minute`;
-    return { big: String(beat), line: `of ${total} ${cue.beats.unit}${cue.direction === 2 ? ', other way' : ''}`, under: [which, pace, `${clock(toGo / 1000)} left`].filter(Boolean).join(', ') };
+    return {
+      big: String(beat),
+      line: `of ${total} ${cue.beats.unit}${cue.direction === 2 ? ', other way' : ''}`,
+      under: [which, pace, `${clock(toGo / 1000)} left`].filter(Boolean).join(', '),
+    };
   }
   if (cue.breath) {
     const at = cue.startMs + Math.min(state.intoMs, cue.endMs - cue.startMs - 1);
     const phase = breathPhases(cue).find((p) => at >= p.startMs && at < p.endMs);
-    return { big: phase ? left(phase.endMs - at) : '', line: phase ? `breathe ${BREATH_WORDS[phase.phase]}` : 'breathe', under: `${[which, phase ? `breath ${phase.cycle} of ${cue.breath.cycles}` : ''].filter(Boolean).join(', ')}, ${clock(toGo / 1000)} left` };
+    return {
+      big: phase ? left(phase.endMs - at) : '',
+      line: phase ? `breathe ${BREATH_WORDS[phase.phase]}` : 'breathe',
+      under: `${[which, phase ? `breath ${phase.cycle} of ${cue.breath.cycles}` : ''].filter(Boolean).join(', ')}, ${clock(toGo / 1000)} left`,
+    };
   }
-  if (cue.open) return { big: left(toGo), line: `until ${cue.open.until}`, under: [which, `go on earlier with →, longer with e; up to ${clock(cue.open.mostMs / 1000)}`].filter(Boolean).join('; ') };
+  if (cue.open)
+    return {
+      big: left(toGo),
+      line: `until ${cue.open.until}`,
+      under: [which, `go on earlier with →, longer with e; up to ${clock(cue.open.mostMs / 1000)}`]
+        .filter(Boolean)
+        .join('; '),
+    };
   if (cue.check) return { big: left(toGo), line: cue.check, under: which };
   return { big: left(toGo), line: `${NOW_DOING[cue.kind] ?? cue.kind}, seconds left`, under: which };
 }
@@ -68,9 +99,13 @@ export function faceOf(cue: Cue, state: GuideState): CueFace {
 export function nextWords(cues: readonly Cue[], state: GuideState, nameOf: (stepId: string) => string): string {
   const cue = cues[state.cueIndex];
   if (!cue) return '';
-  const next = cues.slice(state.cueIndex + 1).find((c) => c.kind === 'done' || c.stepId !== cue.stepId || c.kind === 'change-side');
+  const next = cues
+    .slice(state.cueIndex + 1)
+    .find((c) => c.kind === 'done' || c.stepId !== cue.stepId || c.kind === 'change-side');
   if (!next || next.kind === 'done') return 'That was the last step';
   if (next.stepId === cue.stepId) return `Same step, client’s ${next.side}`;
-  const lengthMs = cues.filter((c) => c.stepId === next.stepId && c.kind !== 'done').reduce((sum, c) => sum + c.endMs - c.startMs, 0);
+  const lengthMs = cues
+    .filter((c) => c.stepId === next.stepId && c.kind !== 'done')
+    .reduce((sum, c) => sum + c.endMs - c.startMs, 0);
   return `${nameOf(next.stepId)}, ${clock(lengthMs / 1000)}`;
 }

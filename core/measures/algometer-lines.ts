@@ -12,7 +12,8 @@ export type GaugeMessage =
 
 const number = (text: string | undefined, field: string, least: number, most: number): number => {
   const value = text === undefined || text === '' ? NaN : Number(text);
-  if (!(value >= least && value <= most)) throw new InputError(field, `${least} to ${most} is accepted, not "${text ?? ''}"`);
+  if (!(value >= least && value <= most))
+    throw new InputError(field, `${least} to ${most} is accepted, not "${text ?? ''}"`);
   return value;
 };
 
@@ -22,11 +23,20 @@ export function readGaugeLine(line: string): GaugeMessage | null {
   switch (word) {
     case 'GAUGE': {
       const named = Object.fromEntries(rest.map((r) => r.split('=', 2) as [string, string]));
-      return { kind: 'hello', protocol: number(named.protocol, 'protocol', 1, 1), tipCm2: number(named.tip, 'tip', 0.1, 5), name: (named.name ?? 'gauge').replaceAll('_', ' ').slice(0, 60) };
+      return {
+        kind: 'hello',
+        protocol: number(named.protocol, 'protocol', 1, 1),
+        tipCm2: number(named.tip, 'tip', 0.1, 5),
+        name: (named.name ?? 'gauge').replaceAll('_', ' ').slice(0, 60),
+      };
     }
     case 'P':
     case 'MARK':
-      return { kind: word === 'P' ? 'sample' : 'mark', atMs: number(rest[0], 'time', 0, 1e9), kpa: number(rest[1], 'pressure', 0, 5000) };
+      return {
+        kind: word === 'P' ? 'sample' : 'mark',
+        atMs: number(rest[0], 'time', 0, 1e9),
+        kpa: number(rest[1], 'pressure', 0, 5000),
+      };
     case 'END':
       return { kind: 'end', why: rest.join(' ') };
     default:
@@ -36,4 +46,5 @@ export function readGaugeLine(line: string): GaugeMessage | null {
 
 /** What may be sent to a device: begin a press (a stand-in presses by itself), zero it, stop. */
 export type GaugeCommand = { kind: 'press'; target: string; trial: number } | { kind: 'stop' };
-export const gaugeCommandLine = (command: GaugeCommand): string => (command.kind === 'press' ? `PRESS target=${command.target} trial=${command.trial}` : 'STOP');
+export const gaugeCommandLine = (command: GaugeCommand): string =>
+  command.kind === 'press' ? `PRESS target=${command.target} trial=${command.trial}` : 'STOP';

@@ -7,10 +7,17 @@ export type Answer = number | null;
 export type Scored<T> = ({ scorable: true } & T) | { scorable: false; why: string };
 
 /** @throws InputError when an answer is no whole number of its range; null passes. */
-export function wholeAnswers(answers: readonly Answer[], count: number, least: number, most: number): readonly Answer[] {
-  if (!Array.isArray(answers) || answers.length !== count) throw new InputError('answers', `${count} answers are accepted, null for one that is missing`);
+export function wholeAnswers(
+  answers: readonly Answer[],
+  count: number,
+  least: number,
+  most: number,
+): readonly Answer[] {
+  if (!Array.isArray(answers) || answers.length !== count)
+    throw new InputError('answers', `${count} answers are accepted, null for one that is missing`);
   answers.forEach((a, i) => {
-    if (a !== null && (!Number.isInteger(a) || a < least || a > most)) throw new InputError(`answers[${i}]`, `a whole number from ${least} to ${most} is accepted`);
+    if (a !== null && (!Number.isInteger(a) || a < least || a > most))
+      throw new InputError(`answers[${i}]`, `a whole number from ${least} to ${most} is accepted`);
   });
   return answers;
 }

@@ -4,7 +4,10 @@ import { InputError } from '../errors.ts';
 import { COMPLAINT_KINDS } from '../routine/technique.ts';
 import { changeOf, measureOf, MEASURES, proposedMeasures, type MeasureAnswers, type MeasureDef } from './catalogue.ts';
 
-const filled = (def: MeasureDef, pick: (least: number, most: number) => number): MeasureAnswers => Object.fromEntries(def.fields.map((f) => [f.key, f.kind === 'words' ? 'Play a whole concert' : pick(f.least, f.most)]));
+const filled = (def: MeasureDef, pick: (least: number, most: number) => number): MeasureAnswers =>
+  Object.fromEntries(
+    def.fields.map((f) => [f.key, f.kind === 'words' ? 'Play a whole concert' : pick(f.least, f.most)]),
+  );
 
 describe('every measure of the catalogue', () => {
   test.each(MEASURES.map((m) => [m.id, m] as const))('%s is whole', (_id, m) => {
@@ -14,7 +17,8 @@ describe('every measure of the catalogue', () => {
     for (const kind of m.serves) expect(COMPLAINT_KINDS).toContain(kind);
     expect(`${m.name} ${m.about}`).not.toMatch(/diagnos|cure|disorder/i);
     // A form that needs permission ships no wording of its items.
-    if (m.wording === 'by-number') for (const f of m.fields) expect(f.label).toMatch(/^(Item|Symptom) \d+|^Total|^Sum|^Items answered/);
+    if (m.wording === 'by-number')
+      for (const f of m.fields) expect(f.label).toMatch(/^(Item|Symptom) \d+|^Total|^Sum|^Items answered/);
   });
   test.each(MEASURES.map((m) => [m.id, m] as const))('%s: nothing answered is never a score', (_id, m) => {
     expect(m.score(Object.fromEntries(m.fields.map((f) => [f.key, null])))).toMatchObject({ value: null });
@@ -22,17 +26,24 @@ describe('every measure of the catalogue', () => {
   });
   test('any answers within their ranges are scored or refused with a field, never by accident', () => {
     fc.assert(
-      fc.property(fc.constantFrom(...MEASURES), fc.infiniteStream(fc.double({ min: 0, max: 1, noNaN: true })), (m, stream) => {
-        const draws = stream[Symbol.iterator]();
-        const answers = filled(m, (least, most) => least + Math.round((draws.next().value as number) * (most - least)));
-        try {
-          const { value, words } = m.score(answers);
-          expect(value === null || Number.isFinite(value)).toBe(true);
-          expect(words.length).toBeGreaterThan(2);
-        } catch (error) {
-          expect(error).toBeInstanceOf(InputError);
-        }
-      }),
+      fc.property(
+        fc.constantFrom(...MEASURES),
+        fc.infiniteStream(fc.double({ min: 0, max: 1, noNaN: true })),
+        (m, stream) => {
+          const draws = stream[Symbol.iterator]();
+          const answers = filled(
+            m,
+            (least, most) => least + Math.round((draws.next().value as number) * (most - least)),
+          );
+          try {
+            const { value, words } = m.score(answers);
+            expect(value === null || Number.isFinite(value)).toBe(true);
+            expect(words.length).toBeGreaterThan(2);
+          } catch (error) {
+            expect(error).toBeInstanceOf(InputError);
+          }
+        },
+      ),
       { numRuns: 300 },
     );
   });

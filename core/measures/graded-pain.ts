@@ -19,7 +19,13 @@ export interface GradedPain {
   suggestCare: boolean;
 }
 
-const WORDS = ['no pain in six months', 'low intensity, not limiting much', 'high intensity, not limiting much', 'moderately limiting', 'severely limiting'] as const;
+const WORDS = [
+  'no pain in six months',
+  'low intensity, not limiting much',
+  'high intensity, not limiting much',
+  'moderately limiting',
+  'severely limiting',
+] as const;
 /** From this grade on, licensed care is suggested. Our choice, in line with what the grade is for. */
 const SUGGEST_CARE_FROM = 3;
 
@@ -37,13 +43,15 @@ export interface GradedPainAnswers {
 /** @throws InputError for an answer out of its range. */
 export function gradedPain({ daysInSixMonths, pain, daysKept, interference }: GradedPainAnswers): Scored<GradedPain> {
   const days = (value: number | null, field: string, most: number) => {
-    if (value !== null && (!Number.isInteger(value) || value < 0 || value > most)) throw new InputError(field, `a whole number from 0 to ${most} is accepted`);
+    if (value !== null && (!Number.isInteger(value) || value < 0 || value > most))
+      throw new InputError(field, `a whole number from 0 to ${most} is accepted`);
   };
   days(daysInSixMonths, 'daysInSixMonths', 180);
   days(daysKept, 'daysKept', 30);
   wholeAnswers(pain, 3, 0, 10);
   wholeAnswers(interference, 3, 0, 10);
-  if (daysInSixMonths === null || daysKept === null || answered(pain).length < 3 || answered(interference).length < 3) return { scorable: false, why: 'every question has to be answered' };
+  if (daysInSixMonths === null || daysKept === null || answered(pain).length < 3 || answered(interference).length < 3)
+    return { scorable: false, why: 'every question has to be answered' };
   const intensity = mean(answered(pain)) * 10;
   const hindered = sum(answered(interference));
   const dayPoints = daysKept >= 6 ? 3 : daysKept >= 3 ? 2 : daysKept === 2 ? 1 : 0;
@@ -52,5 +60,15 @@ export function gradedPain({ daysInSixMonths, pain, daysKept, interference }: Gr
   const disabilityPoints = dayPoints + interferencePoints;
   const high = sum(answered(pain)) >= 15;
   const grade = daysInSixMonths === 0 ? 0 : disabilityPoints >= 5 ? 4 : disabilityPoints >= 3 ? 3 : high ? 2 : 1;
-  return { scorable: true, intensity, interference: (hindered / 3) * 10, dayPoints, interferencePoints, disabilityPoints, grade, words: WORDS[grade], suggestCare: grade >= SUGGEST_CARE_FROM };
+  return {
+    scorable: true,
+    intensity,
+    interference: (hindered / 3) * 10,
+    dayPoints,
+    interferencePoints,
+    disabilityPoints,
+    grade,
+    words: WORDS[grade],
+    suggestCare: grade >= SUGGEST_CARE_FROM,
+  };
 }

@@ -22,7 +22,8 @@ export function jawLimitation20(answers: readonly Answer[]): Scored<JawLimitatio
   const chewing = meanOf(all.slice(0, 6), 2);
   const mobility = meanOf(all.slice(6, 10), 1);
   const expression = meanOf(all.slice(12, 20), 2);
-  if (chewing === null || mobility === null || expression === null) return { scorable: false, why: 'too many answers of one part are missing' };
+  if (chewing === null || mobility === null || expression === null)
+    return { scorable: false, why: 'too many answers of one part are missing' };
   return { scorable: true, chewing, mobility, expression, score: (chewing + mobility + expression) / 3 };
 }
 

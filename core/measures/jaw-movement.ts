@@ -15,7 +15,8 @@ export const PATHS = ['straight', 'returns', 'stays-off'] as const;
 export type OpeningPath = (typeof PATHS)[number];
 
 const inRange = (field: string, mm: number, least: number, most: number): void => {
-  if (!Number.isFinite(mm) || mm < least || mm > most) throw new InputError(field, `${least} to ${most} mm is accepted`);
+  if (!Number.isFinite(mm) || mm < least || mm > most)
+    throw new InputError(field, `${least} to ${most} mm is accepted`);
 };
 
 /**

@@ -2,7 +2,14 @@ import { describe, expect, test } from 'vitest';
 import { InputError } from '../errors.ts';
 import { nrsChange, nrsScore, sessionRelief } from './nrs.ts';
 import { lateralMovement, openingPath, protrusion } from './jaw-movement.ts';
-import { betweenEdges, fingerReadings, movedByOverlap, openingFromFingers, openingFromRuler, openingsContradict } from './opening.ts';
+import {
+  betweenEdges,
+  fingerReadings,
+  movedByOverlap,
+  openingFromFingers,
+  openingFromRuler,
+  openingsContradict,
+} from './opening.ts';
 import { checkedReading, MEASURES, MEASURE_KEYS } from './reading.ts';
 import { tenderness, tendernessTotal } from './tenderness.ts';
 
@@ -40,13 +47,19 @@ describe('what is out of range is refused by name, not clamped', () => {
 
 describe('tenderness total', () => {
   test('all sites tested', () => expect(tendernessTotal([0, 1, 2, 3])).toEqual({ total: 6, mean: 1.5, tested: 4 }));
-  test('an untested site is missing, not 0', () => expect(tendernessTotal([3, null, 1])).toEqual({ total: null, mean: 2, tested: 2 }));
+  test('an untested site is missing, not 0', () =>
+    expect(tendernessTotal([3, null, 1])).toEqual({ total: null, mean: 2, tested: 2 }));
   test('nothing tested', () => expect(tendernessTotal([null])).toEqual({ total: null, mean: null, tested: 0 }));
 });
 
 describe('finger test words: two schools, no single verdict', () => {
-  test('three fingers with strain', () => expect(fingerReadings(3, 3)).toEqual({ countOnly: 'much tension', withStrain: 'work on it: strain is felt at three' }));
-  test('three fingers without strain', () => expect(fingerReadings(3, null).withStrain).toBe('fine as long as no strain is felt'));
+  test('three fingers with strain', () =>
+    expect(fingerReadings(3, 3)).toEqual({
+      countOnly: 'much tension',
+      withStrain: 'work on it: strain is felt at three',
+    }));
+  test('three fingers without strain', () =>
+    expect(fingerReadings(3, null).withStrain).toBe('fine as long as no strain is felt'));
   test('four and two', () => {
     expect(fingerReadings(4, null).countOnly).toBe('not bad');
     expect(fingerReadings(2, null).withStrain).toBe('tight, begin gently');
@@ -59,7 +72,8 @@ describe('openings that belong together', () => {
     expect(betweenEdges(41.4, 3)).toBe(38.4);
     expect(movedByOverlap(41, 3, -2)).toBe(36);
   });
-  test('an overlap with which an opening could not be is refused', () => expect(() => movedByOverlap(1, 0, -3)).toThrow('-1 mm or more is accepted'));
+  test('an overlap with which an opening could not be is refused', () =>
+    expect(() => movedByOverlap(1, 0, -3)).toThrow('-1 mm or more is accepted'));
   test.each([
     [{}, false],
     [{ 'opening-mm': 40 }, false],
@@ -90,6 +104,28 @@ describe('readings', () => {
     expect(MEASURES['opening-mm'].better).toBe('up');
     expect(MEASURES['nrs-now'].better).toBe('down');
   });
-  test.each([['tenderness', 3], ['opening-mm', 41.5], ['opening-fingers', 4], ['nrs-now', 10], ['nrs-worst-week', 0], ['overlap-mm', -2], ['sideways-mm', 7.5], ['path-returns', 1], ['familiar-pain', 1]] as const)('%s accepts %d', (measure, value) => expect(checkedReading(measure, value)).toBe(value));
-  test.each([['tenderness', 4], ['opening-mm', 91], ['opening-mm', NaN], ['opening-fingers', 2.5], ['opening-fingers', 5], ['nrs-now', 11], ['overlap-mm', -16], ['sideways-mm', -1], ['forward-mm', 21], ['path-returns', 2], ['familiar-pain', 0.5]] as const)('%s refuses %d', (measure, value) => expect(() => checkedReading(measure, value)).toThrow(/accepted/));
+  test.each([
+    ['tenderness', 3],
+    ['opening-mm', 41.5],
+    ['opening-fingers', 4],
+    ['nrs-now', 10],
+    ['nrs-worst-week', 0],
+    ['overlap-mm', -2],
+    ['sideways-mm', 7.5],
+    ['path-returns', 1],
+    ['familiar-pain', 1],
+  ] as const)('%s accepts %d', (measure, value) => expect(checkedReading(measure, value)).toBe(value));
+  test.each([
+    ['tenderness', 4],
+    ['opening-mm', 91],
+    ['opening-mm', NaN],
+    ['opening-fingers', 2.5],
+    ['opening-fingers', 5],
+    ['nrs-now', 11],
+    ['overlap-mm', -16],
+    ['sideways-mm', -1],
+    ['forward-mm', 21],
+    ['path-returns', 2],
+    ['familiar-pain', 0.5],
+  ] as const)('%s refuses %d', (measure, value) => expect(() => checkedReading(measure, value)).toThrow(/accepted/));
 });

@@ -21,20 +21,34 @@ export interface NrsChange {
 
 /** @throws InputError unless the value is a whole number from 0 to 10. */
 export function nrsScore(value: unknown, field = 'rating'): number {
-  if (typeof value !== 'number' || !Number.isInteger(value) || value < 0 || value > 10) throw new InputError(field, 'a whole number from 0 to 10 is accepted');
+  if (typeof value !== 'number' || !Number.isInteger(value) || value < 0 || value > 10)
+    throw new InputError(field, 'a whole number from 0 to 10 is accepted');
   return value;
 }
 
 /** Change between two values, which may be means of a diary week. Thresholds are tested without division by the result. */
 export function nrsChange(baseline: number, followUp: number): NrsChange {
-  for (const [field, v] of [['baseline', baseline], ['followUp', followUp]] as const)
+  for (const [field, v] of [
+    ['baseline', baseline],
+    ['followUp', followUp],
+  ] as const)
     if (!Number.isFinite(v) || v < 0 || v > 10) throw new InputError(field, 'a number from 0 to 10 is accepted');
   const delta = followUp - baseline;
   const twoPoints = -delta >= 2;
-  if (baseline === 0) return { delta, percent: null, band: followUp > 0 ? 'undefined' : 'no-important-change', twoPoints };
+  if (baseline === 0)
+    return { delta, percent: null, band: followUp > 0 ? 'undefined' : 'no-important-change', twoPoints };
   const fall = (baseline - followUp) * 100;
   const reaches = (percent: number) => fall >= percent * baseline;
-  const band: NrsBand = delta > 0 ? 'worse' : reaches(50) ? 'substantial' : reaches(30) ? 'moderate' : reaches(10) ? 'minimal' : 'no-important-change';
+  const band: NrsBand =
+    delta > 0
+      ? 'worse'
+      : reaches(50)
+        ? 'substantial'
+        : reaches(30)
+          ? 'moderate'
+          : reaches(10)
+            ? 'minimal'
+            : 'no-important-change';
   return { delta, percent: ((baseline - followUp) / baseline) * 100, band, twoPoints };
 }
 
@@ -57,12 +71,18 @@ export interface SessionRelief {
 
 /** Relief over one session by the trapezoid rule; times in minutes, increasing, the first is the baseline. */
 export function sessionRelief(minutes: readonly number[], ratings: readonly number[]): SessionRelief {
-  if (minutes.length !== ratings.length || minutes.length < 2) throw new InputError('ratings', 'at least two times with a rating each are needed');
+  if (minutes.length !== ratings.length || minutes.length < 2)
+    throw new InputError('ratings', 'at least two times with a rating each are needed');
   if (minutes.some((t, i) => i > 0 && t <= minutes[i - 1]!)) throw new InputError('minutes', 'times must increase');
   const values = ratings.map((r) => nrsScore(r));
   const baseline = values[0]!;
   const area = values.slice(1).reduce((sum, v, i) => sum + ((v + values[i]!) / 2) * (minutes[i + 1]! - minutes[i]!), 0);
   const length = minutes[minutes.length - 1]! - minutes[0]!;
   const spid = baseline * length - area;
-  return { spid, percentOfMost: baseline ? (spid / (baseline * length)) * 100 : null, area, timeWeightedMean: area / length };
+  return {
+    spid,
+    percentOfMost: baseline ? (spid / (baseline * length)) * 100 : null,
+    area,
+    timeWeightedMean: area / length,
+  };
 }

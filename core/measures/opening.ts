@@ -14,8 +14,10 @@ export type OpeningBand = 'limited' | 'not-limited';
 export const LIMITED_BELOW_MM = 40;
 
 export function openingFromRuler(distanceMm: number, overlapMm = 0): Opening {
-  if (!Number.isFinite(distanceMm) || distanceMm < 0 || distanceMm > 90) throw new InputError('distanceMm', '0 to 90 mm is accepted');
-  if (!Number.isFinite(overlapMm) || overlapMm < -15 || overlapMm > 15) throw new InputError('overlapMm', '-15 to 15 mm is accepted');
+  if (!Number.isFinite(distanceMm) || distanceMm < 0 || distanceMm > 90)
+    throw new InputError('distanceMm', '0 to 90 mm is accepted');
+  if (!Number.isFinite(overlapMm) || overlapMm < -15 || overlapMm > 15)
+    throw new InputError('overlapMm', '-15 to 15 mm is accepted');
   const openingMm = roundHalfAway(distanceMm + overlapMm, 1);
   return { openingMm, band: openingBand(openingMm) };
 }
@@ -34,7 +36,11 @@ export const betweenEdges = (openingMm: number, overlapMm: number): number => ro
 export function movedByOverlap(openingMm: number, fromOverlapMm: number, toOverlapMm: number): number {
   const edgesMm = betweenEdges(openingMm, fromOverlapMm);
   const moved = openingFromRuler(edgesMm, toOverlapMm).openingMm;
-  if (moved < 0) throw new InputError('Overlap of the front teeth', `with ${edgesMm} mm between the edges, ${-edgesMm} mm or more is accepted`);
+  if (moved < 0)
+    throw new InputError(
+      'Overlap of the front teeth',
+      `with ${edgesMm} mm between the edges, ${-edgesMm} mm or more is accepted`,
+    );
   return moved;
 }
 
@@ -47,7 +53,8 @@ export function openingsContradict(openings: Readonly<Partial<Record<OpeningKey,
   return given.some((mm, i) => i > 0 && mm < given[i - 1]! - 2);
 }
 
-export const openingBand = (openingMm: number): OpeningBand => (openingMm < LIMITED_BELOW_MM ? 'limited' : 'not-limited');
+export const openingBand = (openingMm: number): OpeningBand =>
+  openingMm < LIMITED_BELOW_MM ? 'limited' : 'not-limited';
 
 /** Adult finger widths at the end joint run from 14 to 20 mm (from memory, to be verified). */
 export const FINGER_WIDTH_MM = { least: 10, most: 26 } as const;
@@ -64,11 +71,14 @@ export interface FingerOpening {
  * widths that fit, upper bound = that plus the next finger. Overlap is not added: the test is between the incisors.
  */
 export function openingFromFingers(widthsMm: readonly number[], fits: number): FingerOpening {
-  if (!Array.isArray(widthsMm) || widthsMm.length < 1 || widthsMm.length > 4) throw new InputError('widthsMm', 'one to four finger widths are accepted');
+  if (!Array.isArray(widthsMm) || widthsMm.length < 1 || widthsMm.length > 4)
+    throw new InputError('widthsMm', 'one to four finger widths are accepted');
   widthsMm.forEach((w, i) => {
-    if (!(w >= FINGER_WIDTH_MM.least && w <= FINGER_WIDTH_MM.most)) throw new InputError(`widthsMm[${i}]`, `${FINGER_WIDTH_MM.least} to ${FINGER_WIDTH_MM.most} mm is accepted`);
+    if (!(w >= FINGER_WIDTH_MM.least && w <= FINGER_WIDTH_MM.most))
+      throw new InputError(`widthsMm[${i}]`, `${FINGER_WIDTH_MM.least} to ${FINGER_WIDTH_MM.most} mm is accepted`);
   });
-  if (!Number.isInteger(fits) || fits < 0 || fits > widthsMm.length) throw new InputError('fits', `a whole number from 0 to ${widthsMm.length} is accepted`);
+  if (!Number.isInteger(fits) || fits < 0 || fits > widthsMm.length)
+    throw new InputError('fits', `a whole number from 0 to ${widthsMm.length} is accepted`);
   const sum = (n: number) => widthsMm.slice(0, n).reduce((a, b) => a + b, 0);
   return { leastMm: sum(fits), belowMm: fits < widthsMm.length ? sum(fits + 1) : null };
 }
@@ -79,7 +89,14 @@ export function openingFromFingers(widthsMm: readonly number[], fits: number): F
  */
 export function fingerReadings(fits: number, strainAt: number | null): { countOnly: string; withStrain: string } {
   const countOnly = fits >= 4 ? 'not bad' : fits === 3 ? 'much tension' : 'much tension, work on it';
-  const withStrain = fits >= 4 ? 'fine' : fits === 3 ? (strainAt !== null && strainAt <= 3 ? 'work on it: strain is felt at three' : 'fine as long as no strain is felt') : 'tight, begin gently';
+  const withStrain =
+    fits >= 4
+      ? 'fine'
+      : fits === 3
+        ? strainAt !== null && strainAt <= 3
+          ? 'work on it: strain is felt at three'
+          : 'fine as long as no strain is felt'
+        : 'tight, begin gently';
   return { countOnly, withStrain };
 }
 
@@ -92,5 +109,9 @@ export type OpeningChange = 'within-error' | 'possible' | 'beyond-error';
 export const OPENING_ERROR_MM = { possible: 5, beyond: 9 } as const;
 export function openingChange(beforeMm: number, afterMm: number): OpeningChange {
   const change = Math.abs(afterMm - beforeMm);
-  return change >= OPENING_ERROR_MM.beyond ? 'beyond-error' : change >= OPENING_ERROR_MM.possible ? 'possible' : 'within-error';
+  return change >= OPENING_ERROR_MM.beyond
+    ? 'beyond-error'
+    : change >= OPENING_ERROR_MM.possible
+      ? 'possible'
+      : 'within-error';
 }

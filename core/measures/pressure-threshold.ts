@@ -35,7 +35,8 @@ export interface Threshold {
 export const GAUGE_UNITS = ['kPa', 'N', 'kgf', 'lbf'] as const;
 export type GaugeUnit = (typeof GAUGE_UNITS)[number];
 const NEWTON_PER: Record<Exclude<GaugeUnit, 'kPa'>, number> = { N: 1, kgf: NEWTON_PER_KGF, lbf: NEWTON_PER_LBF };
-export const kpaFromGauge = (value: number, unit: GaugeUnit, areaCm2: number): number => (unit === 'kPa' ? value : kpaFrom(value * NEWTON_PER[unit], areaCm2));
+export const kpaFromGauge = (value: number, unit: GaugeUnit, areaCm2: number): number =>
+  unit === 'kPa' ? value : kpaFrom(value * NEWTON_PER[unit], areaCm2);
 
 /** @throws InputError when there are not three trials, or one lies outside 1–2000 kPa. */
 export function pressureThreshold(trials: readonly ThresholdTrial[], areaCm2 = 1): Threshold {
@@ -48,9 +49,15 @@ export function pressureThreshold(trials: readonly ThresholdTrial[], areaCm2 = 1
   const kpa = (second.kpa + third.kpa) / 2;
   const newton = newtonFrom(kpa, areaCm2);
   return {
-    kpa, newton, kgf: newton / NEWTON_PER_KGF,
+    kpa,
+    newton,
+    kgf: newton / NEWTON_PER_KGF,
     unsteady: Math.abs(second.kpa - third.kpa) > kpa / 5,
-    rampOff: trials.some((t) => t.rampKpaPerSecond !== null && (t.rampKpaPerSecond < RAMP_KPA_PER_SECOND.least || t.rampKpaPerSecond > RAMP_KPA_PER_SECOND.most)),
+    rampOff: trials.some(
+      (t) =>
+        t.rampKpaPerSecond !== null &&
+        (t.rampKpaPerSecond < RAMP_KPA_PER_SECOND.least || t.rampKpaPerSecond > RAMP_KPA_PER_SECOND.most),
+    ),
     slipped: trials.some((t) => t.slipped),
   };
 }

@@ -15,7 +15,14 @@ interface Measure {
   least: number;
   most: number;
 }
-const measure = (name: string, unit: Measure['unit'], better: Measure['better'], belongs: Belongs, least: number, most: number): Measure => ({ name, unit, better, belongs, least, most });
+const measure = (
+  name: string,
+  unit: Measure['unit'],
+  better: Measure['better'],
+  belongs: Belongs,
+  least: number,
+  most: number,
+): Measure => ({ name, unit, better, belongs, least, most });
 
 /** What can be read at a visit. Each measure says its range and which way is better, so that no screen has to know. */
 export const MEASURES = {
@@ -79,7 +86,16 @@ export function checkedReading(key: MeasureKey, value: unknown, field = 'value')
   if (unit === 'of 10') return nrsScore(value, field);
   if (unit === 'of 3') return tenderness(value, field);
   const measured = unit === 'mm' || unit === 'kPa';
-  const fits = typeof value === 'number' && Number.isFinite(value) && value >= least && value <= most && (measured || Number.isInteger(value));
-  if (!fits) throw new InputError(field, measured ? `${least} to ${most} ${unit} is accepted` : `a whole number from ${least} to ${most} is accepted`);
+  const fits =
+    typeof value === 'number' &&
+    Number.isFinite(value) &&
+    value >= least &&
+    value <= most &&
+    (measured || Number.isInteger(value));
+  if (!fits)
+    throw new InputError(
+      field,
+      measured ? `${least} to ${most} ${unit} is accepted` : `a whole number from ${least} to ${most} is accepted`,
+    );
   return value;
 }

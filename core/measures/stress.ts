@@ -21,12 +21,18 @@ function stressScore(answers: readonly Answer[], count: number, reversed: Readon
   const all = wholeAnswers(answers, count, 0, 4);
   if (missingOf(all)) return { scorable: false, why: 'every question has to be answered' };
   const given = answered(all);
-  return { scorable: true, score: sum(given.map((a, i) => (reversed.has(i + 1) ? 4 - a : a))), checkAnswers: new Set(given).size === 1 };
+  return {
+    scorable: true,
+    score: sum(given.map((a, i) => (reversed.has(i + 1) ? 4 - a : a))),
+    checkAnswers: new Set(given).size === 1,
+  };
 }
 
 export function perceivedStress10(answers: readonly Answer[]): Scored<Stress & { band: StressBand }> {
   const scored = stressScore(answers, 10, REVERSED_10);
-  return scored.scorable ? { ...scored, band: scored.score >= 27 ? 'high' : scored.score >= 14 ? 'moderate' : 'low' } : scored;
+  return scored.scorable
+    ? { ...scored, band: scored.score >= 27 ? 'high' : scored.score >= 14 ? 'moderate' : 'low' }
+    : scored;
 }
 
 /** Items 2, 4, 5 and 10 of the long form, its second and third reversed. */
@@ -34,6 +40,7 @@ export const perceivedStress4 = (answers: readonly Answer[]): Scored<Stress> => 
 
 /** Present distress, 0–10; no bands. */
 export function distress(value: number): number {
-  if (!Number.isInteger(value) || value < 0 || value > 10) throw new InputError('value', 'a whole number from 0 to 10 is accepted');
+  if (!Number.isInteger(value) || value < 0 || value > 10)
+    throw new InputError('value', 'a whole number from 0 to 10 is accepted');
   return value;
 }

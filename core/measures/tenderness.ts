@@ -20,8 +20,16 @@ export const TOTAL_SITES = 16;
  * Total over tested sites; a site that was not tested makes it a mean of those that were. Over eight muscle pairs it is
  * the total tenderness score, 0–48 (Langemark and Olesen, as above; sure).
  */
-export function tendernessTotal(sites: readonly (number | null)[]): { total: number | null; mean: number | null; tested: number } {
+export function tendernessTotal(sites: readonly (number | null)[]): {
+  total: number | null;
+  mean: number | null;
+  tested: number;
+} {
   const tested = sites.filter((s): s is number => s !== null).map((s) => tenderness(s));
   const sum = tested.reduce<number>((a, b) => a + b, 0);
-  return { total: tested.length === sites.length && sites.length ? sum : null, mean: tested.length ? sum / tested.length : null, tested: tested.length };
+  return {
+    total: tested.length === sites.length && sites.length ? sum : null,
+    mean: tested.length ? sum / tested.length : null,
+    tested: tested.length,
+  };
 }

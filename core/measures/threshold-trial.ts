@@ -27,11 +27,26 @@ export function risePerSecond(samples: readonly PressSample[]): number | null {
 }
 
 /** How the press goes right now. */
-export function meterOf(samples: readonly PressSample[]): { kpa: number; rise: number | null; hint: 'slower' | 'steady' | 'faster' | null } {
+export function meterOf(samples: readonly PressSample[]): {
+  kpa: number;
+  rise: number | null;
+  hint: 'slower' | 'steady' | 'faster' | null;
+} {
   const last = samples[samples.length - 1];
   if (!last) return { kpa: 0, rise: null, hint: null };
   const rise = last.kpa < PRESS_FROM_KPA ? null : risePerSecond(samples.filter((s) => s.atMs > last.atMs - METER_MS));
-  return { kpa: last.kpa, rise, hint: rise === null ? null : rise > RAMP_KPA_PER_SECOND.most ? 'slower' : rise < RAMP_KPA_PER_SECOND.least ? 'faster' : 'steady' };
+  return {
+    kpa: last.kpa,
+    rise,
+    hint:
+      rise === null
+        ? null
+        : rise > RAMP_KPA_PER_SECOND.most
+          ? 'slower'
+          : rise < RAMP_KPA_PER_SECOND.least
+            ? 'faster'
+            : 'steady',
+  };
 }
 
 /** What a press came to when the client spoke at `markMs`: the highest pressure until then; null when nothing pressed. */
@@ -45,5 +60,9 @@ export function pressUntil(samples: readonly PressSample[], markMs: number): Thr
     highest = Math.max(highest, kpa);
     if (highest > SLIP_FROM_KPA && kpa < highest * (1 - SLIP_SHARE)) slipped = true;
   }
-  return { kpa: Math.round(highest * 10) / 10, rampKpaPerSecond: risePerSecond(pressed), ...(slipped ? { slipped } : {}) };
+  return {
+    kpa: Math.round(highest * 10) / 10,
+    rampKpaPerSecond: risePerSecond(pressed),
+    ...(slipped ? { slipped } : {}),
+  };
 }

@@ -51,13 +51,30 @@ const middle = (values: readonly number[]): number => {
 export function judgeCourse(points: readonly CoursePoint[]): Judgement {
   const first = points[0];
   const last = points[points.length - 1];
-  if (!first || !last) return { verdict: 'no-readings', advice: 'keep-rating', baseline: null, current: null, days: 0, readingsNeeded: READINGS_NEEDED, band: null, trend: null, clearSinceDay: null };
+  if (!first || !last)
+    return {
+      verdict: 'no-readings',
+      advice: 'keep-rating',
+      baseline: null,
+      current: null,
+      days: 0,
+      readingsNeeded: READINGS_NEEDED,
+      band: null,
+      trend: null,
+      clearSinceDay: null,
+    };
   const baseline = first.value;
   const recent = points.slice(-3).map((p) => p.value);
   const current = points.length >= 4 ? middle(recent) : last.value;
   const days = last.day - first.day;
   const readingsNeeded = Math.max(0, READINGS_NEEDED - points.length);
-  const slope = readingsNeeded === 0 ? trend(points.map((p) => p.day), points.map((p) => p.value)) : null;
+  const slope =
+    readingsNeeded === 0
+      ? trend(
+          points.map((p) => p.day),
+          points.map((p) => p.value),
+        )
+      : null;
   const common = {
     baseline,
     current,
@@ -68,9 +85,11 @@ export function judgeCourse(points: readonly CoursePoint[]): Judgement {
     clearSinceDay: clearSince(points, baseline),
   };
   const twoUp = points.length >= 3 && recent.slice(-2).every((v) => v - baseline >= MATTERS_POINTS);
-  if (twoUp || (points.length >= 4 && current - baseline >= MATTERS_POINTS)) return { ...common, verdict: 'worse', advice: current - baseline >= 3 ? 'refer' : 'review' };
+  if (twoUp || (points.length >= 4 && current - baseline >= MATTERS_POINTS))
+    return { ...common, verdict: 'worse', advice: current - baseline >= 3 ? 'refer' : 'review' };
   if (readingsNeeded > 0 || days < DAYS_NEEDED) return { ...common, verdict: 'too-early', advice: 'keep-rating' };
-  if (isClearFall(baseline, current) && slope && slope.high <= 0 && slope.slopePerDay < 0) return { ...common, verdict: 'better', advice: 'continue' };
+  if (isClearFall(baseline, current) && slope && slope.high <= 0 && slope.slopePerDay < 0)
+    return { ...common, verdict: 'better', advice: 'continue' };
   return { ...common, verdict: 'no-clear-change', advice: days >= REVIEW_AFTER_DAYS ? 'review' : 'adjust' };
 }
 
@@ -109,18 +128,30 @@ export function courseReason(j: Judgement): string {
       return 'Rate it 0 to 10 at the next visit.';
     case 'too-early': {
       const pair = `${whole(j.baseline!)} to ${whole(j.current!)}`;
-      const needs = [j.readingsNeeded ? `${j.readingsNeeded} more rating${j.readingsNeeded === 1 ? '' : 's'}` : '', j.days < DAYS_NEEDED ? `${Math.ceil(DAYS_NEEDED - j.days)} more day${DAYS_NEEDED - j.days <= 1 ? '' : 's'}` : ''].filter(Boolean);
+      const needs = [
+        j.readingsNeeded ? `${j.readingsNeeded} more rating${j.readingsNeeded === 1 ? '' : 's'}` : '',
+        j.days < DAYS_NEEDED
+          ? `${Math.ceil(DAYS_NEEDED - j.days)} more day${DAYS_NEEDED - j.days <= 1 ? '' : 's'}`
+          : '',
+      ].filter(Boolean);
       return `${pair} so far. Needs ${needs.join(' and ')}.`;
     }
     case 'better': {
       const perWeek = (v: number) => String(roundHalfAway(Math.abs(v) * 7, 1));
       const t = j.trend!;
-      const since = j.clearSinceDay === null ? '' : ` Past the smallest change that matters since day ${Math.round(j.clearSinceDay)}.`;
+      const since =
+        j.clearSinceDay === null
+          ? ''
+          : ` Past the smallest change that matters since day ${Math.round(j.clearSinceDay)}.`;
       return `Falling ${perWeek(t.slopePerDay)} a week (${perWeek(t.high)} to ${perWeek(t.low)}).${since} Go on.`;
     }
     case 'worse':
-      return j.advice === 'refer' ? 'Up by 3 or more: suggest licensed care before more firm work.' : 'Up by 2 or more: review before more firm work.';
+      return j.advice === 'refer'
+        ? 'Up by 3 or more: suggest licensed care before more firm work.'
+        : 'Up by 2 or more: review before more firm work.';
     case 'no-clear-change':
-      return j.advice === 'review' ? `${whole(j.baseline!)} to ${whole(j.current!)}, inside the band of ordinary ups and downs. Time to review: change the routine or refer.` : `${whole(j.baseline!)} to ${whole(j.current!)}, inside the band of ordinary ups and downs. Adjust the routine.`;
+      return j.advice === 'review'
+        ? `${whole(j.baseline!)} to ${whole(j.current!)}, inside the band of ordinary ups and downs. Time to review: change the routine or refer.`
+        : `${whole(j.baseline!)} to ${whole(j.current!)}, inside the band of ordinary ups and downs. Adjust the routine.`;
   }
 }

@@ -14,7 +14,11 @@ export interface ReadingPair {
   meaning: string;
 }
 
-const OPENING_MEANING = { 'within-error': 'within the test’s own error (5 mm)', possible: 'a possible change (5 to 9 mm)', 'beyond-error': 'more than the test’s own error (9 mm)' } as const;
+const OPENING_MEANING = {
+  'within-error': 'within the test’s own error (5 mm)',
+  possible: 'a possible change (5 to 9 mm)',
+  'beyond-error': 'more than the test’s own error (9 mm)',
+} as const;
 
 /** Only readings taken before the work are compared: those after it show the visit, not the course. Oldest first. */
 export function readingPairs(readings: readonly Reading[]): ReadingPair[] {
@@ -33,7 +37,16 @@ export function readingPairs(readings: readonly Reading[]): ReadingPair[] {
       const change = now - first;
       const up = MEASURES[measure].better === 'up';
       const direction = change === 0 ? 'same' : change > 0 === up ? 'better' : 'worse';
-      return { measure, place, side, first, now, change, direction, meaning: meaningOf(measure, place, first, now) } as const;
+      return {
+        measure,
+        place,
+        side,
+        first,
+        now,
+        change,
+        direction,
+        meaning: meaningOf(measure, place, first, now),
+      } as const;
     });
 }
 
@@ -49,7 +62,8 @@ function thresholdMeaning(place: string, first: number, now: number): string {
 
 function meaningOf(measure: MeasureKey, place: string, first: number, now: number): string {
   if (measure === 'pressure-threshold') return thresholdMeaning(place, first, now);
-  if (measure.startsWith('opening-') && MEASURES[measure].unit === 'mm') return OPENING_MEANING[openingChange(first, now)];
+  if (measure.startsWith('opening-') && MEASURES[measure].unit === 'mm')
+    return OPENING_MEANING[openingChange(first, now)];
   if (measure === 'opening-fingers') return 'by count, coarse; the ruler tells more';
   if (MEASURES[measure].unit === 'mm') return 'no error figure is known for this';
   // One grade is as much as two examiners differ by (our choice); two grades are called a change.

@@ -71,7 +71,9 @@ export function trend(days: readonly number[], values: readonly number[], zForIn
   // Numbers of a fixed kind are ordered without asking a function for each pair: a year of ratings has 66 000 slopes.
   const all = new Float64Array((days.length * (days.length - 1)) / 2);
   let count = 0;
-  for (let i = 0; i < days.length; i++) for (let j = i + 1; j < days.length; j++) if (days[j]! > days[i]!) all[count++] = (values[j]! - values[i]!) / (days[j]! - days[i]!);
+  for (let i = 0; i < days.length; i++)
+    for (let j = i + 1; j < days.length; j++)
+      if (days[j]! > days[i]!) all[count++] = (values[j]! - values[i]!) / (days[j]! - days[i]!);
   if (!count) return null;
   const slopes = all.subarray(0, count).sort();
   const mk = mannKendall(values);
@@ -80,5 +82,11 @@ export function trend(days: readonly number[], values: readonly number[], zForIn
   const low = Math.max(roundHalfEven((n - c) / 2) - 1, 0);
   const high = Math.min(roundHalfEven((n + c) / 2), n - 1);
   const slopePerDay = median(slopes);
-  return { slopePerDay, low: slopes[low]!, high: slopes[high]!, intercept: median(ascending(values)) - slopePerDay * median(ascending(days)), ...mk };
+  return {
+    slopePerDay,
+    low: slopes[low]!,
+    high: slopes[high]!,
+    intercept: median(ascending(values)) - slopePerDay * median(ascending(days)),
+    ...mk,
+  };
 }

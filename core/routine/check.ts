@@ -25,7 +25,9 @@ export function checkRoutine(routine: Routine, catalogue: Catalogue, screening: 
   const breaches = steps.map((p) => (screening ? breachesOf(p.step, screening, catalogue) : []));
   const context = { routine, steps, cues, totals: totalsOf(routine.steps, cues), screening, breaches, catalogue };
   const position = new Map(routine.steps.map((s, i) => [s.id, i]));
-  const found = RULES.flatMap((rule) => rule.check(context).map((f) => ({ ...f, rule: rule.id, severity: rule.severity, reason: rule.reason })));
+  const found = RULES.flatMap((rule) =>
+    rule.check(context).map((f) => ({ ...f, rule: rule.id, severity: rule.severity, reason: rule.reason })),
+  );
   const at = (f: Finding) => position.get(f.stepIds[0] ?? '') ?? routine.steps.length;
   return found.sort((a, b) => WEIGHT[a.severity] - WEIGHT[b.severity] || at(a) - at(b));
 }

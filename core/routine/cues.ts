@@ -8,8 +8,18 @@ import { BOUNDS, type BreathPattern, type DosePart, type Routine, type Step } fr
  * one before ended.
  */
 export type CueKind =
-  | 'move' | 'hold' | 'beats' | 'breath' | 'open' | 'check'
-  | 'change-side' | 'change-direction' | 'next-spot' | 'swap-hands' | 'rest' | 'done';
+  | 'move'
+  | 'hold'
+  | 'beats'
+  | 'breath'
+  | 'open'
+  | 'check'
+  | 'change-side'
+  | 'change-direction'
+  | 'next-spot'
+  | 'swap-hands'
+  | 'rest'
+  | 'done';
 
 export interface Cue {
   index: number;
@@ -55,7 +65,8 @@ export function roundsOf(step: Step): Round[] {
   }
   const second: OneSide = first === 'left' ? 'right' : 'left';
   const setsOn = (side: OneSide) => sets + (extra?.side === side ? extra.sets : 0);
-  const roundsOn = (side: OneSide): Round[] => Array.from({ length: setsOn(side) }, (_, i) => ({ side, set: i + 1, sets: setsOn(side) }));
+  const roundsOn = (side: OneSide): Round[] =>
+    Array.from({ length: setsOn(side) }, (_, i) => ({ side, set: i + 1, sets: setsOn(side) }));
   if (sequence === 'side-complete') return [...roundsOn(first), ...roundsOn(second)];
   const out: Round[] = [];
   for (let set = 1; set <= Math.max(setsOn(first), setsOn(second)); set++)
@@ -78,13 +89,15 @@ function partMs(part: DosePart): number {
   }
 }
 
-export const breathCycleSeconds = (p: BreathPattern): number => p.inSeconds + p.holdInSeconds + p.outSeconds + p.holdOutSeconds;
+export const breathCycleSeconds = (p: BreathPattern): number =>
+  p.inSeconds + p.holdInSeconds + p.outSeconds + p.holdOutSeconds;
 
 /** Breaths per minute of a pattern. */
 export const breathsPerMinute = (p: BreathPattern): number => 60 / breathCycleSeconds(p);
 
 /** Full cycles that fit into a time, so that it ends on a complete breath out. */
-export const breathCyclesIn = (seconds: number, p: BreathPattern): number => Math.floor(seconds / breathCycleSeconds(p) + 1e-9);
+export const breathCyclesIn = (seconds: number, p: BreathPattern): number =>
+  Math.floor(seconds / breathCycleSeconds(p) + 1e-9);
 
 /**
  * Expand a routine into its cue list.
@@ -96,7 +109,15 @@ export function expandRoutine(routine: Pick<Routine, 'steps'>): Cue[] {
   routine.steps.forEach((step, stepIndex) => {
     const { parts, spots, pauses } = step.dose;
     // Written out in full: this runs for every keystroke, and spreading objects here costs thirty times as much.
-    const push = (kind: CueKind, ms: number, round: Round, spot: number, direction: Cue['direction'] = 0, part: DosePart | null = null, pressure: Pressure | null = step.pressure): void => {
+    const push = (
+      kind: CueKind,
+      ms: number,
+      round: Round,
+      spot: number,
+      direction: Cue['direction'] = 0,
+      part: DosePart | null = null,
+      pressure: Pressure | null = step.pressure,
+    ): void => {
       if (ms <= 0) return;
       cues.push({
         index: cues.length,
@@ -112,9 +133,13 @@ export function expandRoutine(routine: Pick<Routine, 'steps'>): Cue[] {
         spots,
         direction,
         pressure,
-        beats: part?.kind === 'beats' ? { count: part.count, intervalMs: 60_000 / part.perMinute, unit: part.unit } : null,
+        beats:
+          part?.kind === 'beats' ? { count: part.count, intervalMs: 60_000 / part.perMinute, unit: part.unit } : null,
         breath: part?.kind === 'breath' ? { cycles: part.cycles, pattern: part.pattern } : null,
-        open: part?.kind === 'open' ? { until: part.until, leastMs: part.leastSeconds * 1000, mostMs: part.mostSeconds * 1000 } : null,
+        open:
+          part?.kind === 'open'
+            ? { until: part.until, leastMs: part.leastSeconds * 1000, mostMs: part.mostSeconds * 1000 }
+            : null,
         check: part?.kind === 'check' ? part.what : null,
       });
       clockMs += ms;
@@ -133,17 +158,39 @@ export function expandRoutine(routine: Pick<Routine, 'steps'>): Cue[] {
           for (let d = 1; d <= directions; d++) {
             const direction = (directions === 2 ? d : 0) as Cue['direction'];
             if (d === 2) push('change-direction', pauses.directionChangeSeconds * 1000, round, spot, direction);
-            push(part.kind, partMs(part), round, spot, direction, part, d === 2 ? (step.returnPressure ?? step.pressure) : step.pressure);
+            push(
+              part.kind,
+              partMs(part),
+              round,
+              spot,
+              direction,
+              part,
+              d === 2 ? (step.returnPressure ?? step.pressure) : step.pressure,
+            );
           }
         }
       }
     });
   });
   if (clockMs > BOUNDS.routineMinutes * 60_000)
-    throw new InputError('steps', `the routine runs ${Math.ceil(clockMs / 60_000)} min; at most ${BOUNDS.routineMinutes} min are accepted`);
+    throw new InputError(
+      'steps',
+      `the routine runs ${Math.ceil(clockMs / 60_000)} min; at most ${BOUNDS.routineMinutes} min are accepted`,
+    );
   const last = cues[cues.length - 1];
   if (last)
-    cues.push({ ...last, index: cues.length, kind: 'done', startMs: clockMs, endMs: clockMs, beats: null, breath: null, open: null, check: null, direction: 0 });
+    cues.push({
+      ...last,
+      index: cues.length,
+      kind: 'done',
+      startMs: clockMs,
+      endMs: clockMs,
+      beats: null,
+      breath: null,
+      open: null,
+      check: null,
+      direction: 0,
+    });
   return cues;
 }
 

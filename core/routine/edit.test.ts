@@ -1,7 +1,16 @@
 import { describe, expect, test } from 'vitest';
 import { bareStep, hold, routineFrom, routineOf, stepOf } from '../../tests/support/routines.ts';
 import { CATALOGUE } from '../../reference/catalogue.ts';
-import { applyFix, freshId, insertStep, mirrorDrainage, moveStep, removeStep, replaceStep, usualIndex } from './edit.ts';
+import {
+  applyFix,
+  freshId,
+  insertStep,
+  mirrorDrainage,
+  moveStep,
+  removeStep,
+  replaceStep,
+  usualIndex,
+} from './edit.ts';
 import { routineSeconds } from './timing.ts';
 import { ribbonOf } from './ribbon.ts';
 import { expandRoutine } from './cues.ts';
@@ -33,32 +42,71 @@ describe('edits leave the old routine as it was', () => {
 describe('where a technique usually goes', () => {
   const r = routineFrom(['slow-breaths', 'collarbone-pump', 'skull-base-circles', 'temple-circles', 'terminus-close']);
   test('neck work goes before the release', () => expect(usualIndex(r, 'scm-pinch-walk', CATALOGUE)).toBe(3));
-  test('a press goes after the release and before the closing', () => expect(usualIndex(r, 'jaw-angle-press', CATALOGUE)).toBe(4));
+  test('a press goes after the release and before the closing', () =>
+    expect(usualIndex(r, 'jaw-angle-press', CATALOGUE)).toBe(4));
   test('an unknown technique goes to the end', () => expect(usualIndex(r, 'nothing', CATALOGUE)).toBe(5));
 });
 
 describe('fixes', () => {
   test('pressure, contact, sides', () => {
-    expect(applyFix(abc, { do: 'set-pressure', stepId: 'b', pressure: 'feather' }, CATALOGUE).steps[1]!.pressure).toBe('feather');
-    expect(applyFix(abc, { do: 'set-contact', stepId: 'b', contact: 'knuckles' }, CATALOGUE).steps[1]!.contact).toBe('knuckles');
+    expect(applyFix(abc, { do: 'set-pressure', stepId: 'b', pressure: 'feather' }, CATALOGUE).steps[1]!.pressure).toBe(
+      'feather',
+    );
+    expect(applyFix(abc, { do: 'set-contact', stepId: 'b', contact: 'knuckles' }, CATALOGUE).steps[1]!.contact).toBe(
+      'knuckles',
+    );
     expect(applyFix(abc, { do: 'each-side', stepId: 'a' }, CATALOGUE).steps[0]!.sides.mode).toBe('each');
   });
-  test('a fix for a step that is gone changes nothing', () => expect(ids(applyFix(abc, { do: 'remove', stepId: 'z' }, CATALOGUE))).toBe('abc'));
+  test('a fix for a step that is gone changes nothing', () =>
+    expect(ids(applyFix(abc, { do: 'remove', stepId: 'z' }, CATALOGUE))).toBe('abc'));
   test('evening out takes away extra sets without a reason, keeps those with one', () => {
-    const extra = (reason: string) => routineOf([{ ...bareStep('a', [hold(10)], { mode: 'each' }), sides: { mode: 'each', first: 'left', sets: 1, extra: { side: 'left', sets: 1, reason }, sequence: 'side-complete' } }]);
+    const extra = (reason: string) =>
+      routineOf([
+        {
+          ...bareStep('a', [hold(10)], { mode: 'each' }),
+          sides: {
+            mode: 'each',
+            first: 'left',
+            sets: 1,
+            extra: { side: 'left', sets: 1, reason },
+            sequence: 'side-complete',
+          },
+        },
+      ]);
     expect(applyFix(extra(''), { do: 'even-sides' }, CATALOGUE).steps[0]!.sides.extra).toBeNull();
     expect(applyFix(extra('sorer'), { do: 'even-sides' }, CATALOGUE).steps[0]!.sides.extra?.sets).toBe(1);
   });
   test('a place that is never touched is dropped', () => {
-    const r = routineOf([{ ...bareStep('a', [hold(5)]), places: [{ kind: 'keep-off', id: 'jaw-joint' }, { kind: 'point', id: 'ST6' }] }]);
-    expect(applyFix(r, { do: 'drop-place', stepId: 'a' }, CATALOGUE).steps[0]!.places).toEqual([{ kind: 'point', id: 'ST6' }]);
+    const r = routineOf([
+      {
+        ...bareStep('a', [hold(5)]),
+        places: [
+          { kind: 'keep-off', id: 'jaw-joint' },
+          { kind: 'point', id: 'ST6' },
+        ],
+      },
+    ]);
+    expect(applyFix(r, { do: 'drop-place', stepId: 'a' }, CATALOGUE).steps[0]!.places).toEqual([
+      { kind: 'point', id: 'ST6' },
+    ]);
   });
   test('drainage is closed in reverse, the collarbone last', () => {
     const r = routineFrom(['collarbone-pump', 'neck-side-drain', 'ear-v-drain', 'temple-circles']);
-    expect(techniques(mirrorDrainage(r, CATALOGUE))).toEqual(['collarbone-pump', 'neck-side-drain', 'ear-v-drain', 'temple-circles', 'ear-v-drain', 'neck-side-drain', 'terminus-close']);
+    expect(techniques(mirrorDrainage(r, CATALOGUE))).toEqual([
+      'collarbone-pump',
+      'neck-side-drain',
+      'ear-v-drain',
+      'temple-circles',
+      'ear-v-drain',
+      'neck-side-drain',
+      'terminus-close',
+    ]);
   });
   test('shortening fits the time and keeps every step', () => {
-    const r = routineFrom(['masseter-warm-hold', 'masseter-melt', 'masseter-pin-open', 'temple-circles', 'jaw-angle-press'], { budgetMinutes: 4 });
+    const r = routineFrom(
+      ['masseter-warm-hold', 'masseter-melt', 'masseter-pin-open', 'temple-circles', 'jaw-angle-press'],
+      { budgetMinutes: 4 },
+    );
     expect(routineSeconds(r)).toBeGreaterThan(240);
     const shorter = applyFix(r, { do: 'shorten-to-budget' }, CATALOGUE);
     expect(routineSeconds(shorter)).toBeLessThanOrEqual(240);
@@ -73,7 +121,12 @@ describe('fixes', () => {
 
 describe('ribbon', () => {
   test('right above, left below, both symmetric, breath a wave, the midline on the line', () => {
-    const r = routineOf([stepOf('slow-breaths', 'breath'), bareStep('right', [hold(10)], { mode: 'right', pressure: 'firm' }), bareStep('both', [hold(10)], { pressure: 'light' }), bareStep('mid', [hold(10)], { mode: 'midline', pressure: 'medium' })]);
+    const r = routineOf([
+      stepOf('slow-breaths', 'breath'),
+      bareStep('right', [hold(10)], { mode: 'right', pressure: 'firm' }),
+      bareStep('both', [hold(10)], { pressure: 'light' }),
+      bareStep('mid', [hold(10)], { mode: 'midline', pressure: 'medium' }),
+    ]);
     const { blocks } = ribbonOf(r, expandRoutine(r), CATALOGUE);
     const of = (id: string) => blocks.find((b) => b.stepId === id)!;
     expect(of('breath')).toMatchObject({ kind: 'breath', cycles: 6 });

@@ -7,9 +7,17 @@ import { routineSeconds } from './timing.ts';
 /** Every edit gives a new routine and leaves the old one as it was, so that undo is a list of routines. */
 const withSteps = (routine: Routine, steps: Step[]): Routine => ({ ...routine, steps });
 
-export const replaceStep = (routine: Routine, id: string, change: (step: Step) => Step): Routine => withSteps(routine, routine.steps.map((s) => (s.id === id ? change(s) : s)));
+export const replaceStep = (routine: Routine, id: string, change: (step: Step) => Step): Routine =>
+  withSteps(
+    routine,
+    routine.steps.map((s) => (s.id === id ? change(s) : s)),
+  );
 
-export const removeStep = (routine: Routine, id: string): Routine => withSteps(routine, routine.steps.filter((s) => s.id !== id));
+export const removeStep = (routine: Routine, id: string): Routine =>
+  withSteps(
+    routine,
+    routine.steps.filter((s) => s.id !== id),
+  );
 
 /** Move a step so that it stands at index `to`. */
 export function moveStep(routine: Routine, id: string, to: number): Routine {
@@ -38,7 +46,9 @@ export function usualIndex(routine: Routine, techniqueId: string, catalogue: Cat
   const phase = catalogue.techniques.get(techniqueId)?.phase;
   if (!phase) return routine.steps.length;
   const rank = PHASES.indexOf(phase);
-  const last = routine.steps.findLastIndex((s) => PHASES.indexOf(catalogue.techniques.get(s.technique)?.phase ?? 'prepare') <= rank);
+  const last = routine.steps.findLastIndex(
+    (s) => PHASES.indexOf(catalogue.techniques.get(s.technique)?.phase ?? 'prepare') <= rank,
+  );
   return last + 1;
 }
 
@@ -58,11 +68,17 @@ export function applyFix(routine: Routine, action: FixAction, catalogue: Catalog
     case 'remove':
       return removeStep(routine, action.stepId);
     case 'drop-place':
-      return replaceStep(routine, action.stepId, (s) => ({ ...s, places: s.places.filter((p) => p.kind !== 'keep-off') }));
+      return replaceStep(routine, action.stepId, (s) => ({
+        ...s,
+        places: s.places.filter((p) => p.kind !== 'keep-off'),
+      }));
     case 'each-side':
       return replaceStep(routine, action.stepId, (s) => ({ ...s, sides: { ...s.sides, mode: 'each' } }));
     case 'even-sides':
-      return withSteps(routine, routine.steps.map((s) => ({ ...s, sides: evened(s.sides) })));
+      return withSteps(
+        routine,
+        routine.steps.map((s) => ({ ...s, sides: evened(s.sides) })),
+      );
     case 'mirror-drainage':
       return mirrorDrainage(routine, catalogue);
     case 'shorten-to-budget':
@@ -103,17 +119,27 @@ function shortenToBudget(routine: Routine): Routine {
     const lengths = next.steps.map((s) => (canShorten(s) ? routineSeconds({ steps: [s] }) : 0));
     const longest = lengths.indexOf(Math.max(...lengths));
     if (longest < 0 || lengths[longest] === 0) return next;
-    next = withSteps(next, next.steps.map((s, i) => (i === longest ? shorter(s) : s)));
+    next = withSteps(
+      next,
+      next.steps.map((s, i) => (i === longest ? shorter(s) : s)),
+    );
   }
   return next;
 }
 
 const canShorten = (s: Step): boolean =>
-  s.dose.parts.some((p) => (p.kind === 'hold' && p.seconds > 10) || (p.kind === 'beats' && p.count > 5) || (p.kind === 'open' && p.estimateSeconds > p.leastSeconds) || (p.kind === 'breath' && p.cycles > 3));
+  s.dose.parts.some(
+    (p) =>
+      (p.kind === 'hold' && p.seconds > 10) ||
+      (p.kind === 'beats' && p.count > 5) ||
+      (p.kind === 'open' && p.estimateSeconds > p.leastSeconds) ||
+      (p.kind === 'breath' && p.cycles > 3),
+  );
 
 /** One notch less: about a tenth of each part. */
 function shorter(s: Step): Step {
-  const less = (v: number, floor: number) => Math.max(floor, roundHalfAway(v * 0.9) === v ? v - 1 : roundHalfAway(v * 0.9));
+  const less = (v: number, floor: number) =>
+    Math.max(floor, roundHalfAway(v * 0.9) === v ? v - 1 : roundHalfAway(v * 0.9));
   return {
     ...s,
     dose: {

@@ -1,14 +1,47 @@
 import { PRESSURES } from '../units.ts';
-import { BOUNDS, CONTACTS, LENGTHS, MOTIONS, PLACE_KINDS, ROUTINE_FORMAT, ROUTINE_VERSION, SIDE_MODES } from './model.ts';
+import {
+  BOUNDS,
+  CONTACTS,
+  LENGTHS,
+  MOTIONS,
+  PLACE_KINDS,
+  ROUTINE_FORMAT,
+  ROUTINE_VERSION,
+  SIDE_MODES,
+} from './model.ts';
 
 type Json = Record<string, unknown>;
 
-const number = ([minimum, maximum]: readonly [number, number], description: string): Json => ({ type: 'number', minimum, maximum, description });
-const whole = ([minimum, maximum]: readonly [number, number], description: string): Json => ({ type: 'integer', minimum, maximum, description });
-const oneOf = (values: readonly string[], description = ''): Json => ({ enum: values, ...(description ? { description } : {}) });
+const number = ([minimum, maximum]: readonly [number, number], description: string): Json => ({
+  type: 'number',
+  minimum,
+  maximum,
+  description,
+});
+const whole = ([minimum, maximum]: readonly [number, number], description: string): Json => ({
+  type: 'integer',
+  minimum,
+  maximum,
+  description,
+});
+const oneOf = (values: readonly string[], description = ''): Json => ({
+  enum: values,
+  ...(description ? { description } : {}),
+});
 const orNull = (schema: Json): Json => ({ anyOf: [schema, { type: 'null' }] });
-const text = (maxLength: number, description: string, minLength = 0): Json => ({ type: 'string', maxLength, ...(minLength ? { minLength } : {}), description });
-const object = (properties: Json, description = ''): Json => ({ type: 'object', additionalProperties: false, required: Object.keys(properties), properties, ...(description ? { description } : {}) });
+const text = (maxLength: number, description: string, minLength = 0): Json => ({
+  type: 'string',
+  maxLength,
+  ...(minLength ? { minLength } : {}),
+  description,
+});
+const object = (properties: Json, description = ''): Json => ({
+  type: 'object',
+  additionalProperties: false,
+  required: Object.keys(properties),
+  properties,
+  ...(description ? { description } : {}),
+});
 
 const id: Json = { type: 'string', pattern: '^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$' };
 
@@ -36,7 +69,10 @@ const parts: Json[] = [
     },
     'Counted repetitions.',
   ),
-  object({ kind: { const: 'breath' }, cycles: whole(BOUNDS.cycles, 'Breaths.'), pattern: breathPattern }, 'Paced breathing.'),
+  object(
+    { kind: { const: 'breath' }, cycles: whole(BOUNDS.cycles, 'Breaths.'), pattern: breathPattern },
+    'Paced breathing.',
+  ),
   object(
     {
       kind: { const: 'open' },
@@ -47,7 +83,14 @@ const parts: Json[] = [
     },
     'An open dose.',
   ),
-  object({ kind: { const: 'check' }, what: text(LENGTHS.check, 'What is tested or compared.', 1), seconds: number(BOUNDS.holdSeconds, 's.') }, 'Re-test or compare.'),
+  object(
+    {
+      kind: { const: 'check' },
+      what: text(LENGTHS.check, 'What is tested or compared.', 1),
+      seconds: number(BOUNDS.holdSeconds, 's.'),
+    },
+    'Re-test or compare.',
+  ),
 ];
 
 const step = object({
@@ -64,7 +107,13 @@ const step = object({
     mode: oneOf(SIDE_MODES, 'together = both at once; each = one after the other. Sides are the client’s.'),
     first: oneOf(['left', 'right']),
     sets: whole(BOUNDS.sets, 'Rounds a side.'),
-    extra: orNull(object({ side: oneOf(['left', 'right']), sets: whole(BOUNDS.sets, 'More rounds.'), reason: text(LENGTHS.reason, 'Why it is intended; empty = not said.') })),
+    extra: orNull(
+      object({
+        side: oneOf(['left', 'right']),
+        sets: whole(BOUNDS.sets, 'More rounds.'),
+        reason: text(LENGTHS.reason, 'Why it is intended; empty = not said.'),
+      }),
+    ),
     sequence: oneOf(['side-complete', 'alternate']),
   }),
   dose: object({
@@ -99,7 +148,14 @@ export const ROUTINE_JSON_SCHEMA: Json = {
     schemaVersion: { const: ROUTINE_VERSION },
     name: text(LENGTHS.name, 'Name of the routine.', 1),
     budgetMinutes: orNull(number(BOUNDS.budgetMinutes, 'Minutes available; null when time does not matter.')),
-    order: object({ begin: oneOf(['neck', 'any']), exercise: oneOf(['after-release', 'any']), drainage: oneOf(['open-and-close', 'close-only', 'none']) }, 'What comes first; schools differ.'),
+    order: object(
+      {
+        begin: oneOf(['neck', 'any']),
+        exercise: oneOf(['after-release', 'any']),
+        drainage: oneOf(['open-and-close', 'close-only', 'none']),
+      },
+      'What comes first; schools differ.',
+    ),
     steps: { type: 'array', maxItems: BOUNDS.steps[1], items: step },
   }),
 };

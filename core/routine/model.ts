@@ -37,13 +37,50 @@ export interface PlaceRef {
 }
 
 export const CONTACTS = [
-  'none', 'ring-finger', 'middle-finger', 'index-finger', 'two-fingers', 'fingertips', 'v-fingers', 'l-fingers', 'thumb', 'pinch',
-  'index-knuckle', 'thumb-knuckle', 'knuckles', 'fist', 'palm', 'palm-heel', 'whole-hand', 'tongue', 'single-ball', 'ball-pair', 'probe', 'conductive-gloves',
+  'none',
+  'ring-finger',
+  'middle-finger',
+  'index-finger',
+  'two-fingers',
+  'fingertips',
+  'v-fingers',
+  'l-fingers',
+  'thumb',
+  'pinch',
+  'index-knuckle',
+  'thumb-knuckle',
+  'knuckles',
+  'fist',
+  'palm',
+  'palm-heel',
+  'whole-hand',
+  'tongue',
+  'single-ball',
+  'ball-pair',
+  'probe',
+  'conductive-gloves',
 ] as const;
 export type Contact = (typeof CONTACTS)[number];
 
 export const MOTIONS = [
-  'hold', 'press-pulse', 'circle', 'glide', 'sweep', 'shear', 'pinch', 'roll', 'tap', 'pump', 'stretch', 'traction', 'contract', 'resist', 'rock', 'breathe', 'rub', 'test',
+  'hold',
+  'press-pulse',
+  'circle',
+  'glide',
+  'sweep',
+  'shear',
+  'pinch',
+  'roll',
+  'tap',
+  'pump',
+  'stretch',
+  'traction',
+  'contract',
+  'resist',
+  'rock',
+  'breathe',
+  'rub',
+  'test',
 ] as const;
 export type Motion = (typeof MOTIONS)[number];
 
@@ -149,7 +186,17 @@ export function hardestOf(step: Pick<Step, 'pressure' | 'returnPressure'>): Pres
 }
 
 /** Most characters of every text and most entries of every list in a routine. Our choice. */
-export const LENGTHS = { name: 120, label: 80, note: 500, unit: 24, until: 120, check: 60, reason: 200, places: 20, parts: 6 } as const;
+export const LENGTHS = {
+  name: 120,
+  label: 80,
+  note: 500,
+  unit: 24,
+  until: 120,
+  check: 60,
+  reason: 200,
+  places: 20,
+  parts: 6,
+} as const;
 
 /** Bounds of every number in a routine, inclusive. Holds, counts, tempo and length are the trade's; the rest our choice. */
 export const BOUNDS = {

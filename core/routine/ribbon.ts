@@ -50,7 +50,13 @@ export function ribbonOf(routine: Pick<Routine, 'steps'>, cues: readonly Cue[], 
       cycles: cue.breath?.cycles ?? 0,
     };
     const before = blocks[blocks.length - 1];
-    const joins = before && before.stepId === block.stepId && before.right === block.right && before.left === block.left && before.kind === block.kind && block.startSeconds - before.endSeconds < 3;
+    const joins =
+      before &&
+      before.stepId === block.stepId &&
+      before.right === block.right &&
+      before.left === block.left &&
+      before.kind === block.kind &&
+      block.startSeconds - before.endSeconds < 3;
     if (joins) before.endSeconds = block.endSeconds;
     else blocks.push(block);
   }

@@ -4,7 +4,9 @@ import { InputError } from '../errors.ts';
 import { parseRoutine } from './schema.ts';
 import type { Routine } from './model.ts';
 
-const good = routineFrom(['slow-breaths', 'masseter-melt', 'masseter-pin-open', 'retest-opening'], { budgetMinutes: 20 });
+const good = routineFrom(['slow-breaths', 'masseter-melt', 'masseter-pin-open', 'retest-opening'], {
+  budgetMinutes: 20,
+});
 
 /** A copy with one thing changed, by its path. */
 function broken(path: string, value: unknown): unknown {
@@ -60,17 +62,30 @@ describe('refused with the field and what is accepted', () => {
     expect(error.message).toContain(words);
   });
 
-  test.each(['format', 'steps', 'order', 'steps[0].dose', 'steps[0].sides', 'steps[0].technique'])('%s left out', (path) => expect(refusal(broken(path, undefined)).message).toContain('is missing'));
-  test.each([null, [], 'text', 7, true])('%j is no routine', (value) => expect(() => parseRoutine(value)).toThrow(InputError));
+  test.each(['format', 'steps', 'order', 'steps[0].dose', 'steps[0].sides', 'steps[0].technique'])(
+    '%s left out',
+    (path) => expect(refusal(broken(path, undefined)).message).toContain('is missing'),
+  );
+  test.each([null, [], 'text', 7, true])('%j is no routine', (value) =>
+    expect(() => parseRoutine(value)).toThrow(InputError),
+  );
 
   test('a field nobody knows', () => expect(refusal({ ...good, colour: 'red' }).message).toContain('colour'));
-  test('an unknown field deep inside', () => expect(refusal(broken('steps[0].dose.magic', 1)).message).toContain('magic'));
-  test('two steps with the same id', () => expect(refusal(routineOf([bareStep('a', [hold(5)]), bareStep('a', [hold(5)])])).message).toContain('same id'));
-  test('a count range that runs backward', () => expect(refusal(routineOf([bareStep('a', [beats(10, 30, { countMost: 5 })])])).message).toContain('countMost'));
-  test('a breath without breathing out', () => expect(refusal(broken('steps[0].dose.parts[0].pattern.outSeconds', 0)).message).toContain('in and out'));
-  test('121 steps', () => expect(refusal(routineOf(Array.from({ length: 121 }, (_, i) => bareStep(`s${i}`, [hold(1)])))).message).toContain('at most 120'));
+  test('an unknown field deep inside', () =>
+    expect(refusal(broken('steps[0].dose.magic', 1)).message).toContain('magic'));
+  test('two steps with the same id', () =>
+    expect(refusal(routineOf([bareStep('a', [hold(5)]), bareStep('a', [hold(5)])])).message).toContain('same id'));
+  test('a count range that runs backward', () =>
+    expect(refusal(routineOf([bareStep('a', [beats(10, 30, { countMost: 5 })])])).message).toContain('countMost'));
+  test('a breath without breathing out', () =>
+    expect(refusal(broken('steps[0].dose.parts[0].pattern.outSeconds', 0)).message).toContain('in and out'));
+  test('121 steps', () =>
+    expect(refusal(routineOf(Array.from({ length: 121 }, (_, i) => bareStep(`s${i}`, [hold(1)])))).message).toContain(
+      'at most 120',
+    ));
   test('numbers that are no numbers', () => {
-    for (const value of [NaN, Infinity, null, {}]) expect(() => parseRoutine(broken('steps[2].dose.parts[0].count', value))).toThrow(InputError);
+    for (const value of [NaN, Infinity, null, {}])
+      expect(() => parseRoutine(broken('steps[2].dose.parts[0].count', value))).toThrow(InputError);
   });
 });
 

@@ -1,7 +1,17 @@
 import { array, boolean, lazy, mixed, number, object, string, ValidationError, type AnySchema, type Lazy } from 'yup';
 import { InputError } from '../errors.ts';
 import { PRESSURES } from '../units.ts';
-import { BOUNDS, CONTACTS, LENGTHS, MOTIONS, PLACE_KINDS, ROUTINE_FORMAT, ROUTINE_VERSION, SIDE_MODES, type Routine } from './model.ts';
+import {
+  BOUNDS,
+  CONTACTS,
+  LENGTHS,
+  MOTIONS,
+  PLACE_KINDS,
+  ROUTINE_FORMAT,
+  ROUTINE_VERSION,
+  SIDE_MODES,
+  type Routine,
+} from './model.ts';
 
 /** The one description of a routine document, shared by form, action, import and command line. */
 const within = ([least, most]: readonly [number, number], unit = '') =>
@@ -11,13 +21,38 @@ const within = ([least, most]: readonly [number, number], unit = '') =>
     .required(`is missing; a number from ${least} to ${most}${unit} is accepted`)
     .min(least, `is too small; ${least} to ${most}${unit} is accepted`)
     .max(most, `is too large; ${least} to ${most}${unit} is accepted`);
-const whole = (range: readonly [number, number], unit = '') => within(range, unit).integer(`must be a whole number from ${range[0]} to ${range[1]}${unit}`);
-const oneOf = <T extends string>(values: readonly T[]) => string().strict().typeError('must be text').required(`is missing; one of ${values.join(', ')} is accepted`).oneOf(values, `is unknown; one of ${values.join(', ')} is accepted`);
-const optionalOneOf = <T extends string>(values: readonly T[]) => string().strict().nullable().defined('is missing; null is accepted').oneOf([...values, null], `is unknown; one of ${values.join(', ')} or null is accepted`);
-const text = (most: number) => string().strict().typeError('must be text').defined('is missing').max(most, `is too long; at most ${most} characters are accepted`);
-const id = string().strict().typeError('must be text').required('is missing').matches(/^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/, 'may hold letters, digits, dot, dash and underscore, at most 64');
+const whole = (range: readonly [number, number], unit = '') =>
+  within(range, unit).integer(`must be a whole number from ${range[0]} to ${range[1]}${unit}`);
+const oneOf = <T extends string>(values: readonly T[]) =>
+  string()
+    .strict()
+    .typeError('must be text')
+    .required(`is missing; one of ${values.join(', ')} is accepted`)
+    .oneOf(values, `is unknown; one of ${values.join(', ')} is accepted`);
+const optionalOneOf = <T extends string>(values: readonly T[]) =>
+  string()
+    .strict()
+    .nullable()
+    .defined('is missing; null is accepted')
+    .oneOf([...values, null], `is unknown; one of ${values.join(', ')} or null is accepted`);
+const text = (most: number) =>
+  string()
+    .strict()
+    .typeError('must be text')
+    .defined('is missing')
+    .max(most, `is too long; at most ${most} characters are accepted`);
+const id = string()
+  .strict()
+  .typeError('must be text')
+  .required('is missing')
+  .matches(/^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$/, 'may hold letters, digits, dot, dash and underscore, at most 64');
 
-const strictObject = <T extends Record<string, AnySchema | Lazy<unknown>>>(shape: T) => object(shape).strict().noUnknown('holds fields that are not known: ${unknown}').typeError('must be an object').required('is missing');
+const strictObject = <T extends Record<string, AnySchema | Lazy<unknown>>>(shape: T) =>
+  object(shape)
+    .strict()
+    .noUnknown('holds fields that are not known: ${unknown}')
+    .typeError('must be an object')
+    .required('is missing');
 
 const breathPattern = strictObject({
   inSeconds: within(BOUNDS.breathSeconds, ' s'),
@@ -44,19 +79,35 @@ const parts = {
     estimateSeconds: within(BOUNDS.holdSeconds, ' s'),
     leastSeconds: within(BOUNDS.holdSeconds, ' s'),
     mostSeconds: within(BOUNDS.holdSeconds, ' s'),
-  }).test('range', 'estimateSeconds must lie between leastSeconds and mostSeconds', (p) => p.leastSeconds <= p.estimateSeconds && p.estimateSeconds <= p.mostSeconds),
-  check: strictObject({ kind: oneOf(['check']), what: text(LENGTHS.check).min(1, 'is missing'), seconds: within(BOUNDS.holdSeconds, ' s') }),
+  }).test(
+    'range',
+    'estimateSeconds must lie between leastSeconds and mostSeconds',
+    (p) => p.leastSeconds <= p.estimateSeconds && p.estimateSeconds <= p.mostSeconds,
+  ),
+  check: strictObject({
+    kind: oneOf(['check']),
+    what: text(LENGTHS.check).min(1, 'is missing'),
+    seconds: within(BOUNDS.holdSeconds, ' s'),
+  }),
 };
 const part = lazy((value: unknown) => {
   const kind = value !== null && typeof value === 'object' && 'kind' in value ? value.kind : undefined;
-  return (typeof kind === 'string' && Object.hasOwn(parts, kind) ? parts[kind as keyof typeof parts] : undefined) ?? strictObject({ kind: oneOf(Object.keys(parts)) });
+  return (
+    (typeof kind === 'string' && Object.hasOwn(parts, kind) ? parts[kind as keyof typeof parts] : undefined) ??
+    strictObject({ kind: oneOf(Object.keys(parts)) })
+  );
 });
 
 const sides = strictObject({
   mode: oneOf(SIDE_MODES),
   first: oneOf(['left', 'right']),
   sets: whole(BOUNDS.sets),
-  extra: object({ side: oneOf(['left', 'right']), sets: whole(BOUNDS.sets), reason: text(LENGTHS.reason) }).strict().noUnknown('holds fields that are not known: ${unknown}').nullable().defined('is missing; null is accepted').default(undefined),
+  extra: object({ side: oneOf(['left', 'right']), sets: whole(BOUNDS.sets), reason: text(LENGTHS.reason) })
+    .strict()
+    .noUnknown('holds fields that are not known: ${unknown}')
+    .nullable()
+    .defined('is missing; null is accepted')
+    .default(undefined),
   sequence: oneOf(['side-complete', 'alternate']),
 });
 
@@ -64,7 +115,11 @@ const step = strictObject({
   id,
   technique: id,
   label: text(LENGTHS.label).nullable(),
-  places: array(strictObject({ kind: oneOf(PLACE_KINDS), id })).strict().typeError('must be a list').required('is missing').max(LENGTHS.places, `holds too many places; at most ${LENGTHS.places} are accepted`),
+  places: array(strictObject({ kind: oneOf(PLACE_KINDS), id }))
+    .strict()
+    .typeError('must be a list')
+    .required('is missing')
+    .max(LENGTHS.places, `holds too many places; at most ${LENGTHS.places} are accepted`),
   contact: oneOf(CONTACTS),
   stillContact: optionalOneOf(CONTACTS),
   motion: oneOf(MOTIONS),
@@ -72,7 +127,12 @@ const step = strictObject({
   returnPressure: optionalOneOf(PRESSURES),
   sides,
   dose: strictObject({
-    parts: array(part).strict().typeError('must be a list').required('is missing').min(1, 'is empty; at least one part is accepted').max(LENGTHS.parts, `holds too many parts; at most ${LENGTHS.parts} are accepted`),
+    parts: array(part)
+      .strict()
+      .typeError('must be a list')
+      .required('is missing')
+      .min(1, 'is empty; at least one part is accepted')
+      .max(LENGTHS.parts, `holds too many parts; at most ${LENGTHS.parts} are accepted`),
     spots: whole(BOUNDS.spots),
     pauses: strictObject({
       leadInSeconds: within(BOUNDS.pauseSeconds, ' s'),
@@ -96,13 +156,21 @@ export const routineSchema = strictObject({
   schemaVersion: number().strict().required('is missing').oneOf([ROUTINE_VERSION], `must be ${ROUTINE_VERSION}`),
   name: text(LENGTHS.name).min(1, `is missing; up to ${LENGTHS.name} characters are accepted`),
   budgetMinutes: within(BOUNDS.budgetMinutes, ' min').nullable().optional().defined('is missing; null is accepted'),
-  order: strictObject({ begin: oneOf(['neck', 'any']), exercise: oneOf(['after-release', 'any']), drainage: oneOf(['open-and-close', 'close-only', 'none']) }),
+  order: strictObject({
+    begin: oneOf(['neck', 'any']),
+    exercise: oneOf(['after-release', 'any']),
+    drainage: oneOf(['open-and-close', 'close-only', 'none']),
+  }),
   steps: array(step)
     .strict()
     .typeError('must be a list')
     .required('is missing')
     .max(BOUNDS.steps[1], `holds too many steps; at most ${BOUNDS.steps[1]} are accepted`)
-    .test('unique-ids', 'has two steps with the same id', (steps: ({ id: string } | null)[] | undefined) => new Set(steps?.map((s) => s?.id)).size === (steps?.length ?? 0)),
+    .test(
+      'unique-ids',
+      'has two steps with the same id',
+      (steps: ({ id: string } | null)[] | undefined) => new Set(steps?.map((s) => s?.id)).size === (steps?.length ?? 0),
+    ),
 });
 
 /**
@@ -112,7 +180,8 @@ export const routineSchema = strictObject({
 export function parseRoutine(value: unknown): Routine {
   // Counted before they are read: each step costs, and there may be very many.
   const steps = value !== null && typeof value === 'object' && 'steps' in value ? value.steps : null;
-  if (Array.isArray(steps) && steps.length > BOUNDS.steps[1]) throw new InputError('steps', `holds too many steps; at most ${BOUNDS.steps[1]} are accepted`);
+  if (Array.isArray(steps) && steps.length > BOUNDS.steps[1])
+    throw new InputError('steps', `holds too many steps; at most ${BOUNDS.steps[1]} are accepted`);
   try {
     return routineSchema.validateSync(value, { abortEarly: false }) as unknown as Routine;
   } catch (error) {

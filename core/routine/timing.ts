@@ -41,12 +41,15 @@ export function totalsOf(steps: readonly Step[], cues: readonly Cue[]): Totals {
 /** Milliseconds that an "up to" count could add to a beats cue. */
 function upToMs(step: Step, cue: Cue): number {
   if (!cue.beats) return 0;
-  const part = step.dose.parts.find((p) => p.kind === 'beats' && p.count === cue.beats!.count && p.unit === cue.beats!.unit);
+  const part = step.dose.parts.find(
+    (p) => p.kind === 'beats' && p.count === cue.beats!.count && p.unit === cue.beats!.unit,
+  );
   return part?.kind === 'beats' && part.countMost ? (part.countMost - part.count) * cue.beats.intervalMs : 0;
 }
 
 /** Total of a routine in seconds. */
-export const routineSeconds = (routine: Pick<Routine, 'steps'>): number => totalsOf(routine.steps, expandRoutine(routine)).totalSeconds;
+export const routineSeconds = (routine: Pick<Routine, 'steps'>): number =>
+  totalsOf(routine.steps, expandRoutine(routine)).totalSeconds;
 
 /** Length of one step on its own, in seconds. */
 export const stepSeconds = (step: Step): number => routineSeconds({ steps: [step] });

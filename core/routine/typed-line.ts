@@ -20,20 +20,58 @@ export interface TypedLine {
   contact: Contact | null;
 }
 
-const SIDES: Record<string, SidePlan['mode']> = { left: 'left', right: 'right', both: 'together', together: 'together', each: 'each', middle: 'midline', midline: 'midline' };
+const SIDES: Record<string, SidePlan['mode']> = {
+  left: 'left',
+  right: 'right',
+  both: 'together',
+  together: 'together',
+  each: 'each',
+  middle: 'midline',
+  midline: 'midline',
+};
 const CONTACT_WORDS: Record<string, Contact> = {
-  knuckle: 'knuckles', knuckles: 'knuckles', fist: 'fist', thumb: 'thumb', thumbs: 'thumb', palm: 'palm', palms: 'palm', heel: 'palm-heel', pinch: 'pinch', fingertips: 'fingertips', fingers: 'fingertips', ball: 'single-ball', balls: 'ball-pair', probe: 'probe',
+  knuckle: 'knuckles',
+  knuckles: 'knuckles',
+  fist: 'fist',
+  thumb: 'thumb',
+  thumbs: 'thumb',
+  palm: 'palm',
+  palms: 'palm',
+  heel: 'palm-heel',
+  pinch: 'pinch',
+  fingertips: 'fingertips',
+  fingers: 'fingertips',
+  ball: 'single-ball',
+  balls: 'ball-pair',
+  probe: 'probe',
 };
 
 function inRange(value: number, field: string, [least, most]: readonly [number, number], unit: string): number {
-  if (value < least || value > most) throw new InputError(field, `${value}${unit} is outside ${least} to ${most}${unit}`);
+  if (value < least || value > most)
+    throw new InputError(field, `${value}${unit} is outside ${least} to ${most}${unit}`);
   return value;
 }
 
 /** @throws InputError when a number is out of its range or nothing is left to look for. */
 export function readTypedLine(line: string): TypedLine {
-  const out: TypedLine = { words: [], pressure: null, mode: null, count: null, seconds: null, perMinute: null, sets: null, spots: null, bothWays: false, contact: null };
-  const text = line.trim().toLowerCase().replaceAll('×', 'x').replace(/\bboth ways\b/g, 'bothways').replace(/(\d)\s+(s|sec|spots?|sets?|x|min)\b/g, '$1$2');
+  const out: TypedLine = {
+    words: [],
+    pressure: null,
+    mode: null,
+    count: null,
+    seconds: null,
+    perMinute: null,
+    sets: null,
+    spots: null,
+    bothWays: false,
+    contact: null,
+  };
+  const text = line
+    .trim()
+    .toLowerCase()
+    .replaceAll('×', 'x')
+    .replace(/\bboth ways\b/g, 'bothways')
+    .replace(/(\d)\s+(s|sec|spots?|sets?|x|min)\b/g, '$1$2');
   if (!text) throw new InputError('step', 'type the name of a technique, a point or a muscle');
   if (text.length > 120) throw new InputError('step', 'the line is too long; at most 120 characters are accepted');
   for (const word of text.split(/[\s,]+/)) {
@@ -55,19 +93,36 @@ export function readTypedLine(line: string): TypedLine {
       out.words.push(word);
     }
   }
-  if (!out.words.length) throw new InputError('step', 'name a technique, a point or a muscle, for example "masseter firm 10x left"');
+  if (!out.words.length)
+    throw new InputError('step', 'name a technique, a point or a muscle, for example "masseter firm 10x left"');
   return out;
 }
 
 /** How well a technique answers the words: 0 = not at all. Words may stand for technique, muscle, point, region or complaint. */
 export function matchScore(technique: Technique, words: readonly string[]): number {
   const name = technique.name.toLowerCase();
-  const where = [...technique.regions, ...technique.muscles, ...technique.points, ...technique.places.map((p) => p.id), ...technique.serves].join(' ').toLowerCase();
+  const where = [
+    ...technique.regions,
+    ...technique.muscles,
+    ...technique.points,
+    ...technique.places.map((p) => p.id),
+    ...technique.serves,
+  ]
+    .join(' ')
+    .toLowerCase();
   const how = [technique.id, technique.motion, ...technique.contacts, technique.direction].join(' ').toLowerCase();
   let score = 0;
   for (const word of words) {
     const stem = word.length > 4 ? word.replace(/s$/, '') : word;
-    const s = name.split(/[\s,]+/).some((w) => w.startsWith(stem)) ? 5 : name.includes(stem) ? 4 : where.includes(stem) ? 3 : how.includes(stem) ? 2 : 0;
+    const s = name.split(/[\s,]+/).some((w) => w.startsWith(stem))
+      ? 5
+      : name.includes(stem)
+        ? 4
+        : where.includes(stem)
+          ? 3
+          : how.includes(stem)
+            ? 2
+            : 0;
     if (!s) return 0;
     score += s;
   }
@@ -95,8 +150,13 @@ export function techniquesForLine(typed: TypedLine, techniques: Iterable<Techniq
 /** The step that a typed line asks for: the technique's own, with what was typed put in. */
 export function stepFromLine(typed: TypedLine, technique: Technique, id: string): Step {
   const step = newStep(technique, id);
-  const dose = { ...step.dose, spots: typed.spots ?? step.dose.spots, parts: step.dose.parts.map((p) => adjusted(p, typed)) };
-  if (typed.seconds !== null && !dose.parts.some((p) => p.kind === 'hold' || p.kind === 'open')) dose.parts = [{ kind: 'hold', seconds: typed.seconds }];
+  const dose = {
+    ...step.dose,
+    spots: typed.spots ?? step.dose.spots,
+    parts: step.dose.parts.map((p) => adjusted(p, typed)),
+  };
+  if (typed.seconds !== null && !dose.parts.some((p) => p.kind === 'hold' || p.kind === 'open'))
+    dose.parts = [{ kind: 'hold', seconds: typed.seconds }];
   const mayUse = typed.contact && CONTACTS.includes(typed.contact) && technique.contacts.includes(typed.contact);
   return {
     ...step,

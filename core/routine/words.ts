@@ -12,7 +12,11 @@ export function partWords(part: DosePart): string {
       return `${part.count}${part.countMost ? `–${part.countMost}` : ''} ${part.unit}${part.directions === 2 ? ' both ways' : ''}`;
     case 'breath': {
       const { inSeconds, holdInSeconds, outSeconds, holdOutSeconds } = part.pattern;
-      const pattern = holdOutSeconds ? [inSeconds, holdInSeconds, outSeconds, holdOutSeconds] : holdInSeconds ? [inSeconds, holdInSeconds, outSeconds] : [inSeconds, outSeconds];
+      const pattern = holdOutSeconds
+        ? [inSeconds, holdInSeconds, outSeconds, holdOutSeconds]
+        : holdInSeconds
+          ? [inSeconds, holdInSeconds, outSeconds]
+          : [inSeconds, outSeconds];
       return `${part.cycles} breaths ${pattern.map(plain).join('/')}`;
     }
     case 'open':

@@ -4,13 +4,19 @@ import { lighterOf, pressureRank } from '../units.ts';
 import { breachesOf, type Screening } from './screen.ts';
 
 /** Why a step may not be there at any pressure; null when it may. */
-export const outrightBan = (step: Step, screening: Screening, catalogue: Catalogue): string | null => breachesOf(step, screening, catalogue).find((b) => b.effect === 'ban' && b.lowerTo === null)?.reason ?? null;
+export const outrightBan = (step: Step, screening: Screening, catalogue: Catalogue): string | null =>
+  breachesOf(step, screening, catalogue).find((b) => b.effect === 'ban' && b.lowerTo === null)?.reason ?? null;
 
 /**
  * The first step of `next` that screening bans outright and that `before` did not already hold as such. A step that was
  * banned only after it was added stays until somebody takes it out; adding one is never possible.
  */
-export function newlyBanned(next: Routine, before: Routine | null, screening: Screening, catalogue: Catalogue): { step: Step; reason: string } | null {
+export function newlyBanned(
+  next: Routine,
+  before: Routine | null,
+  screening: Screening,
+  catalogue: Catalogue,
+): { step: Step; reason: string } | null {
   for (const step of next.steps) {
     const reason = outrightBan(step, screening, catalogue);
     if (!reason) continue;
@@ -34,11 +40,17 @@ export function admit(step: Step, screening: Screening, catalogue: Catalogue): A
   const lowest = bans.map((b) => b.lowerTo!).reduce<Step['pressure']>((a, b) => (a ? lighterOf(a, b) : b), null);
   if (!lowest || !step.pressure || pressureRank(lowest) > pressureRank(step.pressure)) return { step, lowered: null };
   const lighter = admit({ ...step, pressure: lowest, returnPressure: null }, screening, catalogue);
-  return lighter.step ? { step: lighter.step, lowered: `${lighter.step.pressure} at most: ${bans[0]!.reason}` } : lighter;
+  return lighter.step
+    ? { step: lighter.step, lowered: `${lighter.step.pressure} at most: ${bans[0]!.reason}` }
+    : lighter;
 }
 
 /** A template as this client may have it: what is banned left out, what is too hard lowered, both told by name. */
-export function admitRoutine(routine: Routine, screening: Screening, catalogue: Catalogue): { routine: Routine; leftOut: string[]; lowered: string[] } {
+export function admitRoutine(
+  routine: Routine,
+  screening: Screening,
+  catalogue: Catalogue,
+): { routine: Routine; leftOut: string[]; lowered: string[] } {
   const leftOut: string[] = [];
   const lowered: string[] = [];
   const steps: Step[] = [];

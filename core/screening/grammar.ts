@@ -20,7 +20,8 @@ export function parseAppliesTo(text: string): Clause[] {
   return text.split(';').map((clause) =>
     clause.split('+').map((term) => {
       const [kind, list, ...rest] = term.split(':');
-      if (!TERM_KINDS.includes(kind as TermKind) || !list || rest.length) throw new InputError('appliesTo', `cannot read "${term}" in "${clause}"`);
+      if (!TERM_KINDS.includes(kind as TermKind) || !list || rest.length)
+        throw new InputError('appliesTo', `cannot read "${term}" in "${clause}"`);
       const values = list.split('|');
       return { kind: kind as TermKind, values, set: new Set(values) };
     }),
@@ -45,6 +46,8 @@ export function termHolds(term: Term, facts: StepFacts): boolean {
   return false;
 }
 
-export const clauseHolds = (clause: Clause, facts: StepFacts): boolean => clause.every((term) => termHolds(term, facts));
+export const clauseHolds = (clause: Clause, facts: StepFacts): boolean =>
+  clause.every((term) => termHolds(term, facts));
 
-export const isWholeVisit = (clause: Clause): boolean => clause.length === 1 && clause[0]!.kind === 'technique' && clause[0]!.values.includes('any');
+export const isWholeVisit = (clause: Clause): boolean =>
+  clause.length === 1 && clause[0]!.kind === 'technique' && clause[0]!.values.includes('any');

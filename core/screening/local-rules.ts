@@ -23,14 +23,34 @@ const LOCAL = 'local-';
 export const isLocalKey = (key: string): boolean => key.startsWith(LOCAL);
 
 /** What the rule closes, in the grammar of cautions; with nothing chosen it is the whole visit. */
-export function appliesTo({ regions, pressures, works }: { regions: readonly string[]; pressures: readonly string[]; works: readonly string[] }): string {
-  const terms = [regions.length ? `region:${regions.join('|')}` : '', works.length ? `technique:${works.join('|')}` : '', pressures.length ? `pressure:${pressures.join('|')}` : ''].filter(Boolean);
+export function appliesTo({
+  regions,
+  pressures,
+  works,
+}: {
+  regions: readonly string[];
+  pressures: readonly string[];
+  works: readonly string[];
+}): string {
+  const terms = [
+    regions.length ? `region:${regions.join('|')}` : '',
+    works.length ? `technique:${works.join('|')}` : '',
+    pressures.length ? `pressure:${pressures.join('|')}` : '',
+  ].filter(Boolean);
   return terms.length ? terms.join('+') : 'technique:any';
 }
 
 export function cautionOf(id: string, rule: LocalRule): Caution {
   return {
-    key: `${LOCAL}${id}`, title: rule.title, group: rule.question ? rule.group : 'everyone', who: 'As this practice decided.', question: rule.question || null,
-    severity: rule.severity, appliesTo: appliesTo(rule), advice: rule.advice, seeWho: rule.seeWho, source: 'rule of this practice',
+    key: `${LOCAL}${id}`,
+    title: rule.title,
+    group: rule.question ? rule.group : 'everyone',
+    who: 'As this practice decided.',
+    question: rule.question || null,
+    severity: rule.severity,
+    appliesTo: appliesTo(rule),
+    advice: rule.advice,
+    seeWho: rule.seeWho,
+    source: 'rule of this practice',
   };
 }

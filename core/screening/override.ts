@@ -18,4 +18,7 @@ export const REASON_LETTERS = { least: 15, most: 500 } as const;
  * for everyone (closed places). Our choice, on the cautious side.
  */
 export const mayBeOverridden = (caution: Caution): boolean =>
-  caution.severity !== 'refer-out' && caution.group !== 'red-flag' && caution.group !== 'everyone' && !parseAppliesTo(caution.appliesTo).some(isWholeVisit);
+  caution.severity !== 'refer-out' &&
+  caution.group !== 'red-flag' &&
+  caution.group !== 'everyone' &&
+  !parseAppliesTo(caution.appliesTo).some(isWholeVisit);

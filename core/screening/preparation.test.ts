@@ -4,12 +4,16 @@ import { PREPARATION } from '../../reference/preparation.ts';
 import { stepOf } from '../../tests/support/routines.ts';
 import { preparationFor } from './preparation.ts';
 
-const keys = (...techniques: string[]) => preparationFor(PREPARATION, { steps: techniques.map((t, i) => stepOf(t, `s${i}`)) }, CATALOGUE).map((p) => p.key as string);
+const keys = (...techniques: string[]) =>
+  preparationFor(PREPARATION, { steps: techniques.map((t, i) => stepOf(t, `s${i}`)) }, CATALOGUE).map(
+    (p) => p.key as string,
+  );
 const always = PREPARATION.filter((p) => p.neededFor === null).map((p) => p.key as string);
 const withTool = (tool: string) => TECHNIQUES.find((t) => t.tool === tool)!.id;
 
 describe('preparation', () => {
-  test('without a routine, what is always needed', () => expect(preparationFor(PREPARATION, null, CATALOGUE).map((p) => p.key)).toEqual(always));
+  test('without a routine, what is always needed', () =>
+    expect(preparationFor(PREPARATION, null, CATALOGUE).map((p) => p.key)).toEqual(always));
   test.each(['ball', 'probe'])('a %s has to be clean', (tool) => expect(keys(withTool(tool))).toContain(tool));
   test('current needs its gloves and gel', () => expect(keys(withTool('microcurrent-device'))).toContain('current'));
   test('a tool that is not planned asks for nothing', () => expect(keys('masseter-pin-open')).toEqual(always));

@@ -12,7 +12,11 @@ export interface PreparationItem {
 }
 
 /** What has to be ready before a routine: what always is, and what its tools, places and kinds of work need. */
-export function preparationFor(items: readonly PreparationItem[], routine: Pick<Routine, 'steps'> | null, catalogue: Catalogue): PreparationItem[] {
+export function preparationFor(
+  items: readonly PreparationItem[],
+  routine: Pick<Routine, 'steps'> | null,
+  catalogue: Catalogue,
+): PreparationItem[] {
   const facts = routine?.steps.map((s) => factsOf(s, catalogue)) ?? [];
   return items.filter((item) => {
     if (item.neededFor === null) return true;

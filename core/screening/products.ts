@@ -37,9 +37,16 @@ export const ESSENTIAL_ON_FACE_PERCENT = 1;
 /** Scents stay away with any of these. */
 const NO_SCENT = ['essential-oil', 'pregnancy', 'epilepsy'];
 
-const plain = (text: string): string => text.toLowerCase().normalize('NFD').replace(/\p{M}/gu, '').replace(/[^a-z0-9]+/g, ' ').trim();
+const plain = (text: string): string =>
+  text
+    .toLowerCase()
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .replace(/[^a-z0-9]+/g, ' ')
+    .trim();
 /** Whole words only: "nut" is not in "minute". Endings of the plural are let go. */
-const hasWords = (text: string, words: string): boolean => ` ${text} `.replace(/s /g, ' ').includes(` ${words} `.replace(/s /g, ' '));
+const hasWords = (text: string, words: string): boolean =>
+  ` ${text} `.replace(/s /g, ' ').includes(` ${words} `.replace(/s /g, ' '));
 
 /** Families that a client's own word stands for. */
 export const familiesOf = (allergy: string, families: readonly AllergenFamily[]): AllergenFamily[] => {
@@ -48,14 +55,20 @@ export const familiesOf = (allergy: string, families: readonly AllergenFamily[])
 };
 
 /** Ingredients of a product that a client's allergies speak against. */
-export function allergyHits(product: Pick<Product, 'ingredients' | 'name'>, allergies: readonly string[], families: readonly AllergenFamily[]): { ingredient: string; allergy: string }[] {
+export function allergyHits(
+  product: Pick<Product, 'ingredients' | 'name'>,
+  allergies: readonly string[],
+  families: readonly AllergenFamily[],
+): { ingredient: string; allergy: string }[] {
   const out: { ingredient: string; allergy: string }[] = [];
   for (const ingredient of [...product.ingredients, product.name]) {
     const label = plain(ingredient);
     for (const allergy of allergies) {
       const said = plain(allergy);
       if (!said) continue;
-      const named = hasWords(label, said) || familiesOf(allergy, families).some((f) => [...f.onLabels, ...f.called].some((n) => hasWords(label, plain(n))));
+      const named =
+        hasWords(label, said) ||
+        familiesOf(allergy, families).some((f) => [...f.onLabels, ...f.called].some((n) => hasWords(label, plain(n))));
       if (named) out.push({ ingredient, allergy });
     }
   }
@@ -66,17 +79,31 @@ export function allergyHits(product: Pick<Product, 'ingredients' | 'name'>, alle
  * What speaks against a product on this client today, worst first. An empty list never means "safe": without
  * ingredients or a patch test that is said.
  */
-export function checkProduct(product: Product, client: { allergies: readonly string[]; patchTest: PatchTest | null; answers: Answers }, families: readonly AllergenFamily[]): ProductFinding[] {
+export function checkProduct(
+  product: Product,
+  client: { allergies: readonly string[]; patchTest: PatchTest | null; answers: Answers },
+  families: readonly AllergenFamily[],
+): ProductFinding[] {
   const { allergies, patchTest, answers } = client;
   const out: ProductFinding[] = [];
   const said = (severity: ProductFinding['severity'], words: string) => out.push({ severity, words });
-  for (const { ingredient, allergy } of allergyHits(product, allergies, families)) said('avoid', `“${ingredient}”: the client reacts to ${allergy}.`);
+  for (const { ingredient, allergy } of allergyHits(product, allergies, families))
+    said('avoid', `“${ingredient}”: the client reacts to ${allergy}.`);
   if (patchTest?.reacted) said('avoid', `The skin reacted to the patch test of ${patchTest.testedOn}.`);
   const percent = product.essentialPercent ?? (product.kind === 'essential-oil' ? 100 : 0);
-  if (percent > ESSENTIAL_ON_FACE_PERCENT) said('avoid', `${percent} % essential oil: dilute to ${ESSENTIAL_ON_FACE_PERCENT} % or less for the face.`);
-  if (percent > 0 && NO_SCENT.some((key) => answers[key] === 'yes')) said('avoid', 'No essential oil with today’s answers.');
+  if (percent > ESSENTIAL_ON_FACE_PERCENT)
+    said('avoid', `${percent} % essential oil: dilute to ${ESSENTIAL_ON_FACE_PERCENT} % or less for the face.`);
+  if (percent > 0 && NO_SCENT.some((key) => answers[key] === 'yes'))
+    said('avoid', 'No essential oil with today’s answers.');
   const sensitive = answers['oil-allergy'] === 'yes' || allergies.length > 0;
-  if (!product.ingredients.length) said(sensitive ? 'avoid' : 'note', 'No ingredients on file: read the label, and type them in.');
-  if (!patchTest) said(sensitive ? 'avoid' : 'note', sensitive ? 'No patch test on file: test on the forearm first and wait a day (common practice).' : 'No patch test on file.');
+  if (!product.ingredients.length)
+    said(sensitive ? 'avoid' : 'note', 'No ingredients on file: read the label, and type them in.');
+  if (!patchTest)
+    said(
+      sensitive ? 'avoid' : 'note',
+      sensitive
+        ? 'No patch test on file: test on the forearm first and wait a day (common practice).'
+        : 'No patch test on file.',
+    );
   return out.sort((a, b) => Number(a.severity === 'note') - Number(b.severity === 'note'));
 }

@@ -57,7 +57,12 @@ export interface Screening {
  * yes. Adding a yes only ever adds limits. An override turns the bans of that one caution into warnings, where it may be
  * overridden at all; the bans of every other caution stay.
  */
-export function screen(cautions: readonly Caution[], answers: Answers, pressureCap: Pressure | null = null, overridden: ReadonlySet<string> = NONE): Screening {
+export function screen(
+  cautions: readonly Caution[],
+  answers: Answers,
+  pressureCap: Pressure | null = null,
+  overridden: ReadonlySet<string> = NONE,
+): Screening {
   const hits: Screening['hits'] = { 'refer-out': [], avoid: [], adapt: [], note: [] };
   const limits: Limit[] = [];
   const unanswered: string[] = [];
@@ -75,7 +80,11 @@ export function screen(cautions: readonly Caution[], answers: Answers, pressureC
     for (const clause of clauses) {
       const effect = wholeVisit && !isWholeVisit(clause) ? 'note' : effectOf(caution.severity, clause);
       const reason = `${caution.title}: ${caution.advice}`;
-      limits.push(lifted && effect === 'ban' ? { caution, clause, effect: 'warn', overridden: true, reason: `Overridden in writing. ${reason}` } : { caution, clause, effect, reason });
+      limits.push(
+        lifted && effect === 'ban'
+          ? { caution, clause, effect: 'warn', overridden: true, reason: `Overridden in writing. ${reason}` }
+          : { caution, clause, effect, reason },
+      );
     }
   }
   return {
@@ -144,7 +153,8 @@ function indexOf(screening: Screening): { always: number[]; near: Map<string, nu
 function limitsNear(screening: Screening, facts: StepFacts): Limit[] {
   const { always, near } = indexOf(screening);
   const found = new Set(always);
-  for (const kind of TERM_KINDS) for (const value of facts[kind]) for (const i of near.get(`${kind}:${value}`) ?? []) found.add(i);
+  for (const kind of TERM_KINDS)
+    for (const value of facts[kind]) for (const i of near.get(`${kind}:${value}`) ?? []) found.add(i);
   return [...found].sort((a, b) => a - b).map((i) => screening.limits[i]!);
 }
 
@@ -154,11 +164,21 @@ export function breachesOf(step: Step, screening: Screening, catalogue: Catalogu
   const out: Breach[] = [];
   for (const limit of limitsNear(screening, facts)) {
     if (!clauseHolds(limit.clause, facts)) continue;
-    out.push({ limit, effect: limit.effect, reason: limit.reason, lowerTo: freeingPressure(limit.clause, facts, step) });
+    out.push({
+      limit,
+      effect: limit.effect,
+      reason: limit.reason,
+      lowerTo: freeingPressure(limit.clause, facts, step),
+    });
   }
   const hardest = hardestOf(step);
   if (screening.pressureCap && hardest && pressureRank(hardest) > pressureRank(screening.pressureCap))
-    out.push({ limit: null, effect: 'ban', reason: `This client is worked at ${screening.pressureCap} at most.`, lowerTo: screening.pressureCap });
+    out.push({
+      limit: null,
+      effect: 'ban',
+      reason: `This client is worked at ${screening.pressureCap} at most.`,
+      lowerTo: screening.pressureCap,
+    });
   return out;
 }
 
@@ -171,13 +191,15 @@ function freeingPressure(clause: Clause, facts: StepFacts, step: Step): Pressure
   const named = clause.find((t) => t.kind === 'pressure');
   // Firm and deep work counts as strong stimulation: lighter work of the same kind is free of that word.
   if (!named) return clause.some((t) => isOnlyStrong(t, facts)) ? lighterOf('medium', step.pressure) : null;
-  for (let i = pressureRank(hardestOf(step)!) - 2; i >= 0; i--) if (!named.set.has(PRESSURES[i]!)) return lighterOf(PRESSURES[i]!, step.pressure);
+  for (let i = pressureRank(hardestOf(step)!) - 2; i >= 0; i--)
+    if (!named.set.has(PRESSURES[i]!)) return lighterOf(PRESSURES[i]!, step.pressure);
   return null;
 }
 
 /** True when strong stimulation is the one word by which a step runs into a term. */
 function isOnlyStrong(term: Clause[number], facts: StepFacts): boolean {
-  if (term.kind !== 'technique' || !term.set.has('strong-stimulation') || !facts.technique.has('strong-stimulation')) return false;
+  if (term.kind !== 'technique' || !term.set.has('strong-stimulation') || !facts.technique.has('strong-stimulation'))
+    return false;
   let words = 0;
   for (const fact of facts.technique) if (term.set.has(fact)) words++;
   return words === 1;
@@ -190,7 +212,10 @@ export function takesAway(caution: Caution, names: { region: (id: string) => str
   if (clauses.some(isWholeVisit)) return caution.severity === 'avoid' ? 'the whole visit' : 'nothing; work with care';
   const parts = clauses.map((clause) => {
     const pressure = clause.find((t) => t.kind === 'pressure');
-    const where = clause.filter((t) => t.kind !== 'pressure').map((t) => termWords(t, names)).join(' with ');
+    const where = clause
+      .filter((t) => t.kind !== 'pressure')
+      .map((t) => termWords(t, names))
+      .join(' with ');
     return pressure ? `${where ? `${where}: ` : ''}${pressure.values.join(' and ')} pressure` : where;
   });
   return [...new Set(parts)].join('; ');

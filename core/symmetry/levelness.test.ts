@@ -4,35 +4,50 @@ import { drawnFace } from '../../demo/drawn-face.ts';
 import { checkedMarks, differenceWords, levelChange, levelness, LANDMARKS, type PhotoMarks } from './levelness.ts';
 
 const even = { leftBrowUpMm: 0, leftLidUpMm: 0, leftMouthUpMm: 0, chinToLeftMm: 0, tiltDeg: 0 };
-const without = (marks: PhotoMarks, key: string): PhotoMarks => Object.fromEntries(Object.entries(marks).filter(([k]) => k !== key));
+const without = (marks: PhotoMarks, key: string): PhotoMarks =>
+  Object.fromEntries(Object.entries(marks).filter(([k]) => k !== key));
 const of = (marks: PhotoMarks, key: string) => levelness(marks).differences.find((d) => d.key === key)!;
 
 describe('a drawn face of known unevenness', () => {
   const millimetres = fc.double({ min: -6, max: 6, noNaN: true });
   test('is measured as it was drawn, however the head is tilted', () => {
     fc.assert(
-      fc.property(millimetres, millimetres, millimetres, millimetres, fc.double({ min: -12, max: 12, noNaN: true }), (leftBrowUpMm, leftLidUpMm, leftMouthUpMm, chinToLeftMm, tiltDeg) => {
-        const { marks } = drawnFace({ leftBrowUpMm, leftLidUpMm, leftMouthUpMm, chinToLeftMm, tiltDeg });
-        // Marks are rounded to a tenth of a px, 0.02 mm here; the scale comes from two of them.
-        const near = (key: string, mm: number) => expect(Math.abs(of(marks, key).mm - mm)).toBeLessThan(0.12);
-        near('brow', leftBrowUpMm);
-        near('eye', leftLidUpMm);
-        near('eye-opening', leftLidUpMm);
-        near('mouth', leftMouthUpMm);
-        near('chin', chinToLeftMm);
-        expect(Math.abs(levelness(marks).rollDeg - tiltDeg)).toBeLessThan(0.1);
-      }),
+      fc.property(
+        millimetres,
+        millimetres,
+        millimetres,
+        millimetres,
+        fc.double({ min: -12, max: 12, noNaN: true }),
+        (leftBrowUpMm, leftLidUpMm, leftMouthUpMm, chinToLeftMm, tiltDeg) => {
+          const { marks } = drawnFace({ leftBrowUpMm, leftLidUpMm, leftMouthUpMm, chinToLeftMm, tiltDeg });
+          // Marks are rounded to a tenth of a px, 0.02 mm here; the scale comes from two of them.
+          const near = (key: string, mm: number) => expect(Math.abs(of(marks, key).mm - mm)).toBeLessThan(0.12);
+          near('brow', leftBrowUpMm);
+          near('eye', leftLidUpMm);
+          near('eye-opening', leftLidUpMm);
+          near('mouth', leftMouthUpMm);
+          near('chin', chinToLeftMm);
+          expect(Math.abs(levelness(marks).rollDeg - tiltDeg)).toBeLessThan(0.1);
+        },
+      ),
     );
   });
   test('mirrored, left and right change places', () => {
     const { marks } = drawnFace({ ...even, leftBrowUpMm: 3, chinToLeftMm: 2 });
-    const mirrored = Object.fromEntries(Object.entries(marks).map(([k, p]) => [k.endsWith('-left') ? k.replace('-left', '-right') : k.replace('-right', '-left'), { x: 960 - p.x, y: p.y }])) as PhotoMarks;
+    const mirrored = Object.fromEntries(
+      Object.entries(marks).map(([k, p]) => [
+        k.endsWith('-left') ? k.replace('-left', '-right') : k.replace('-right', '-left'),
+        { x: 960 - p.x, y: p.y },
+      ]),
+    ) as PhotoMarks;
     expect(of(mirrored, 'brow').mm).toBeCloseTo(-of(marks, 'brow').mm, 6);
     expect(of(mirrored, 'chin').mm).toBeCloseTo(-of(marks, 'chin').mm, 6);
   });
   test('a larger picture of the same face gives the same mm and a smaller error', () => {
     const { marks } = drawnFace({ ...even, leftMouthUpMm: 3 });
-    const twice = Object.fromEntries(Object.entries(marks).map(([k, p]) => [k, { x: p.x * 2, y: p.y * 2 }])) as PhotoMarks;
+    const twice = Object.fromEntries(
+      Object.entries(marks).map(([k, p]) => [k, { x: p.x * 2, y: p.y * 2 }]),
+    ) as PhotoMarks;
     expect(of(twice, 'mouth').mm).toBeCloseTo(of(marks, 'mouth').mm, 9);
     expect(of(twice, 'mouth').placingErrorMm).toBeCloseTo(of(marks, 'mouth').placingErrorMm / 2, 9);
   });
@@ -59,8 +74,11 @@ describe('the error', () => {
     const tries = 4000;
     const seen: Record<string, number> = {};
     for (let i = 0; i < tries; i++) {
-      const shaken = Object.fromEntries(Object.entries(marks).map(([k, p]) => [k, { x: p.x + 1.5 * normal(), y: p.y + 1.5 * normal() }])) as PhotoMarks;
-      for (const d of levelness(shaken).differences) if (Math.abs(d.mm) > d.errorMm) seen[d.key] = (seen[d.key] ?? 0) + 1;
+      const shaken = Object.fromEntries(
+        Object.entries(marks).map(([k, p]) => [k, { x: p.x + 1.5 * normal(), y: p.y + 1.5 * normal() }]),
+      ) as PhotoMarks;
+      for (const d of levelness(shaken).differences)
+        if (Math.abs(d.mm) > d.errorMm) seen[d.key] = (seen[d.key] ?? 0) + 1;
     }
     for (const key of ['brow', 'eye', 'eye-opening', 'mouth', 'nose', 'chin']) {
       expect((seen[key] ?? 0) / tries, key).toBeGreaterThan(0.02);
@@ -88,9 +106,19 @@ describe('what is refused', () => {
   test.each(['pupil-right', 'pupil-left', 'iris-outer', 'iris-inner'] as const)('no %s', (key) => {
     expect(() => levelness(without(marks, key))).toThrow(key);
   });
-  test('eyes the wrong way round', () => expect(() => levelness({ ...marks, 'pupil-left': marks['pupil-right'], 'pupil-right': marks['pupil-left'] })).toThrow('right of the picture'));
-  test('an iris of no width', () => expect(() => levelness({ ...marks, 'iris-inner': marks['iris-outer'] })).toThrow('at least 5 px'));
-  test('the same place for both ends of the midline gives no chin', () => expect(levelness({ ...marks, glabella: undefined }).differences.map((d) => d.key)).toEqual(['brow', 'eye', 'eye-opening', 'mouth']));
+  test('eyes the wrong way round', () =>
+    expect(() =>
+      levelness({ ...marks, 'pupil-left': marks['pupil-right'], 'pupil-right': marks['pupil-left'] }),
+    ).toThrow('right of the picture'));
+  test('an iris of no width', () =>
+    expect(() => levelness({ ...marks, 'iris-inner': marks['iris-outer'] })).toThrow('at least 5 px'));
+  test('the same place for both ends of the midline gives no chin', () =>
+    expect(levelness({ ...marks, glabella: undefined }).differences.map((d) => d.key)).toEqual([
+      'brow',
+      'eye',
+      'eye-opening',
+      'mouth',
+    ]));
   const size = { width: 960, height: 1200 };
   test('marks outside of the picture, of unknown name or kind', () => {
     expect(checkedMarks(marks, size)).toEqual(marks);
@@ -105,5 +133,6 @@ describe('what is refused', () => {
     expect(turned.turnDeg).toBeCloseTo(5, 0);
     expect(levelness(marks).turnDeg).toBeCloseTo(0, 1);
   });
-  test('every landmark of the list is on the drawn face', () => expect(Object.keys(marks).sort()).toEqual([...LANDMARKS].sort()));
+  test('every landmark of the list is on the drawn face', () =>
+    expect(Object.keys(marks).sort()).toEqual([...LANDMARKS].sort()));
 });

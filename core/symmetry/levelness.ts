@@ -17,8 +17,22 @@ export const MOST_TURN_DEG = 4;
 
 /** In the order in which they are asked for. Sides are the client's. */
 export const LANDMARKS = [
-  'pupil-right', 'pupil-left', 'iris-outer', 'iris-inner', 'brow-right', 'brow-left', 'upper-lid-right', 'lower-lid-right', 'upper-lid-left', 'lower-lid-left',
-  'glabella', 'nose-tip', 'subnasale', 'mouth-right', 'mouth-left', 'chin',
+  'pupil-right',
+  'pupil-left',
+  'iris-outer',
+  'iris-inner',
+  'brow-right',
+  'brow-left',
+  'upper-lid-right',
+  'lower-lid-right',
+  'upper-lid-left',
+  'lower-lid-left',
+  'glabella',
+  'nose-tip',
+  'subnasale',
+  'mouth-right',
+  'mouth-left',
+  'chin',
 ] as const;
 export type PhotoLandmark = (typeof LANDMARKS)[number];
 export interface Px {
@@ -32,19 +46,30 @@ const LARGEST_PX = 10_000;
 
 /** @throws InputError naming the landmark that is unknown or lies outside of the picture. */
 export function checkedMarks(value: unknown, size: { width: number; height: number }): PhotoMarks {
-  if (!value || typeof value !== 'object' || Array.isArray(value)) throw new InputError('landmarks', 'an object is accepted');
+  if (!value || typeof value !== 'object' || Array.isArray(value))
+    throw new InputError('landmarks', 'an object is accepted');
   const out: PhotoMarks = {};
   for (const [key, p] of Object.entries(value as Record<string, Partial<Px> | null>)) {
-    if (!LANDMARKS.includes(key as PhotoLandmark)) throw new InputError(`landmarks.${key}`, 'this landmark is not known');
-    const inside = (v: unknown, most: number): v is number => typeof v === 'number' && v >= 0 && v <= Math.min(most, LARGEST_PX);
-    if (!p || !inside(p.x, size.width) || !inside(p.y, size.height)) throw new InputError(`landmarks.${key}`, `a point inside ${size.width} × ${size.height} px is accepted`);
+    if (!LANDMARKS.includes(key as PhotoLandmark))
+      throw new InputError(`landmarks.${key}`, 'this landmark is not known');
+    const inside = (v: unknown, most: number): v is number =>
+      typeof v === 'number' && v >= 0 && v <= Math.min(most, LARGEST_PX);
+    if (!p || !inside(p.x, size.width) || !inside(p.y, size.height))
+      throw new InputError(`landmarks.${key}`, `a point inside ${size.width} × ${size.height} px is accepted`);
     out[key as PhotoLandmark] = { x: p.x, y: p.y };
   }
   return out;
 }
 
 export type LevelKey = 'brow' | 'eye' | 'eye-opening' | 'mouth' | 'nose' | 'chin';
-export const LEVEL_NAMES: Record<LevelKey, string> = { brow: 'Brows', eye: 'Upper lids', 'eye-opening': 'Eye opening', mouth: 'Mouth corners', nose: 'Tip of the nose', chin: 'Chin' };
+export const LEVEL_NAMES: Record<LevelKey, string> = {
+  brow: 'Brows',
+  eye: 'Upper lids',
+  'eye-opening': 'Eye opening',
+  mouth: 'Mouth corners',
+  nose: 'Tip of the nose',
+  chin: 'Chin',
+};
 
 export interface LevelDifference {
   key: LevelKey;
@@ -75,9 +100,11 @@ const tilt = (right: Px, left: Px): number => Math.atan2(left.y - right.y, left.
 const length = (a: Px, b: Px): number => Math.hypot(a.x - b.x, a.y - b.y);
 
 /** Distance of a point from the line a → b in px; positive = towards the client's left. */
-export const offLine = (a: Px, b: Px, p: Px): number => ((p.x - a.x) * (b.y - a.y) - (p.y - a.y) * (b.x - a.x)) / length(a, b);
+export const offLine = (a: Px, b: Px, p: Px): number =>
+  ((p.x - a.x) * (b.y - a.y) - (p.y - a.y) * (b.x - a.x)) / length(a, b);
 /** Relative error of the scale, one SD: the spread of irises among people, and the marks at its edges. */
-export const scaleErrorOf = (irisPx: number, irisSdPx: number, irisSdMm = IRIS_SD_MM): number => Math.hypot(irisSdMm / IRIS_MM, irisSdPx / irisPx);
+export const scaleErrorOf = (irisPx: number, irisSdPx: number, irisSdMm = IRIS_SD_MM): number =>
+  Math.hypot(irisSdMm / IRIS_MM, irisSdPx / irisPx);
 
 /** What still has to be marked before anything can be told. */
 export const NEEDED: readonly PhotoLandmark[] = ['pupil-right', 'pupil-left', 'iris-outer', 'iris-inner'];
@@ -88,7 +115,8 @@ export function levelness(marks: PhotoMarks, markSdPx = MARK_SD_PX): Levelness {
   if (missing) throw new InputError(`landmarks.${missing}`, 'has to be marked first');
   const right = marks['pupil-right']!;
   const left = marks['pupil-left']!;
-  if (left.x <= right.x) throw new InputError('landmarks.pupil-left', 'the client’s left eye is at the right of the picture');
+  if (left.x <= right.x)
+    throw new InputError('landmarks.pupil-left', 'the client’s left eye is at the right of the picture');
   const irisPx = length(marks['iris-outer']!, marks['iris-inner']!);
   if (!(irisPx >= 5)) throw new InputError('landmarks.iris-inner', 'the iris has to be at least 5 px wide');
   const pupilsPx = length(right, left);
@@ -111,7 +139,9 @@ export function levelness(marks: PhotoMarks, markSdPx = MARK_SD_PX): Levelness {
   };
   pair('brow', 'brow-right', 'brow-left');
   pair('eye', 'upper-lid-right', 'upper-lid-left');
-  const [ru, rl, lu, ll] = (['upper-lid-right', 'lower-lid-right', 'upper-lid-left', 'lower-lid-left'] as const).map((k) => marks[k]);
+  const [ru, rl, lu, ll] = (['upper-lid-right', 'lower-lid-right', 'upper-lid-left', 'lower-lid-left'] as const).map(
+    (k) => marks[k],
+  );
   if (ru && rl && lu && ll) tell('eye-opening', above(lu) - above(ll) - (above(ru) - above(rl)), 2 * markSdPx);
   pair('mouth', 'mouth-right', 'mouth-left');
   const [top, under] = [marks.glabella, marks.subnasale];
@@ -137,7 +167,12 @@ const rounded = (mm: number): string => (Math.round(Math.abs(mm) * 10) / 10).toF
 export function differenceWords({ key, mm, errorMm }: Pick<LevelDifference, 'key' | 'mm' | 'errorMm'>): string {
   if (Math.abs(mm) <= errorMm) return `none that can be told, ± ${rounded(errorMm)} mm`;
   const side = mm > 0 ? 'left' : 'right';
-  const how = key === 'eye-opening' ? `client’s ${side} wider` : key === 'nose' || key === 'chin' ? `to the client’s ${side}` : `client’s ${side} higher`;
+  const how =
+    key === 'eye-opening'
+      ? `client’s ${side} wider`
+      : key === 'nose' || key === 'chin'
+        ? `to the client’s ${side}`
+        : `client’s ${side} higher`;
   return `${how} by ${rounded(mm)} mm, ± ${rounded(errorMm)}`;
 }
 
@@ -157,6 +192,13 @@ export function levelChange(before: Levelness, after: Levelness): LevelChange[] 
     const mm = now.mm - was.mm;
     const errorMm = Math.hypot(was.placingErrorMm, now.placingErrorMm);
     const even = Math.abs(now.mm) - Math.abs(was.mm);
-    return [{ key: now.key, mm, errorMm, toward: Math.abs(mm) <= errorMm ? null : even < 0 ? ('more even' as const) : ('less even' as const) }];
+    return [
+      {
+        key: now.key,
+        mm,
+        errorMm,
+        toward: Math.abs(mm) <= errorMm ? null : even < 0 ? ('more even' as const) : ('less even' as const),
+      },
+    ];
   });
 }

@@ -24,15 +24,46 @@ export const backOfHand = (x: number, y: number): Anchor => ({ from: 'back-of-ha
 
 /** The body an anchor lies on. */
 export type BodyName = 'head' | 'hand';
-export const bodyOf = (anchor: Anchor): BodyName => (anchor.from === 'palm' || anchor.from === 'back-of-hand' ? 'hand' : 'head');
+export const bodyOf = (anchor: Anchor): BodyName =>
+  anchor.from === 'palm' || anchor.from === 'back-of-hand' ? 'hand' : 'head';
 
 type Curve = readonly (readonly [number, number])[];
 
 /** Fibres of a muscle on the client's left, in the plane they are dropped from: [y, z] from the side, [x, z] from above, else [x, y]. */
 export type MuscleFan =
-  | { kind: 'fan'; from: 'side' | 'front' | 'back' | 'above'; zone: ZoneName; origin: Curve; insertion: Curve; fibres: number; /** Fibres that turn round the ear on their way, as in the rear temporalis. */ bend?: 'over-ear' }
+  | {
+      kind: 'fan';
+      from: 'side' | 'front' | 'back' | 'above';
+      zone: ZoneName;
+      origin: Curve;
+      insertion: Curve;
+      fibres: number;
+      /** Fibres that turn round the ear on their way, as in the rear temporalis. */ bend?: 'over-ear';
+    }
   /** Fibres round an opening, seen from the front, as nested ellipses; `half` keeps the client's left half only. */
-  | { kind: 'ring'; zone: ZoneName; centre: readonly [number, number]; inner: readonly [number, number]; outer: readonly [number, number]; fibres: number; half: boolean };
+  | {
+      kind: 'ring';
+      zone: ZoneName;
+      centre: readonly [number, number];
+      inner: readonly [number, number];
+      outer: readonly [number, number];
+      fibres: number;
+      half: boolean;
+    };
 
-export const fan = (from: 'side' | 'front' | 'back' | 'above', zone: ZoneName, origin: Curve, insertion: Curve, fibres: number, bend?: 'over-ear'): MuscleFan => ({ kind: 'fan', from, zone, origin, insertion, fibres, ...(bend ? { bend } : {}) });
-export const ring = (zone: ZoneName, centre: readonly [number, number], inner: readonly [number, number], outer: readonly [number, number], fibres: number, half = false): MuscleFan => ({ kind: 'ring', zone, centre, inner, outer, fibres, half });
+export const fan = (
+  from: 'side' | 'front' | 'back' | 'above',
+  zone: ZoneName,
+  origin: Curve,
+  insertion: Curve,
+  fibres: number,
+  bend?: 'over-ear',
+): MuscleFan => ({ kind: 'fan', from, zone, origin, insertion, fibres, ...(bend ? { bend } : {}) });
+export const ring = (
+  zone: ZoneName,
+  centre: readonly [number, number],
+  inner: readonly [number, number],
+  outer: readonly [number, number],
+  fibres: number,
+  half = false,
+): MuscleFan => ({ kind: 'ring', zone, centre, inner, outer, fibres, half });

@@ -53,7 +53,10 @@ export class Body {
 
   /** A furrow `depth` mm deep and `halfWidth` mm to each side of a curve. */
   groove(depth: number, points: readonly (readonly number[])[], halfWidth: number): this {
-    const line = tube(points.map((p) => [...p.slice(0, 3), 0]), 5);
+    const line = tube(
+      points.map((p) => [...p.slice(0, 3), 0]),
+      5,
+    );
     const sphere = line.sphere!;
     this.operations.push((d, x, y, z) => {
       const limit = sphere[3] + halfWidth;

@@ -27,20 +27,38 @@ function flipped(map: DepthMap): DepthMap {
 export function traceView(bodies: Bodies, view: View, resolution: number, left?: DepthMap): DepthMap {
   if (view === 'right') return flipped(left ?? traceView(bodies, 'left', resolution));
   const camera = CAMERAS[view];
-  return traceDepth(camera.body === 'hand' ? bodies.handDistance : bodies.head.body.distance, camera, resolution * camera.detail);
+  return traceDepth(
+    camera.body === 'hand' ? bodies.handDistance : bodies.head.body.distance,
+    camera,
+    resolution * camera.detail,
+  );
 }
 
 /** The terrain drawing of one view as SVG text. Pure and deterministic. */
 export function drawView(bodies: Bodies, view: View, map: DepthMap): string {
   const camera = CAMERAS[view];
   const { head, drop, hand } = bodies;
-  if (view === 'palms' || view === 'backs') return terrainSvg(view, camera, drawRelief({ view, camera, map, curves: handCurves(hand, view), quiet: [], mute: [] }));
+  if (view === 'palms' || view === 'backs')
+    return terrainSvg(
+      view,
+      camera,
+      drawRelief({ view, camera, map, curves: handCurves(hand, view), quiet: [], mute: [] }),
+    );
   const curves = featureCurves(head, drop);
   const quiet: QuietZone[] = [];
-  const sides: ((p: Vec3) => Vec3)[] = view === 'left' ? [(p) => p] : view === 'right' ? [mirrored] : [(p) => p, mirrored];
+  const sides: ((p: Vec3) => Vec3)[] =
+    view === 'left' ? [(p) => p] : view === 'right' ? [mirrored] : [(p) => p, mirrored];
   for (const side of sides) {
-    const zone: QuietZone = { outline: earOutline(head.ear).map((p) => project(camera, side(p))).map((q) => [q[0], q[1]]) };
-    quiet.push(view === 'left' || view === 'right' ? zone : { ...zone, depthMm: project(camera, side(head.ear.at(0, 15, 0)))[2], slackMm: 22 });
+    const zone: QuietZone = {
+      outline: earOutline(head.ear)
+        .map((p) => project(camera, side(p)))
+        .map((q) => [q[0], q[1]]),
+    };
+    quiet.push(
+      view === 'left' || view === 'right'
+        ? zone
+        : { ...zone, depthMm: project(camera, side(head.ear.at(0, 15, 0)))[2], slackMm: 22 },
+    );
   }
   const nostrils = [1, -1].map((s) => project(camera, [...head.frame.zone.nose(s * 7, -33), 98] as unknown as Vec3));
   const mute = view === 'front' ? nostrils.map((q) => [q[0], q[1], 13] as const) : [];

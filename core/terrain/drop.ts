@@ -22,7 +22,14 @@ export function dropper(distance: Distance): Dropper {
       if (Math.abs(away) < 0.02) break;
       // Near the skin the fall of the distance along the line tells how far it is (secant); far away, march.
       const fall = (before - away) / step;
-      step = Math.abs(away) < 6 && fall > 0.35 && fall < 1.2 ? (away / fall) * 0.98 : away > 12 ? away * 0.95 : away > 0 ? Math.max(away * 0.75, 0.02) : Math.min(away, -0.02);
+      step =
+        Math.abs(away) < 6 && fall > 0.35 && fall < 1.2
+          ? (away / fall) * 0.98
+          : away > 12
+            ? away * 0.95
+            : away > 0
+              ? Math.max(away * 0.75, 0.02)
+              : Math.min(away, -0.02);
       before = away;
       t += step;
       if (t > 500) return null;

@@ -25,6 +25,18 @@ export function earFrame(fr: Frame): EarFrame {
 /** Outline of the auricle on the client's left: contours step back inside it, the ear's own curves speak. */
 export const earOutline = (ear: EarFrame): Vec3[] =>
   [
-    [-31, 7], [-27, 15], [-20, 22], [-10, 30], [2, 35], [15, 35], [27, 29],
-    [33, 16], [30, 4], [20, -3], [9, 0], [4, 3], [-8, 3], [-24, 1],
+    [-31, 7],
+    [-27, 15],
+    [-20, 22],
+    [-10, 30],
+    [2, 35],
+    [15, 35],
+    [27, 29],
+    [33, 16],
+    [30, 4],
+    [20, -3],
+    [9, 0],
+    [4, 3],
+    [-8, 3],
+    [-24, 1],
   ].map(([u, v]) => ear.at(u!, v!, 2));

@@ -12,7 +12,13 @@ const AXES = [
 ] as const;
 
 /** One separable [1 2 1] pass per axis, `passes` times; `joins` says which neighbours count. */
-function binomial(field: Float32Array, { columns, rows }: Grid, passes: number, skip: (q: number) => boolean, joins: (q: number, r: number, a: Float32Array) => boolean): Float32Array {
+function binomial(
+  field: Float32Array,
+  { columns, rows }: Grid,
+  passes: number,
+  skip: (q: number) => boolean,
+  joins: (q: number, r: number, a: Float32Array) => boolean,
+): Float32Array {
   let A = Float32Array.from(field);
   let B = new Float32Array(A.length);
   for (let p = 0; p < passes; p++)
@@ -55,8 +61,20 @@ export const smoothDepth = (map: DepthMap, passes: number, jumpMm = 2.2): Float3
 /** Blur, inside a mask when one is given. */
 export const blur = (field: Float32Array, grid: Grid, passes: number, mask?: Uint8Array): Float32Array =>
   mask
-    ? binomial(field, grid, passes, (q) => !mask[q], (_, r) => mask[r] === 1)
-    : binomial(field, grid, passes, () => false, () => true);
+    ? binomial(
+        field,
+        grid,
+        passes,
+        (q) => !mask[q],
+        (_, r) => mask[r] === 1,
+      )
+    : binomial(
+        field,
+        grid,
+        passes,
+        () => false,
+        () => true,
+      );
 
 /** Extrapolate a field a few samples past its mask, so that lines run right up to the silhouette. */
 export function fillOut(field: Float32Array, { columns, rows }: Grid, mask: Uint8Array, passes: number): Float32Array {

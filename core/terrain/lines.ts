@@ -12,8 +12,13 @@ export interface Run {
 
 /** Closed rings of one level in viewBox px. */
 export function rings(field: Float32Array, grid: Grid, resolution: number, level: number): Xy[][] {
-  const shape = contours().size([grid.columns, grid.rows]).smooth(true).contour(field as unknown as number[], level);
-  return shape.coordinates.flatMap((polygon) => polygon.map((ring) => ring.map(([x, y]) => [(x! - 0.5) / resolution, (y! - 0.5) / resolution] as const)));
+  const shape = contours()
+    .size([grid.columns, grid.rows])
+    .smooth(true)
+    .contour(field as unknown as number[], level);
+  return shape.coordinates.flatMap((polygon) =>
+    polygon.map((ring) => ring.map(([x, y]) => [(x! - 0.5) / resolution, (y! - 0.5) / resolution] as const)),
+  );
 }
 
 /**
@@ -85,7 +90,12 @@ function majority(values: readonly number[], at: number, reach: number, own: num
  * Edges between samples whose depths differ by more than `stepMm` and by clearly more than the slope beside
  * them: where one part of the face hides another. Chained into polylines in viewBox px.
  */
-export function occlusionEdges(depth: Float32Array, { columns, rows }: Grid, resolution: number, stepMm: number): Xy[][] {
+export function occlusionEdges(
+  depth: Float32Array,
+  { columns, rows }: Grid,
+  resolution: number,
+  stepMm: number,
+): Xy[][] {
   const stride = columns + 2;
   const links = new Map<number, number[]>();
   const link = (a: number, b: number) => {
@@ -109,7 +119,7 @@ export function occlusionEdges(depth: Float32Array, { columns, rows }: Grid, res
   const edgeKey = (a: number, b: number) => (a < b ? `${a}_${b}` : `${b}_${a}`);
   const walk = (start: number): number[] => {
     const chain = [start];
-    for (let at = start; ; ) {
+    for (let at = start; ;) {
       const next = links.get(at)!.find((k) => !used.has(edgeKey(at, k)));
       if (next === undefined) return chain;
       used.add(edgeKey(at, next));

@@ -66,21 +66,40 @@ export function fibreLines(fan: MuscleFan, { head, drop }: Bodies): Fibre[] {
 export function bellyOf(lines: readonly Fibre[]): Vec3 | null {
   const middle = lines[lines.length >> 1] ?? [];
   const at = middle.length >> 1;
-  const near = middle.map((p, i) => ({ p, off: Math.abs(i - at) })).filter((c): c is { p: Vec3; off: number } => c.p !== null);
+  const near = middle
+    .map((p, i) => ({ p, off: Math.abs(i - at) }))
+    .filter((c): c is { p: Vec3; off: number } => c.p !== null);
   return near.sort((a, b) => a.off - b.off)[0]?.p ?? null;
 }
 
 /** Draw fibres in one view, null when they cannot be seen; fibres that crowd by foreshortening thin out to 2.4 px. */
-export function drawFibres(lines: readonly Fibre[], isRing: boolean, view: View, map: DepthMap, onRight: boolean): FibreDrawing | null {
+export function drawFibres(
+  lines: readonly Fibre[],
+  isRing: boolean,
+  view: View,
+  map: DepthMap,
+  onRight: boolean,
+): FibreDrawing | null {
   const camera = CAMERAS[view];
-  const seen = lines.map((line) => longestSeen(line, view, map, onRight).map((p): Xy => [project(camera, p)[0], project(camera, p)[1]])).filter((line) => line.length > 2);
+  const seen = lines
+    .map((line) => longestSeen(line, view, map, onRight).map((p): Xy => [project(camera, p)[0], project(camera, p)[1]]))
+    .filter((line) => line.length > 2);
   if (seen.length < Math.min(3, lines.length - 1)) return null;
   const first = seen[0]!;
   const last = seen[seen.length - 1]!;
   const inner = seen.slice(1, -1);
-  const ring = isRing ? [...last, ...[...first].reverse()] : [...first, ...inner.map((l) => l[l.length - 1]!), ...[...last].reverse(), ...[...inner].reverse().map((l) => l[0]!)];
+  const ring = isRing
+    ? [...last, ...[...first].reverse()]
+    : [
+        ...first,
+        ...inner.map((l) => l[l.length - 1]!),
+        ...[...last].reverse(),
+        ...[...inner].reverse().map((l) => l[0]!),
+      ];
   // Fibres that part over an edge of the body have no common outline.
-  const parted = seen.some((line, i) => i > 0 && Math.hypot(line[0]![0] - seen[i - 1]![0]![0], line[0]![1] - seen[i - 1]![0]![1]) > 34);
+  const parted = seen.some(
+    (line, i) => i > 0 && Math.hypot(line[0]![0] - seen[i - 1]![0]![0], line[0]![1] - seen[i - 1]![0]![1]) > 34,
+  );
   const spread: Xy[][] = [];
   for (const line of seen) {
     const before = spread[spread.length - 1];
@@ -88,7 +107,10 @@ export function drawFibres(lines: readonly Fibre[], isRing: boolean, view: View,
     const gap = (a: Xy, b: Xy) => Math.hypot(a[0] - b[0], a[1] - b[1]);
     if (!before || Math.max(gap(middle(line), middle(before)), gap(line[0]!, before[0]!)) > 2.4) spread.push(line);
   }
-  return { outline: parted ? '' : curvePath(simplify(ring, 0.2), true), fibres: spread.map((l) => curvePath(simplify(l, 0.12))).join('') };
+  return {
+    outline: parted ? '' : curvePath(simplify(ring, 0.2), true),
+    fibres: spread.map((l) => curvePath(simplify(l, 0.12))).join(''),
+  };
 }
 
 /** A fibre that slips over an edge of the body goes on elsewhere: a step longer than this ends it, in mm. */
@@ -99,10 +121,14 @@ function longestSeen(line: Fibre, view: View, map: DepthMap, onRight: boolean): 
   const side = line.map((p) => (p && onRight ? mirrored(p) : p));
   const far = (a: Vec3, b: Vec3) => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]) > LONGEST_STEP_MM;
   let before: Vec3 | null = null;
-  const runs = piecesWhere(side.flatMap((p) => {
-    const cut = before && p && far(before, p) ? [null, p] : [p];
-    before = p;
-    return cut;
-  }), (p) => p !== null && isSeen(view, map, p, 5), 1) as Vec3[][];
+  const runs = piecesWhere(
+    side.flatMap((p) => {
+      const cut = before && p && far(before, p) ? [null, p] : [p];
+      before = p;
+      return cut;
+    }),
+    (p) => p !== null && isSeen(view, map, p, 5),
+    1,
+  ) as Vec3[][];
   return runs.reduce((a, b) => (b.length > a.length ? b : a), []);
 }

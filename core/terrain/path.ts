@@ -2,7 +2,8 @@ import type { Xy } from './vector.ts';
 
 export const lengthOf = (points: readonly Xy[]): number => {
   let sum = 0;
-  for (let i = 1; i < points.length; i++) sum += Math.hypot(points[i]![0] - points[i - 1]![0], points[i]![1] - points[i - 1]![1]);
+  for (let i = 1; i < points.length; i++)
+    sum += Math.hypot(points[i]![0] - points[i - 1]![0], points[i]![1] - points[i - 1]![1]);
   return sum;
 };
 
@@ -95,7 +96,8 @@ export function curvePath(points: readonly Xy[], closed = false): string {
     return pen.done(true);
   }
   pen.moveTo(points[0]!);
-  for (let i = 1; i < n - 1; i++) pen.quadTo(points[i]!, i === n - 2 ? points[n - 1]! : between(points[i]!, points[i + 1]!));
+  for (let i = 1; i < n - 1; i++)
+    pen.quadTo(points[i]!, i === n - 2 ? points[n - 1]! : between(points[i]!, points[i + 1]!));
   return pen.done(false);
 }
 

@@ -23,7 +23,12 @@ export function isSeen(view: View, map: DepthMap, p: Vec3, toleranceMm: number):
   const here = map.depth[j * map.columns + i]!;
   if (!Number.isNaN(here)) return depth > here - toleranceMm;
   // On the very outline a sample may fall beside the body: one step inwards decides.
-  for (const [di, dj] of [[-2, 0], [2, 0], [0, -2], [0, 2]] as const) {
+  for (const [di, dj] of [
+    [-2, 0],
+    [2, 0],
+    [0, -2],
+    [0, 2],
+  ] as const) {
     const near = map.depth[(j + dj) * map.columns + i + di];
     if (near !== undefined && !Number.isNaN(near)) return depth > near - toleranceMm - 2;
   }
@@ -34,7 +39,12 @@ export function isSeen(view: View, map: DepthMap, p: Vec3, toleranceMm: number):
  * Where a place of the client's left (or the midline, or with `onRight` its twin) is drawn, in every view in which it
  * can be seen. `maps` must hold the depth of each view asked for.
  */
-export function spotsOf(mm: Vec3, body: BodyName, onRight: boolean, maps: Readonly<Partial<Record<View, DepthMap>>>): Partial<Record<View, Spot>> {
+export function spotsOf(
+  mm: Vec3,
+  body: BodyName,
+  onRight: boolean,
+  maps: Readonly<Partial<Record<View, DepthMap>>>,
+): Partial<Record<View, Spot>> {
   const out: Partial<Record<View, Spot>> = {};
   for (const view of VIEWS) {
     const map = maps[view];

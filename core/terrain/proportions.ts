@@ -41,7 +41,8 @@ export function frame(input: Partial<Proportions> = {}): Frame {
   const P = Object.fromEntries(Object.keys(REFERENCE_MM).map((k) => [k, 1])) as Proportions;
   for (const [name, factor] of Object.entries(input) as [ProportionName, number][]) {
     if (!(name in P)) throw new RangeError(`unknown proportion "${name}"; known: ${Object.keys(P).join(', ')}`);
-    if (!(factor >= 0.75 && factor <= 1.3)) throw new RangeError(`proportion ${name} must be between 0.75 and 1.3, got ${factor}`);
+    if (!(factor >= 0.75 && factor <= 1.3))
+      throw new RangeError(`proportion ${name} must be between 0.75 and 1.3, got ${factor}`);
     P[name] = factor;
   }
   // The tragion line (0) and the root of the neck (-150) stay; the thirds hang off the tragion line.
@@ -98,5 +99,8 @@ export function frame(input: Partial<Proportions> = {}): Frame {
 }
 
 /** Move one reference point (with any further coordinates, such as a radius) by a zone. */
-export const inZone = (fr: Frame, name: ZoneName, p: readonly number[]): number[] => [...fr.zone[name](p[0]!, p[1]!), ...p.slice(2)];
+export const inZone = (fr: Frame, name: ZoneName, p: readonly number[]): number[] => [
+  ...fr.zone[name](p[0]!, p[1]!),
+  ...p.slice(2),
+];
 export const placeInZone = (fr: Frame, name: ZoneName, p: Vec3): Vec3 => inZone(fr, name, p) as unknown as Vec3;

@@ -54,12 +54,18 @@ type ContourKind = keyof Relief['contours'];
 export function drawRelief({ view, camera, map, curves, quiet, mute }: ReliefInput): Relief {
   const { columns, rows, resolution } = map;
   const mask = Uint8Array.from(map.depth, (d) => (Number.isNaN(d) ? 0 : 1));
-  const sampleAt = (x: number, y: number) => Math.min(rows - 1, Math.max(0, Math.round(y * resolution))) * columns + Math.min(columns - 1, Math.max(0, Math.round(x * resolution)));
+  const sampleAt = (x: number, y: number) =>
+    Math.min(rows - 1, Math.max(0, Math.round(y * resolution))) * columns +
+    Math.min(columns - 1, Math.max(0, Math.round(x * resolution)));
   const depthAt = (x: number, y: number) => map.depth[sampleAt(x, y)]!;
   const smooth = smoothDepth(map, Math.round(2 * resolution * resolution) + 1);
   const { slope, hard } = slopes(smooth, map, mask);
   const isQuiet = (x: number, y: number) =>
-    quiet.some((zone) => isInside(zone.outline, x, y) && (zone.depthMm === undefined || Math.abs(depthAt(x, y) - zone.depthMm) < zone.slackMm!));
+    quiet.some(
+      (zone) =>
+        isInside(zone.outline, x, y) &&
+        (zone.depthMm === undefined || Math.abs(depthAt(x, y) - zone.depthMm) < zone.slackMm!),
+    );
   return {
     ...contourPaths(),
     shade: hillShade(map, mask),
@@ -76,7 +82,9 @@ export function drawRelief({ view, camera, map, curves, quiet, mute }: ReliefInp
       const i = Math.round(x * resolution);
       const j = Math.round(y * resolution);
       const q = j * columns + i;
-      return i < 2 || j < 2 || i > columns - 3 || j > rows - 3 || !mask[q] ? -1 : camera.stepMm / Math.max(1e-4, slope[q]!);
+      return i < 2 || j < 2 || i > columns - 3 || j > rows - 3 || !mask[q]
+        ? -1
+        : camera.stepMm / Math.max(1e-4, slope[q]!);
     };
     const classify = (x: number, y: number, level: number): number => {
       const gap = gapAt(x, y);
@@ -90,12 +98,19 @@ export function drawRelief({ view, camera, map, curves, quiet, mute }: ReliefInp
     const lowest = seen.reduce((a, b) => Math.min(a, b), Infinity);
     const highest = seen.reduce((a, b) => Math.max(a, b), -Infinity);
     const levels: number[] = [];
-    for (let v = Math.ceil(lowest / camera.stepMm) * camera.stepMm; v < highest; v += camera.stepMm) levels.push(v, v + camera.stepMm / 2);
+    for (let v = Math.ceil(lowest / camera.stepMm) * camera.stepMm; v < highest; v += camera.stepMm)
+      levels.push(v, v + camera.stepMm / 2);
     const field = fillOut(smooth, map, mask, 3).map((d) => (Number.isNaN(d) ? -200 : d));
     const out: Record<ContourKind, string> = { supplementary: '', thin: '', full: '', index: '' };
     const shortest: Record<ContourKind, number> = { supplementary: 26, thin: 10, full: 10, index: 8 };
     for (const run of isolines(field, map, resolution, levels, classify, barred)) {
-      const kind: ContourKind = isSupplementary(run.level) ? 'supplementary' : run.weight === CLASS.index ? 'index' : run.weight === CLASS.full ? 'full' : 'thin';
+      const kind: ContourKind = isSupplementary(run.level)
+        ? 'supplementary'
+        : run.weight === CLASS.index
+          ? 'index'
+          : run.weight === CLASS.full
+            ? 'full'
+            : 'thin';
       const length = lengthOf(run.points);
       if (length < shortest[kind] && !(run.closed && length > 24)) continue;
       out[kind] += curvePath(simplify(smoothed(run.points, Math.round(2.5 * resolution), run.closed), 0.2), run.closed);
@@ -130,7 +145,8 @@ export function drawRelief({ view, camera, map, curves, quiet, mute }: ReliefInp
       const visible = (q: Vec3) => q[2] > depthAt(q[0], q[1]) - curve.toleranceMm;
       for (const piece of piecesWhere(seen, visible, 3)) {
         const line = piece.map((q) => [q[0], q[1]] as const);
-        if (curve.kind === 'dash') out.dashes.push({ path: curvePath(simplify(line, 0.1)), widthPx: curve.widthPx, opacity });
+        if (curve.kind === 'dash')
+          out.dashes.push({ path: curvePath(simplify(line, 0.1)), widthPx: curve.widthPx, opacity });
         else out.features.push({ path: taperedPath(line, curve.widthPx), opacity });
       }
     }
@@ -139,7 +155,11 @@ export function drawRelief({ view, camera, map, curves, quiet, mute }: ReliefInp
 }
 
 /** Slope in mm per px, taking the smaller one-sided difference so that steps do not leak into their neighbours. */
-function slopes(depth: Float32Array, { columns, rows, resolution }: DepthMap, mask: Uint8Array): { slope: Float32Array; hard: Uint8Array } {
+function slopes(
+  depth: Float32Array,
+  { columns, rows, resolution }: DepthMap,
+  mask: Uint8Array,
+): { slope: Float32Array; hard: Uint8Array } {
   const slope = new Float32Array(depth.length);
   const hard = new Uint8Array(depth.length);
   const oneSided = (q: number, d: number): [number, number] => {
@@ -181,7 +201,9 @@ function hillShade(map: DepthMap, mask: Uint8Array): string[] {
       .coordinates.flat()
       .map((ring) => ring.slice(0, -1).map(([x, y]) => [(x! - 0.5) / resolution, (y! - 0.5) / resolution] as const))
       .filter((ring) => Math.abs(twiceArea(ring)) >= 160)
-      .map((ring) => curvePath(simplify(smoothed([...ring, ring[0]!], Math.round(4 * resolution)), 0.4).slice(0, -1), true))
+      .map((ring) =>
+        curvePath(simplify(smoothed([...ring, ring[0]!], Math.round(4 * resolution)), 0.4).slice(0, -1), true),
+      )
       .join(''),
   );
 }

@@ -27,7 +27,17 @@ function localAxes([rx, ry, rz]: Vec3): number[] {
     number,
     number,
   ];
-  const R = [cc * cb, cc * sb * sa - sc * ca, cc * sb * ca + sc * sa, sc * cb, sc * sb * sa + cc * ca, sc * sb * ca - cc * sa, -sb, cb * sa, cb * ca];
+  const R = [
+    cc * cb,
+    cc * sb * sa - sc * ca,
+    cc * sb * ca + sc * sa,
+    sc * cb,
+    sc * sb * sa + cc * ca,
+    sc * sb * ca - cc * sa,
+    -sb,
+    cb * sa,
+    cb * ca,
+  ];
   return [R[0]!, R[3]!, R[6]!, R[1]!, R[4]!, R[7]!, R[2]!, R[5]!, R[8]!];
 }
 
@@ -38,7 +48,17 @@ export function ellipsoid(
   turn: { degrees?: Vec3; axes?: readonly [Vec3, Vec3, Vec3] } = {},
 ): Shape {
   const M = turn.degrees ? localAxes(turn.degrees) : turn.axes ? turn.axes.flat() : [1, 0, 0, 0, 1, 0, 0, 0, 1];
-  const [m0, m1, m2, m3, m4, m5, m6, m7, m8] = M as [number, number, number, number, number, number, number, number, number];
+  const [m0, m1, m2, m3, m4, m5, m6, m7, m8] = M as [
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+  ];
   const [cx, cy, cz] = centre;
   const [a, b, c] = radii;
   const [a2, b2, c2] = [a * a, b * b, c * c];
@@ -65,7 +85,15 @@ export function tube(points: readonly (readonly number[])[], sub = 4): Shape {
   const segments = P.slice(0, -1).map((a, i) => {
     const b = P[i + 1]!;
     const d = [b[0]! - a[0]!, b[1]! - a[1]!, b[2]! - a[2]!] as const;
-    return [a[0]!, a[1]!, a[2]!, ...d, 1 / (d[0] * d[0] + d[1] * d[1] + d[2] * d[2] + 1e-9), a[3]!, b[3]! - a[3]!] as const;
+    return [
+      a[0]!,
+      a[1]!,
+      a[2]!,
+      ...d,
+      1 / (d[0] * d[0] + d[1] * d[1] + d[2] * d[2] + 1e-9),
+      a[3]!,
+      b[3]! - a[3]!,
+    ] as const;
   });
   const distance: Distance = (x, y, z) => {
     let best = 1e9;
@@ -98,12 +126,12 @@ export interface CutPlane {
  */
 export function loft(rows: readonly (readonly number[])[], planes: readonly CutPlane[] = []): Shape {
   const keys = rows.map((r) => r[0]!);
-  const [width, centre, front, rear] = [1, 2, 3, 4].map((i) => monotoneTable(rows.map((r) => r[i]!), keys)) as [
-    (y: number) => number,
-    (y: number) => number,
-    (y: number) => number,
-    (y: number) => number,
-  ];
+  const [width, centre, front, rear] = [1, 2, 3, 4].map((i) =>
+    monotoneTable(
+      rows.map((r) => r[i]!),
+      keys,
+    ),
+  ) as [(y: number) => number, (y: number) => number, (y: number) => number, (y: number) => number];
   const distance: Distance = (x, y, z) => {
     const w = width(y);
     const q = z - centre(y);

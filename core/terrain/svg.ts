@@ -28,7 +28,8 @@ const LINE = 'var(--chart-line,#2B1F33)';
 export function terrainSvg(view: View, camera: Camera, relief: Relief): string {
   const id = `chart-${view}`;
   const fade = FADE[view];
-  const stroke = (d: string, opacity: number, width: number, extra = '') => (d ? `<path d="${d}" stroke-opacity="${opacity}" stroke-width="${width}"${extra}/>` : '');
+  const stroke = (d: string, opacity: number, width: number, extra = '') =>
+    d ? `<path d="${d}" stroke-opacity="${opacity}" stroke-width="${width}"${extra}/>` : '';
   const { contours: c } = relief;
   const sheet = sheetOf(view);
   const { widthPx: w, heightPx: h } = camera;
@@ -42,7 +43,12 @@ export function terrainSvg(view: View, camera: Camera, relief: Relief): string {
     `<g class="chart-features" fill="${LINE}">${relief.features.map((f) => `<path d="${f.path}" fill-opacity="${f.opacity}"/>`).join('')}</g>`,
   ].join('\n');
   const defs = [
-    ...(fade ? [gradient(`${id}-fade`, fade), `<mask id="${id}-mask" maskUnits="userSpaceOnUse" x="0" y="0" width="${w}" height="${h}"><rect width="${w}" height="${h}" fill="url(#${id}-fade)"/></mask>`] : []),
+    ...(fade
+      ? [
+          gradient(`${id}-fade`, fade),
+          `<mask id="${id}-mask" maskUnits="userSpaceOnUse" x="0" y="0" width="${w}" height="${h}"><rect width="${w}" height="${h}" fill="url(#${id}-fade)"/></mask>`,
+        ]
+      : []),
     `<clipPath id="${id}-clip"><path d="${relief.silhouette}"/></clipPath>`,
   ].join('');
   const drawn = `<g id="${id}-one"${fade ? ` mask="url(#${id}-mask)"` : ''}>${body}</g>`;
@@ -50,7 +56,9 @@ export function terrainSvg(view: View, camera: Camera, relief: Relief): string {
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${sheet.width} ${sheet.height}">`,
     `<defs>${defs}</defs>`,
     // The client's left hand at the right of the sheet, the right one as its mirror image.
-    isHand ? `<g transform="translate(${w} 0)">${drawn}</g><use href="#${id}-one" transform="matrix(-1 0 0 1 ${w} 0)"/>` : drawn,
+    isHand
+      ? `<g transform="translate(${w} 0)">${drawn}</g><use href="#${id}-one" transform="matrix(-1 0 0 1 ${w} 0)"/>`
+      : drawn,
     '</svg>\n',
   ].join('\n');
 }

@@ -20,7 +20,12 @@ describe('vectors and curves', () => {
   });
   test('the other side of the body', () => expect(mirrored([12, 3, 4])).toEqual([-12, 3, 4]));
   test('a Catmull–Rom spline passes through its points', () => {
-    const points = [[0, 0], [10, 5], [20, -5], [30, 0]];
+    const points = [
+      [0, 0],
+      [10, 5],
+      [20, -5],
+      [30, 0],
+    ];
     const line = catmullRom(points, 8);
     points.forEach((p, i) => expect(line[i * 8]!.map((v) => Math.round(v * 1e9) / 1e9)).toEqual(p));
   });
@@ -43,10 +48,25 @@ describe('paths', () => {
     expect(few.length).toBeLessThan(wave.length);
     expect(lengthOf(few) / lengthOf(wave)).toBeGreaterThan(0.99);
   });
-  test('a straight line needs two points', () => expect(simplify(Array.from({ length: 20 }, (_, i): Xy => [i, 2 * i]), 0.01).length).toBe(2));
+  test('a straight line needs two points', () =>
+    expect(
+      simplify(
+        Array.from({ length: 20 }, (_, i): Xy => [i, 2 * i]),
+        0.01,
+      ).length,
+    ).toBe(2));
   test('smoothing keeps open ends where they are', () => expect(smoothed(wave, 5)[0]).toEqual(wave[0]));
   test('path data is relative, with one decimal, and closes', () => {
-    expect(linePath([[0, 0], [1, 0], [1, 1]], true)).toMatch(/^M0 0l1 0l0 1z$/);
+    expect(
+      linePath(
+        [
+          [0, 0],
+          [1, 0],
+          [1, 1],
+        ],
+        true,
+      ),
+    ).toMatch(/^M0 0l1 0l0 1z$/);
     expect(curvePath(wave)).toMatch(/^M0 0[q\-.\d l]+$/);
   });
   test('rounding does not add up: the pen ends where the line ends', () => {
@@ -60,11 +80,17 @@ describe('paths', () => {
 describe('views', () => {
   test('millimetres go to the sheet and back', () => {
     fc.assert(
-      fc.property(fc.constantFrom(...VIEWS), fc.float({ min: -100, max: 100, noNaN: true }), fc.float({ min: -200, max: 130, noNaN: true }), fc.float({ min: -100, max: 110, noNaN: true }), (view, x, y, z) => {
-        const [X, Y, depth] = project(CAMERAS[view], [x, y, z]);
-        const back = unproject(CAMERAS[view], X, Y, depth);
-        [x, y, z].forEach((v, i) => expect(back[i]).toBeCloseTo(v, 4));
-      }),
+      fc.property(
+        fc.constantFrom(...VIEWS),
+        fc.float({ min: -100, max: 100, noNaN: true }),
+        fc.float({ min: -200, max: 130, noNaN: true }),
+        fc.float({ min: -100, max: 110, noNaN: true }),
+        (view, x, y, z) => {
+          const [X, Y, depth] = project(CAMERAS[view], [x, y, z]);
+          const back = unproject(CAMERAS[view], X, Y, depth);
+          [x, y, z].forEach((v, i) => expect(back[i]).toBeCloseTo(v, 4));
+        },
+      ),
     );
   });
   test('the client’s left is at the right edge from the front and at the left edge from behind', () => {
@@ -83,7 +109,10 @@ describe('views', () => {
   test('scale is the same everywhere', () => {
     for (const view of VIEWS) {
       const [x, y, z] = CAMERAS[view].up;
-      expect(project(CAMERAS[view], [10 * x, 10 * y, 10 * z])[1] - project(CAMERAS[view], [0, 0, 0])[1]).toBeCloseTo(-10 * PX_PER_MM, 9);
+      expect(project(CAMERAS[view], [10 * x, 10 * y, 10 * z])[1] - project(CAMERAS[view], [0, 0, 0])[1]).toBeCloseTo(
+        -10 * PX_PER_MM,
+        9,
+      );
     }
     expect([isSymmetric(CAMERAS.front), isSymmetric(CAMERAS.left)]).toEqual([true, false]);
   });
@@ -107,9 +136,14 @@ describe('the parametric head', () => {
   });
   test('left and right are the same body', () => {
     fc.assert(
-      fc.property(fc.float({ min: 0, max: 90, noNaN: true }), fc.float({ min: -150, max: 130, noNaN: true }), fc.float({ min: -100, max: 110, noNaN: true }), (x, y, z) => {
-        expect(head.body.distance(-x, y, z)).toBeCloseTo(head.body.distance(x, y, z), 6);
-      }),
+      fc.property(
+        fc.float({ min: 0, max: 90, noNaN: true }),
+        fc.float({ min: -150, max: 130, noNaN: true }),
+        fc.float({ min: -100, max: 110, noNaN: true }),
+        (x, y, z) => {
+          expect(head.body.distance(-x, y, z)).toBeCloseTo(head.body.distance(x, y, z), 6);
+        },
+      ),
       { numRuns: 60 },
     );
   });
@@ -130,7 +164,12 @@ describe('the parametric head', () => {
 describe('proportions', () => {
   test('every factor at 1 is the reference head', () => {
     const same = buildHead(Object.fromEntries(Object.keys(REFERENCE_MM).map((f) => [f, 1])));
-    for (const p of [[0, 32, 94], [60, -20, 10], [20, -60, 80]] as Vec3[]) expect(same.body.distance(p[0], p[1], p[2])).toBeCloseTo(head.body.distance(p[0], p[1], p[2]), 9);
+    for (const p of [
+      [0, 32, 94],
+      [60, -20, 10],
+      [20, -60, 80],
+    ] as Vec3[])
+      expect(same.body.distance(p[0], p[1], p[2])).toBeCloseTo(head.body.distance(p[0], p[1], p[2]), 9);
   });
   test('a broader jaw is broader at the jaw and nowhere else', () => {
     const broad = dropper(buildHead({ bigonial: 1.15 }).body.distance);

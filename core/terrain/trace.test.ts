@@ -13,20 +13,30 @@ const R = 60;
 const ball = (x: number, y: number, z: number): number => Math.hypot(x, y, z) - R;
 const RESOLUTION = 0.4;
 const map = traceDepth(ball, CAMERAS.front, RESOLUTION);
-const at = (m: DepthMap, xMm: number, yMm: number): number => m.depth[Math.round((140 - yMm) * 1.5 * RESOLUTION) * m.columns + Math.round((220 + 1.5 * xMm) * RESOLUTION)]!;
+const at = (m: DepthMap, xMm: number, yMm: number): number =>
+  m.depth[Math.round((140 - yMm) * 1.5 * RESOLUTION) * m.columns + Math.round((220 + 1.5 * xMm) * RESOLUTION)]!;
 
 describe('tracing a ball', () => {
   test('depth is that of the ball', () => {
-    for (const [x, y] of [[0, 0], [20, 30], [-40, 10], [0, -50]] as const) {
+    for (const [x, y] of [
+      [0, 0],
+      [20, 30],
+      [-40, 10],
+      [0, -50],
+    ] as const) {
       // Each sample stands for a square of 1.7 mm, so x and y are right within 0.85 mm.
-      const around = [-0.85, 0.85].flatMap((dx) => [-0.85, 0.85].map((dy) => Math.sqrt(Math.max(0, R * R - (x + dx) ** 2 - (y + dy) ** 2))));
+      const around = [-0.85, 0.85].flatMap((dx) =>
+        [-0.85, 0.85].map((dy) => Math.sqrt(Math.max(0, R * R - (x + dx) ** 2 - (y + dy) ** 2))),
+      );
       expect(at(map, x, y)).toBeGreaterThan(Math.min(...around) - 0.3);
       expect(at(map, x, y)).toBeLessThan(Math.max(...around) + 0.3);
     }
   });
   test('beside it there is nothing', () => expect(at(map, 70, 0)).toBeNaN());
   test('left and right mirror each other', () => {
-    for (let j = 0; j < map.rows; j += 7) for (let i = 0; i < map.columns; i += 5) expect(map.depth[j * map.columns + i]).toEqual(map.depth[j * map.columns + map.columns - 1 - i]);
+    for (let j = 0; j < map.rows; j += 7)
+      for (let i = 0; i < map.columns; i += 5)
+        expect(map.depth[j * map.columns + i]).toEqual(map.depth[j * map.columns + map.columns - 1 - i]);
   });
   test('normals point outwards and have length 1', () => {
     const q = Math.round(140 * 1.5 * RESOLUTION) * map.columns + Math.round(220 * RESOLUTION);
@@ -36,7 +46,9 @@ describe('tracing a ball', () => {
   });
   test('the twin on the client’s right lies on the other side of the sheet', () => {
     const p = [30, 0, Math.sqrt(R * R - 900)] as const;
-    expect(spotsOf(p, 'head', false, { front: map }).front!.x + spotsOf(p, 'head', true, { front: map }).front!.x).toBeCloseTo(440, 6);
+    expect(
+      spotsOf(p, 'head', false, { front: map }).front!.x + spotsOf(p, 'head', true, { front: map }).front!.x,
+    ).toBeCloseTo(440, 6);
   });
   test('what lies in front can be seen, what lies behind cannot', () => {
     expect(spotsOf([0, 0, R], 'head', false, { front: map })).toEqual({ front: { x: 220, y: 210 } });
@@ -96,16 +108,28 @@ describe('fields', () => {
 describe('shapes', () => {
   test('an ellipsoid is 0 on its axes’ ends, negative inside', () => {
     const { distance } = ellipsoid([10, 0, 0], [20, 30, 40]);
-    for (const p of [[30, 0, 0], [10, 30, 0], [10, 0, -40]] as const) expect(distance(p[0], p[1], p[2])).toBeCloseTo(0, 6);
+    for (const p of [
+      [30, 0, 0],
+      [10, 30, 0],
+      [10, 0, -40],
+    ] as const)
+      expect(distance(p[0], p[1], p[2])).toBeCloseTo(0, 6);
     expect(distance(10, 0, 0)).toBeLessThan(-10);
     expect(distance(60, 0, 0)).toBeGreaterThan(20);
   });
   test('a straight tube has its radius all along', () => {
-    const { distance } = tube([[0, 0, 0, 5], [0, 50, 0, 5]]);
+    const { distance } = tube([
+      [0, 0, 0, 5],
+      [0, 50, 0, 5],
+    ]);
     for (const y of [5, 25, 45]) expect(distance(12, y, 0)).toBeCloseTo(7, 4);
   });
   test('a loft is as wide as its rows say', () => {
-    const { distance } = loft([[-50, 40, 0, 30, 30], [0, 40, 0, 30, 30], [50, 40, 0, 30, 30]]);
+    const { distance } = loft([
+      [-50, 40, 0, 30, 30],
+      [0, 40, 0, 30, 30],
+      [50, 40, 0, 30, 30],
+    ]);
     expect(distance(40, 0, 0)).toBeCloseTo(0, 3);
     expect(distance(0, 0, 30)).toBeCloseTo(0, 3);
     expect(distance(20, 0, 0)).toBeLessThan(0);
@@ -119,10 +143,19 @@ describe('shapes', () => {
 });
 
 describe('pieces and insides', () => {
-  const square: Xy[] = [[0, 0], [10, 0], [10, 10], [0, 10]];
-  test('inside a polygon', () => expect([isInside(square, 5, 5), isInside(square, 15, 5), isInside(square, -1, 5)]).toEqual([true, false, false]));
+  const square: Xy[] = [
+    [0, 0],
+    [10, 0],
+    [10, 10],
+    [0, 10],
+  ];
+  test('inside a polygon', () =>
+    expect([isInside(square, 5, 5), isInside(square, 15, 5), isInside(square, -1, 5)]).toEqual([true, false, false]));
   test('a line is cut where it may not be drawn, and short rests go', () => {
-    expect(piecesWhere([1, 2, 3, -1, 4, -1, 5, 6, 7], (v) => v > 0, 2)).toEqual([[1, 2, 3], [5, 6, 7]]);
+    expect(piecesWhere([1, 2, 3, -1, 4, -1, 5, 6, 7], (v) => v > 0, 2)).toEqual([
+      [1, 2, 3],
+      [5, 6, 7],
+    ]);
     expect(piecesWhere([-1, -2], (v) => v > 0, 1)).toEqual([]);
   });
 });

@@ -39,12 +39,29 @@ export function traceDepth(distance: Distance, camera: Camera, resolution: numbe
   for (let j = 0; j < rows; j++)
     for (let i = 0; i < columns; i++) {
       if (symmetric && i > half) break;
-      const bounds = nearbyDepths(coarse, coarseColumns, coarseRows, Math.floor((i + (step >> 1)) / step), Math.floor((j + (step >> 1)) / step), camera.floorMm);
+      const bounds = nearbyDepths(
+        coarse,
+        coarseColumns,
+        coarseRows,
+        Math.floor((i + (step >> 1)) / step),
+        Math.floor((j + (step >> 1)) / step),
+        camera.floorMm,
+      );
       if (!bounds) continue;
       const origin = rayAt(i, j);
-      const t = march(distance, origin, toward, Math.min(FAR_MM, bounds.most + 6), Math.max(camera.floorMm, bounds.least - 50));
+      const t = march(
+        distance,
+        origin,
+        toward,
+        Math.min(FAR_MM, bounds.most + 6),
+        Math.max(camera.floorMm, bounds.least - 50),
+      );
       if (Number.isNaN(t)) continue;
-      const n = normalAt(distance, [origin[0] + toward[0] * t, origin[1] + toward[1] * t, origin[2] + toward[2] * t], camera);
+      const n = normalAt(
+        distance,
+        [origin[0] + toward[0] * t, origin[1] + toward[1] * t, origin[2] + toward[2] * t],
+        camera,
+      );
       put(j * columns + i, t, n);
       if (symmetric) put(j * columns + columns - 1 - i, t, [-n[0], n[1], n[2]]);
     }
@@ -81,7 +98,14 @@ function march(f: Distance, o: Vec3, r: Vec3, start: number, floor: number): num
   return d < 0.6 ? t : NaN; // a grazing ray that ran out of steps
 }
 
-function nearbyDepths(grid: Float32Array, columns: number, rows: number, ci: number, cj: number, floorMm: number): { most: number; least: number } | null {
+function nearbyDepths(
+  grid: Float32Array,
+  columns: number,
+  rows: number,
+  ci: number,
+  cj: number,
+  floorMm: number,
+): { most: number; least: number } | null {
   let most = -1e9;
   let least = 1e9;
   for (let b = -1; b <= 1; b++)

@@ -29,8 +29,28 @@ export interface Camera {
   shortestEdgePx: number;
 }
 
-const sheet = { body: 'head', up: [0, 1, 0], widthPx: 440, heightPx: 560, topMm: 140, floorMm: -150, detail: 1, stepMm: 3, shortestEdgePx: 7 } as const;
-const hand = { body: 'hand', up: [0, 1, 0], widthPx: 320, heightPx: 690, topMm: 196, floorMm: -60, detail: 1.3, stepMm: 2, shortestEdgePx: 10 } as const;
+const sheet = {
+  body: 'head',
+  up: [0, 1, 0],
+  widthPx: 440,
+  heightPx: 560,
+  topMm: 140,
+  floorMm: -150,
+  detail: 1,
+  stepMm: 3,
+  shortestEdgePx: 7,
+} as const;
+const hand = {
+  body: 'hand',
+  up: [0, 1, 0],
+  widthPx: 320,
+  heightPx: 690,
+  topMm: 196,
+  floorMm: -60,
+  detail: 1.3,
+  stepMm: 2,
+  shortestEdgePx: 10,
+} as const;
 
 /** Hands are traced as the left one; the sheet shows both, side by side. */
 export const CAMERAS: Record<View, Camera> = {
@@ -38,8 +58,28 @@ export const CAMERAS: Record<View, Camera> = {
   left: { ...sheet, right: [0, 0, -1], toward: [1, 0, 0], centreMm: -4 },
   right: { ...sheet, right: [0, 0, 1], toward: [-1, 0, 0], centreMm: 4 },
   back: { ...sheet, right: [-1, 0, 0], toward: [0, 0, -1], centreMm: 0 },
-  top: { ...sheet, right: [1, 0, 0], up: [0, 0, -1], toward: [0, 1, 0], widthPx: 320, heightPx: 360, centreMm: 0, topMm: 112.5, floorMm: -42, shortestEdgePx: 30 },
-  chest: { ...sheet, right: [1, 0, 0], toward: [0, 0, 1], widthPx: 720, heightPx: 420, centreMm: 0, topMm: -96, shortestEdgePx: 12 },
+  top: {
+    ...sheet,
+    right: [1, 0, 0],
+    up: [0, 0, -1],
+    toward: [0, 1, 0],
+    widthPx: 320,
+    heightPx: 360,
+    centreMm: 0,
+    topMm: 112.5,
+    floorMm: -42,
+    shortestEdgePx: 30,
+  },
+  chest: {
+    ...sheet,
+    right: [1, 0, 0],
+    toward: [0, 0, 1],
+    widthPx: 720,
+    heightPx: 420,
+    centreMm: 0,
+    topMm: -96,
+    shortestEdgePx: 12,
+  },
   palms: { ...hand, right: [1, 0, 0], toward: [0, 0, 1], centreMm: -17 },
   backs: { ...hand, right: [-1, 0, 0], toward: [0, 0, -1], centreMm: 17 },
 };
@@ -65,10 +105,12 @@ export const unproject = (c: Camera, x: number, y: number, depthMm: number): Vec
 };
 
 /** Where a picture px of the left hand, or of its mirrored twin, falls on the sheet of both hands. */
-export const onSheet = (c: Camera, x: number, isRight: boolean): number => (c.body === 'head' ? x : isRight ? c.widthPx - x : c.widthPx + x);
+export const onSheet = (c: Camera, x: number, isRight: boolean): number =>
+  c.body === 'head' ? x : isRight ? c.widthPx - x : c.widthPx + x;
 
 /** True when both halves of the picture mirror each other, so that one half needs tracing. */
 export const isSymmetric = (c: Camera): boolean => c.body === 'head' && Math.abs(c.right[0]) === 1 && c.centreMm === 0;
 
 /** Which edge of an unmirrored view the client's left is at; null in profiles. */
-export const leftEdge = (view: View): 'left' | 'right' | null => (view === 'left' || view === 'right' ? null : view === 'back' ? 'left' : 'right');
+export const leftEdge = (view: View): 'left' | 'right' | null =>
+  view === 'left' || view === 'right' ? null : view === 'back' ? 'left' : 'right';

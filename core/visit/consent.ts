@@ -1,7 +1,11 @@
 /** Texts a practice words for itself, each with versions. */
 export const TEXT_KINDS = ['scope', 'consent-work', 'consent-photo'] as const;
 export type TextKind = (typeof TEXT_KINDS)[number];
-export const TEXT_NAMES: Record<TextKind, string> = { scope: 'What we do and do not do', 'consent-work': 'Consent to the work and its record', 'consent-photo': 'Consent to face photos' };
+export const TEXT_NAMES: Record<TextKind, string> = {
+  scope: 'What we do and do not do',
+  'consent-work': 'Consent to the work and its record',
+  'consent-photo': 'Consent to face photos',
+};
 
 export type ConsentKind = 'work' | 'photo';
 export interface PracticeText {
@@ -22,7 +26,9 @@ export type ConsentState = { state: 'given' | 'outdated'; consent: Consent } | {
 
 /** How a client's consent stands to the wording of today: the latest one counts, and a withdrawn one counts as none. */
 export function consentState(consents: readonly Consent[], kind: ConsentKind, textVersion: number): ConsentState {
-  const latest = consents.filter((c) => c.kind === kind).reduce<Consent | null>((a, b) => (a && a.givenAt > b.givenAt ? a : b), null);
+  const latest = consents
+    .filter((c) => c.kind === kind)
+    .reduce<Consent | null>((a, b) => (a && a.givenAt > b.givenAt ? a : b), null);
   if (!latest) return { state: 'missing' };
   if (latest.withdrawnAt) return { state: 'withdrawn' };
   return { state: latest.textVersion === textVersion ? 'given' : 'outdated', consent: latest };

@@ -44,7 +44,10 @@ export interface Findings {
 }
 export const EMPTY_FINDINGS: Findings = { feltElsewhere: [], spots: [], thresholds: [] };
 /** Stored findings may be older than a kind of them. */
-export const withFindings = (stored: Partial<Findings> | null | undefined): Findings => ({ ...EMPTY_FINDINGS, ...stored });
+export const withFindings = (stored: Partial<Findings> | null | undefined): Findings => ({
+  ...EMPTY_FINDINGS,
+  ...stored,
+});
 
 export const MOST_SPOTS = 40;
 /** Presses behind one threshold. */
@@ -53,10 +56,17 @@ const MOST_TRIALS = 12;
 const FURTHEST_MM = 400;
 
 /** A spot in px of the sheet of its view, from the px of its anchor. */
-export const spotPx = (spot: TightSpot, anchor: { x: number; y: number }): { x: number; y: number } => ({ x: anchor.x + spot.rightMm * PX_PER_MM, y: anchor.y + spot.downMm * PX_PER_MM });
+export const spotPx = (spot: TightSpot, anchor: { x: number; y: number }): { x: number; y: number } => ({
+  x: anchor.x + spot.rightMm * PX_PER_MM,
+  y: anchor.y + spot.downMm * PX_PER_MM,
+});
 
 /** The drawn place nearest to a point of a sheet, and the way from it. */
-export function pinAt(x: number, y: number, drawn: readonly { key: string; x: number; y: number }[]): Pick<TightSpot, 'anchor' | 'rightMm' | 'downMm'> | null {
+export function pinAt(
+  x: number,
+  y: number,
+  drawn: readonly { key: string; x: number; y: number }[],
+): Pick<TightSpot, 'anchor' | 'rightMm' | 'downMm'> | null {
   let best: { key: string; x: number; y: number } | null = null;
   for (const d of drawn) if (!best || Math.hypot(d.x - x, d.y - y) < Math.hypot(best.x - x, best.y - y)) best = d;
   const mm = (px: number) => Math.round((px / PX_PER_MM) * 10) / 10;
@@ -67,7 +77,10 @@ export function pinAt(x: number, y: number, drawn: readonly { key: string; x: nu
 export function offsetWords({ view, rightMm, downMm }: Pick<TightSpot, 'view' | 'rightMm' | 'downMm'>): string {
   const parts: string[] = [];
   const [up, across] = [Math.round(downMm), Math.round(rightMm)];
-  if (up) parts.push(`${Math.abs(up)} mm ${view === 'top' ? (up < 0 ? 'behind' : 'in front of') : up < 0 ? 'above' : 'below'}`);
+  if (up)
+    parts.push(
+      `${Math.abs(up)} mm ${view === 'top' ? (up < 0 ? 'behind' : 'in front of') : up < 0 ? 'above' : 'below'}`,
+    );
   if (across) parts.push(`${Math.abs(across)} mm ${acrossWords(view, across)}`);
   return parts.length ? parts.join(', ') : 'at';
 }
@@ -80,7 +93,10 @@ function acrossWords(view: View, across: number): string {
 }
 
 /** The three lists of findings. @throws InputError naming what is wrong. */
-export function checkedFindings(value: unknown, known: { muscle: (id: string) => boolean; place: (key: string) => boolean }): Findings {
+export function checkedFindings(
+  value: unknown,
+  known: { muscle: (id: string) => boolean; place: (key: string) => boolean },
+): Findings {
   const v = value as Partial<Findings> | null;
   if (!v || typeof v !== 'object') throw new InputError('findings', 'an object is accepted');
   const list = <T>(name: keyof Findings, most: number): T[] => {
@@ -100,24 +116,58 @@ export function checkedFindings(value: unknown, known: { muscle: (id: string) =>
     feltElsewhere: list<FeltElsewhere>('feltElsewhere', 120).map((f, i) => {
       const at = `feltElsewhere[${i}]`;
       if (!REGIONS.includes(f?.to)) throw new InputError(`${at}.to`, 'a known region is accepted');
-      return { muscle: muscle(f.muscle, `${at}.muscle`), side: side(f.side, `${at}.side`), to: f.to, toSide: f.toSide === 'midline' ? 'midline' : side(f.toSide, `${at}.toSide`) };
+      return {
+        muscle: muscle(f.muscle, `${at}.muscle`),
+        side: side(f.side, `${at}.side`),
+        to: f.to,
+        toSide: f.toSide === 'midline' ? 'midline' : side(f.toSide, `${at}.toSide`),
+      };
     }),
     spots: list<TightSpot>('spots', MOST_SPOTS).map((s, i) => {
       const at = `spots[${i}]`;
-      if (typeof s?.id !== 'string' || !/^[A-Za-z0-9-]{1,64}$/.test(s.id)) throw new InputError(`${at}.id`, '1 to 64 letters, digits or dashes are accepted');
+      if (typeof s?.id !== 'string' || !/^[A-Za-z0-9-]{1,64}$/.test(s.id))
+        throw new InputError(`${at}.id`, '1 to 64 letters, digits or dashes are accepted');
       if (!VIEWS.includes(s.view)) throw new InputError(`${at}.view`, 'a known view is accepted');
-      if (typeof s.anchor !== 'string' || !known.place(s.anchor)) throw new InputError(`${at}.anchor`, 'a place of the chart is accepted');
-      for (const key of ['rightMm', 'downMm'] as const) if (typeof s[key] !== 'number' || !(Math.abs(s[key]) <= FURTHEST_MM)) throw new InputError(`${at}.${key}`, `−${FURTHEST_MM} to ${FURTHEST_MM} mm is accepted`);
-      if (typeof s.words !== 'string' || s.words.length > 200) throw new InputError(`${at}.words`, 'at most 200 letters are accepted');
-      return { id: s.id, view: s.view, anchor: s.anchor, rightMm: s.rightMm, downMm: s.downMm, tenderness: s.tenderness === null ? null : tenderness(s.tenderness, `${at}.tenderness`), words: s.words };
+      if (typeof s.anchor !== 'string' || !known.place(s.anchor))
+        throw new InputError(`${at}.anchor`, 'a place of the chart is accepted');
+      for (const key of ['rightMm', 'downMm'] as const)
+        if (typeof s[key] !== 'number' || !(Math.abs(s[key]) <= FURTHEST_MM))
+          throw new InputError(`${at}.${key}`, `−${FURTHEST_MM} to ${FURTHEST_MM} mm is accepted`);
+      if (typeof s.words !== 'string' || s.words.length > 200)
+        throw new InputError(`${at}.words`, 'at most 200 letters are accepted');
+      return {
+        id: s.id,
+        view: s.view,
+        anchor: s.anchor,
+        rightMm: s.rightMm,
+        downMm: s.downMm,
+        tenderness: s.tenderness === null ? null : tenderness(s.tenderness, `${at}.tenderness`),
+        words: s.words,
+      };
     }),
     thresholds: list<ThresholdTrials>('thresholds', 60).map((t, i) => {
       const at = `thresholds[${i}]`;
-      const trials = Array.isArray(t?.trials) ? t.trials.slice(0, MOST_TRIALS + 1).map((one) => ({ kpa: one?.kpa, rampKpaPerSecond: one?.rampKpaPerSecond ?? null, ...(one?.slipped === true ? { slipped: true } : {}) })) : [];
-      if (trials.length > MOST_TRIALS) throw new InputError(`${at}.trials`, `at most ${MOST_TRIALS} presses are accepted`);
+      const trials = Array.isArray(t?.trials)
+        ? t.trials
+            .slice(0, MOST_TRIALS + 1)
+            .map((one) => ({
+              kpa: one?.kpa,
+              rampKpaPerSecond: one?.rampKpaPerSecond ?? null,
+              ...(one?.slipped === true ? { slipped: true } : {}),
+            }))
+        : [];
+      if (trials.length > MOST_TRIALS)
+        throw new InputError(`${at}.trials`, `at most ${MOST_TRIALS} presses are accepted`);
       pressureThreshold(trials, t?.tipCm2);
-      if (typeof t.device !== 'string' || t.device.length > 80) throw new InputError(`${at}.device`, 'at most 80 letters are accepted');
-      return { muscle: muscle(t.muscle, `${at}.muscle`), side: side(t.side, `${at}.side`), tipCm2: t.tipCm2, trials, device: t.device };
+      if (typeof t.device !== 'string' || t.device.length > 80)
+        throw new InputError(`${at}.device`, 'at most 80 letters are accepted');
+      return {
+        muscle: muscle(t.muscle, `${at}.muscle`),
+        side: side(t.side, `${at}.side`),
+        tipCm2: t.tipCm2,
+        trials,
+        device: t.device,
+      };
     }),
   };
 }

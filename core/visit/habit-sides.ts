@@ -4,7 +4,12 @@ import type { OneSide } from '../units.ts';
 export const HABITS = ['chewing', 'hand', 'instrument', 'desk'] as const;
 export type Habit = (typeof HABITS)[number];
 export type HabitSides = Partial<Record<Habit, OneSide | 'both'>>;
-export const HABIT_LABELS: Record<Habit, string> = { chewing: 'Chews on', hand: 'Hand used first', instrument: 'Instrument or phone held on', desk: 'Screen or desk stands to the' };
+export const HABIT_LABELS: Record<Habit, string> = {
+  chewing: 'Chews on',
+  hand: 'Hand used first',
+  instrument: 'Instrument or phone held on',
+  desk: 'Screen or desk stands to the',
+};
 
 const TOLD: Record<Habit, (side: OneSide | 'both') => string> = {
   chewing: (s) => (s === 'both' ? 'chews on both sides' : `chews on the ${s}`),
@@ -14,4 +19,5 @@ const TOLD: Record<Habit, (side: OneSide | 'both') => string> = {
 };
 
 /** "chews on the right, left-handed": for the top of every visit. */
-export const habitWords = (sides: HabitSides): string => HABITS.flatMap((h) => (sides[h] ? [TOLD[h](sides[h])] : [])).join(', ');
+export const habitWords = (sides: HabitSides): string =>
+  HABITS.flatMap((h) => (sides[h] ? [TOLD[h](sides[h])] : [])).join(', ');

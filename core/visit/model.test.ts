@@ -1,5 +1,14 @@
 import { describe, expect, test } from 'vitest';
-import { hasBegun, hasEnded, REACTION_NAMES, REACTIONS, STAGE_NAMES, stageIndex, STAGES, type VisitStage } from './model.ts';
+import {
+  hasBegun,
+  hasEnded,
+  REACTION_NAMES,
+  REACTIONS,
+  STAGE_NAMES,
+  stageIndex,
+  STAGES,
+  type VisitStage,
+} from './model.ts';
 
 describe('stages of a visit', () => {
   test('stand in the order of the work', () => expect(STAGES.map(stageIndex)).toEqual([0, 1, 2, 3, 4]));
@@ -15,9 +24,12 @@ describe('stages of a visit', () => {
 
 describe('a visit has begun', () => {
   const now = '2027-03-09T10:00:00.000Z';
-  test('when its time has come', () => expect(hasBegun({ stage: 'screen', startsAt: '2027-03-09T10:00:00.000Z' }, now)).toBe(true));
-  test('or when somebody has worked in it before that', () => expect(hasBegun({ stage: 'compose', startsAt: '2027-03-09T15:00:00.000Z' }, now)).toBe(true));
-  test('but not while it is only booked', () => expect(hasBegun({ stage: 'screen', startsAt: '2027-03-09T15:00:00.000Z' }, now)).toBe(false));
+  test('when its time has come', () =>
+    expect(hasBegun({ stage: 'screen', startsAt: '2027-03-09T10:00:00.000Z' }, now)).toBe(true));
+  test('or when somebody has worked in it before that', () =>
+    expect(hasBegun({ stage: 'compose', startsAt: '2027-03-09T15:00:00.000Z' }, now)).toBe(true));
+  test('but not while it is only booked', () =>
+    expect(hasBegun({ stage: 'screen', startsAt: '2027-03-09T15:00:00.000Z' }, now)).toBe(false));
 });
 
 test('every reaction can be said', () => {

@@ -18,7 +18,10 @@ export interface CautionText {
   source?: string;
 }
 
-export const rows = (group: Caution['group'], severity: Caution['severity'], table: Record<string, CautionText>): Caution[] =>
-  Object.entries(table).map(([key, t]) => ({ key, group, severity, seeWho: '', source: PRACTICE, ...t }));
+export const rows = (
+  group: Caution['group'],
+  severity: Caution['severity'],
+  table: Record<string, CautionText>,
+): Caution[] => Object.entries(table).map(([key, t]) => ({ key, group, severity, seeWho: '', source: PRACTICE, ...t }));
 
 export const NECK_POINTS = 'BL10|GB20|ST9|LI18|SI17|TE16|GV15|GV16|EX-HN-Anmian';

@@ -11,8 +11,27 @@ export const MUSCLES: readonly MuscleRow[] = [...JAW_MUSCLES, ...FACE_MUSCLES, .
 
 /** Muscles that are pressed with a fingertip in an assessment; the others are too thin, too deep or inside. Our choice. */
 const PRESSED = [
-  'masseter-superficial', 'masseter-deep', 'temporalis-anterior', 'temporalis-middle', 'temporalis-posterior', 'digastric-anterior', 'buccinator', 'zygomaticus-major', 'mentalis',
-  'frontalis', 'corrugator-supercilii', 'procerus', 'orbicularis-oculi-orbital', 'occipitalis', 'scm-sternal', 'scm-clavicular', 'trapezius-upper', 'levator-scapulae', 'splenius-capitis',
-  'semispinalis-capitis', 'suboccipitals', 'pectoralis-major',
+  'masseter-superficial',
+  'masseter-deep',
+  'temporalis-anterior',
+  'temporalis-middle',
+  'temporalis-posterior',
+  'digastric-anterior',
+  'buccinator',
+  'zygomaticus-major',
+  'mentalis',
+  'frontalis',
+  'corrugator-supercilii',
+  'procerus',
+  'orbicularis-oculi-orbital',
+  'occipitalis',
+  'scm-sternal',
+  'scm-clavicular',
+  'trapezius-upper',
+  'levator-scapulae',
+  'splenius-capitis',
+  'semispinalis-capitis',
+  'suboccipitals',
+  'pectoralis-major',
 ];
 export const PRESSED_MUSCLES: readonly MuscleRow[] = MUSCLES.filter((m) => PRESSED.includes(m.id));

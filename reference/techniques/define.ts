@@ -10,17 +10,42 @@ export const region = (id: Region): PlaceRef => ({ kind: 'region', id });
 export const landmark = (id: string): PlaceRef => ({ kind: 'landmark', id });
 
 export const hold = (seconds: number): DosePart => ({ kind: 'hold', seconds });
-export const beats = (count: number, perMinute: number, unit: string, more: { most?: number; directions?: 1 | 2; per?: 'spot' | 'pass' } = {}): DosePart => ({
-  kind: 'beats', count, countMost: more.most ?? null, perMinute, unit, directions: more.directions ?? 1, per: more.per ?? 'spot',
+export const beats = (
+  count: number,
+  perMinute: number,
+  unit: string,
+  more: { most?: number; directions?: 1 | 2; per?: 'spot' | 'pass' } = {},
+): DosePart => ({
+  kind: 'beats',
+  count,
+  countMost: more.most ?? null,
+  perMinute,
+  unit,
+  directions: more.directions ?? 1,
+  per: more.per ?? 'spot',
 });
-export const open = (until: string, estimateSeconds: number, leastSeconds: number, mostSeconds: number): DosePart => ({ kind: 'open', until, estimateSeconds, leastSeconds, mostSeconds });
+export const open = (until: string, estimateSeconds: number, leastSeconds: number, mostSeconds: number): DosePart => ({
+  kind: 'open',
+  until,
+  estimateSeconds,
+  leastSeconds,
+  mostSeconds,
+});
 export const breaths = (cycles: number, inSeconds: number, outSeconds: number, holdInSeconds = 0): DosePart => ({
-  kind: 'breath', cycles, pattern: { inSeconds, holdInSeconds, outSeconds, holdOutSeconds: 0 },
+  kind: 'breath',
+  cycles,
+  pattern: { inSeconds, holdInSeconds, outSeconds, holdOutSeconds: 0 },
 });
 export const check = (what: string, seconds: number): DosePart => ({ kind: 'check', what, seconds });
 
 /** Seconds between pieces of work that nobody counts by hand. Our choice, to be learned from real runs. */
-const PAUSES = { leadInSeconds: 4, restSeconds: 2, sideChangeSeconds: 4, directionChangeSeconds: 1, nextSpotSeconds: 2 };
+const PAUSES = {
+  leadInSeconds: 4,
+  restSeconds: 2,
+  sideChangeSeconds: 4,
+  directionChangeSeconds: 1,
+  nextSpotSeconds: 2,
+};
 
 export interface Short {
   regions: Region[];
@@ -60,13 +85,23 @@ function schoolOf(phase: Phase, s: Short): School {
   if (s.tool === 'ball' || s.tool === 'roller') return 'ball-release';
   if (s.tool === 'probe') return 'reflex-probe';
   if (s.tool === 'microcurrent-device') return 'microcurrent-glide';
-  const byPhase: Partial<Record<Phase, School>> = { breathe: 'breathwork', 'open-drainage': 'lymph-drainage', 'close-drainage': 'lymph-drainage', press: 'point-holding', exercise: 'resisted-exercise', stretch: 'neck-stretch' };
+  const byPhase: Partial<Record<Phase, School>> = {
+    breathe: 'breathwork',
+    'open-drainage': 'lymph-drainage',
+    'close-drainage': 'lymph-drainage',
+    press: 'point-holding',
+    exercise: 'resisted-exercise',
+    stretch: 'neck-stretch',
+  };
   return byPhase[phase] ?? 'hand-massage';
 }
 
 /** Doses and directions are common practice of the trade without a published source; tempo and pauses are our choice. */
 export function technique(id: string, name: string, phase: Phase, s: Short): Technique {
-  const places = s.places ?? [...(s.points ?? []).map(point), ...(s.points?.length ? [] : (s.muscles ?? []).slice(0, 1).map(muscle))];
+  const places = s.places ?? [
+    ...(s.points ?? []).map(point),
+    ...(s.points?.length ? [] : (s.muscles ?? []).slice(0, 1).map(muscle)),
+  ];
   return {
     id,
     name,
@@ -97,7 +132,11 @@ export function technique(id: string, name: string, phase: Phase, s: Short): Tec
       pressure: s.press ? s.press[1] : null,
       returnPressure: null,
       sides: { mode: s.sides, first: 'left', sets: s.sets ?? 1, extra: null, sequence: 'side-complete' },
-      dose: { parts: s.parts, spots: s.spots ?? 1, pauses: { ...PAUSES, leadInSeconds: s.leadInSeconds ?? PAUSES.leadInSeconds } },
+      dose: {
+        parts: s.parts,
+        spots: s.spots ?? 1,
+        pauses: { ...PAUSES, leadInSeconds: s.leadInSeconds ?? PAUSES.leadInSeconds },
+      },
       swapHands: s.swapHands ?? false,
       breath: s.breath ?? null,
       head: s.head ?? 'still',

@@ -31,10 +31,16 @@ async function practitioner(url: string): Promise<{ who: Visitor; clientId: stri
   return { who, email, clientId, visitId: await who.startVisit(clientId) };
 }
 
-const record = (n: number) => ({ kind: 'record', record: { reactions: [], note: `note ${n}`, product: '', nextOn: '', reviewOn: '' } });
+const record = (n: number) => ({
+  kind: 'record',
+  record: { reactions: [], note: `note ${n}`, product: '', nextOn: '', reviewOn: '' },
+});
 
 async function secondWall({ say, quantile, short }: Bench, ownerUrl: string): Promise<void> {
-  const [walled, open] = [await serve(ownerUrl, QUIET), await serve(ownerUrl, { ...QUIET, DATABASE_APP_URL: ownerUrl })];
+  const [walled, open] = [
+    await serve(ownerUrl, QUIET),
+    await serve(ownerUrl, { ...QUIET, DATABASE_APP_URL: ownerUrl }),
+  ];
   try {
     const { who, clientId, visitId } = await practitioner(walled.url);
     const bypass = new Visitor(open.url);
@@ -52,7 +58,9 @@ async function secondWall({ say, quantile, short }: Bench, ownerUrl: string): Pr
       }
     const ratio = quantile(one, 0.5) / quantile(other, 0.5);
     say('\n## Row policies\n');
-    say(`Today, Clients, Relief and Assess, ${rounds} requests each in turn: in the application’s own role, which the policies bind, median ${quantile(one, 0.5).toFixed(1)} ms; as the owner, whom they do not bind, ${quantile(other, 0.5).toFixed(1)} ms: ratio ${ratio.toFixed(3)} (aim: under 1.10).`);
+    say(
+      `Today, Clients, Relief and Assess, ${rounds} requests each in turn: in the application’s own role, which the policies bind, median ${quantile(one, 0.5).toFixed(1)} ms; as the owner, whom they do not bind, ${quantile(other, 0.5).toFixed(1)} ms: ratio ${ratio.toFixed(3)} (aim: under 1.10).`,
+    );
   } finally {
     await walled.stop();
     await open.stop();
@@ -74,17 +82,28 @@ async function manyAtOnce({ say, quantile, short }: Bench, url: string): Promise
       for (let n = 0; Date.now() < until; n++) {
         await sleep(250 + ((k * 37 + n * 101) % 500));
         const started = performance.now();
-        const answer = await who.json(`/visits/${visitId}/save`, { saveId: `bench-${k}-${n}`, expectedVersion: version, patch: record(n) }).catch(() => null);
+        const answer = await who
+          .json(`/visits/${visitId}/save`, { saveId: `bench-${k}-${n}`, expectedVersion: version, patch: record(n) })
+          .catch(() => null);
         const body = (await answer?.json().catch(() => null)) as { result?: string; version?: number } | null;
         saves.push(performance.now() - started);
         if (body?.result === 'saved') version = body.version!;
         else errors++;
-        if (n % 4 === 0) pages.push((await timed(who, [`/visits/${visitId}/assess`, '/today', `/clients/${clientId}`][(n / 4) % 3]!).catch(() => (errors++, { ms: NaN }))).ms);
+        if (n % 4 === 0)
+          pages.push(
+            (
+              await timed(who, [`/visits/${visitId}/assess`, '/today', `/clients/${clientId}`][(n / 4) % 3]!).catch(
+                () => (errors++, { ms: NaN }),
+              )
+            ).ms,
+          );
       }
     }),
   );
   say('\n## Twenty practitioners at once\n');
-  say(`For ${seconds} s, each saving about every half second and opening a page every two: ${saves.length} saves, median ${quantile(saves, 0.5).toFixed(0)} ms, p95 ${quantile(saves, 0.95).toFixed(0)} ms; ${pages.length} pages, p95 ${quantile(pages, 0.95).toFixed(0)} ms; ${errors} errors (aim: 0).`);
+  say(
+    `For ${seconds} s, each saving about every half second and opening a page every two: ${saves.length} saves, median ${quantile(saves, 0.5).toFixed(0)} ms, p95 ${quantile(saves, 0.95).toFixed(0)} ms; ${pages.length} pages, p95 ${quantile(pages, 0.95).toFixed(0)} ms; ${errors} errors (aim: 0).`,
+  );
 }
 
 async function underAttack({ say, quantile }: Bench, url: string): Promise<void> {
@@ -103,7 +122,15 @@ async function underAttack({ say, quantile }: Bench, url: string): Promise<void>
     const statuses: number[] = [];
     for (let burst = 0; burst < BURSTS; burst++) {
       const next = sleep(1000);
-      statuses.push(...(await Promise.all(Array.from({ length: 200 }, (_, i) => new Visitor(url).form('/sign-in', { email: i % 2 ? email : `nobody${i}@x.example`, password: `guess ${i}` }).then((a) => a.status)))));
+      statuses.push(
+        ...(await Promise.all(
+          Array.from({ length: 200 }, (_, i) =>
+            new Visitor(url)
+              .form('/sign-in', { email: i % 2 ? email : `nobody${i}@x.example`, password: `guess ${i}` })
+              .then((a) => a.status),
+          ),
+        )),
+      );
       await next;
     }
     attacking = false;
@@ -112,7 +139,9 @@ async function underAttack({ say, quantile }: Bench, url: string): Promise<void>
   const [statuses, during] = await Promise.all([guesses(), look(5000, () => attacking)]);
   const at = (q: number) => `${quantile(during, q).toFixed(0)} against ${quantile(quiet, q).toFixed(0)} ms`;
   say('\n## Sign-in under attack\n');
-  say(`Every second for ${BURSTS} s, 200 wrong passwords at once from one address: of ${statuses.length}, ${statuses.filter((s) => s === 422).length} were looked at, the others refused before that. Pages of somebody signed in meanwhile (${during.length} asked): median ${at(0.5)}, p95 ${at(0.95)} when quiet, × ${(quantile(during, 0.95) / quantile(quiet, 0.95)).toFixed(2)} (aim: under 2); the slowest, in the middle of a burst, ${quantile(during, 1).toFixed(0)} ms.`);
+  say(
+    `Every second for ${BURSTS} s, 200 wrong passwords at once from one address: of ${statuses.length}, ${statuses.filter((s) => s === 422).length} were looked at, the others refused before that. Pages of somebody signed in meanwhile (${during.length} asked): median ${at(0.5)}, p95 ${at(0.95)} when quiet, × ${(quantile(during, 0.95) / quantile(quiet, 0.95)).toFixed(2)} (aim: under 2); the slowest, in the middle of a burst, ${quantile(during, 1).toFixed(0)} ms.`,
+  );
 }
 
 async function largePractice({ say, quantile, short }: Bench, clusterUrl: string): Promise<void> {
@@ -125,8 +154,13 @@ async function largePractice({ say, quantile, short }: Bench, clusterUrl: string
     const who = new Visitor(served.url);
     await who.openPractice();
     const owner = connect(ownerUrl, null);
-    const [ids] = await owner.query<{ practiceId: string; practitionerId: string }>('select practice_id as "practiceId", id as "practitionerId" from practitioners', { type: QueryTypes.SELECT });
-    const size = short ? { clients: 400, visitsEach: 8, readings: 200_000 } : { clients: 2000, visitsEach: 8, readings: 1_000_000 };
+    const [ids] = await owner.query<{ practiceId: string; practitionerId: string }>(
+      'select practice_id as "practiceId", id as "practitionerId" from practitioners',
+      { type: QueryTypes.SELECT },
+    );
+    const size = short
+      ? { clients: 400, visitsEach: 8, readings: 200_000 }
+      : { clients: 2000, visitsEach: 8, readings: 1_000_000 };
     const { clientId, visitId } = await fillLargePractice(ownerUrl, ids!, size);
     await prepare(ownerUrl);
     await owner.query('analyze');
@@ -135,19 +169,40 @@ async function largePractice({ say, quantile, short }: Bench, clusterUrl: string
     const look = async (path: string) => {
       const all = [];
       for (let i = 0; i < rounds + 5; i++) all.push(await timed(who, path));
-      return { ms: quantile(all.slice(5).map((a) => a.ms), 0.5), kB: all[0]!.kB };
+      return {
+        ms: quantile(
+          all.slice(5).map((a) => a.ms),
+          0.5,
+        ),
+        kB: all[0]!.kB,
+      };
     };
     const bare = await look('/clients/new');
-    say(`\n## A large practice\n\n${size.clients} clients, a year of visits, ${size.readings.toLocaleString('en')} readings. ${rounds} requests each, median; the size is the whole answer before it is packed.\n`);
+    say(
+      `\n## A large practice\n\n${size.clients} clients, a year of visits, ${size.readings.toLocaleString('en')} readings. ${rounds} requests each, median; the size is the whole answer before it is packed.\n`,
+    );
     say('| page | ms | × bare | kB | aim |');
     say('|---|---|---|---|---|');
     const pages: [string, string][] = [
-      ['bare', '/clients/new'], ['Today', '/today'], ['Clients', '/clients'], ['Clients by last visit', '/clients?sort=last&down=1'], ['found by name', '/clients?find=01'], ['find box', '/find?q=client'], ['Relief', `/clients/${clientId}`], ['Visits', `/clients/${clientId}/visits`], ['audit trail', '/practice/trail'],
-      ...['screen', 'assess', 'compose', 'guide', 'record'].map((stage): [string, string] => [`visit, ${stage}`, `/visits/${visitId}/${stage}`]),
+      ['bare', '/clients/new'],
+      ['Today', '/today'],
+      ['Clients', '/clients'],
+      ['Clients by last visit', '/clients?sort=last&down=1'],
+      ['found by name', '/clients?find=01'],
+      ['find box', '/find?q=client'],
+      ['Relief', `/clients/${clientId}`],
+      ['Visits', `/clients/${clientId}/visits`],
+      ['audit trail', '/practice/trail'],
+      ...['screen', 'assess', 'compose', 'guide', 'record'].map((stage): [string, string] => [
+        `visit, ${stage}`,
+        `/visits/${visitId}/${stage}`,
+      ]),
     ];
     for (const [name, path] of pages) {
       const { ms, kB } = await look(path);
-      say(`| ${name} | ${ms.toFixed(1)} | ${(ms / bare.ms).toFixed(2)} | ${kB.toFixed(0)} | ${name === 'bare' ? '' : 'under 3 and 100 kB'} |`);
+      say(
+        `| ${name} | ${ms.toFixed(1)} | ${(ms / bare.ms).toFixed(2)} | ${kB.toFixed(0)} | ${name === 'bare' ? '' : 'under 3 and 100 kB'} |`,
+      );
     }
   } finally {
     await served.stop();

@@ -25,6 +25,8 @@ export function ensureBuild(): void {
   const now = digest();
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
   console.log('Building the application (about half a minute) …');
-  quietly(process.execPath, [join(ROOT, 'node_modules', '@react-router', 'dev', 'bin.js'), 'build'], { env: { NODE_ENV: 'production' } });
+  quietly(process.execPath, [join(ROOT, 'node_modules', '@react-router', 'dev', 'bin.js'), 'build'], {
+    env: { NODE_ENV: 'production' },
+  });
   writeFileSync(stamp, now);
 }

@@ -7,7 +7,8 @@ let listsAreFresh = false;
 
 /** Install a Debian package; only root may, everybody else is told what to type. */
 function install(name: string): void {
-  if (process.getuid?.() !== 0) throw new Error(`${name} is not installed. Install it first: sudo apt-get install ${name}`);
+  if (process.getuid?.() !== 0)
+    throw new Error(`${name} is not installed. Install it first: sudo apt-get install ${name}`);
   console.log(`Installing Debian's ${name} …`);
   const env = { DEBIAN_FRONTEND: 'noninteractive' };
   if (!listsAreFresh) quietly('apt-get', ['update', '-q'], { env });

@@ -15,7 +15,11 @@ interface Holder {
 export function processBegan(pid: number): string | null {
   try {
     // The name in parentheses may hold anything, spaces too.
-    return readFileSync(`/proc/${pid}/stat`, 'utf8').replace(/^.*\) /s, '').split(' ')[19] ?? null;
+    return (
+      readFileSync(`/proc/${pid}/stat`, 'utf8')
+        .replace(/^.*\) /s, '')
+        .split(' ')[19] ?? null
+    );
   } catch {
     return null;
   }
@@ -48,7 +52,10 @@ export function takeFolder(folder: string): FolderLock {
     } catch (error) {
       if ((error as { code?: string }).code !== 'EEXIST' || i > 3) throw error;
       const holder = holderOf(folder);
-      if (holder) throw new Wrong(`Velvet Compass runs in this folder already${holder.at ? `, at ${holder.at}` : ' and is just starting'} (process ${holder.pid}); stop that one first`);
+      if (holder)
+        throw new Wrong(
+          `Velvet Compass runs in this folder already${holder.at ? `, at ${holder.at}` : ' and is just starting'} (process ${holder.pid}); stop that one first`,
+        );
       rmSync(fileOf(folder), { force: true });
     }
   }

@@ -1,6 +1,16 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { chmodSync, chownSync, existsSync, mkdirSync, mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  chownSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { postgresBin } from './debian.ts';
@@ -28,8 +38,12 @@ export interface ThrowAwayCluster extends Cluster {
 const DATABASE = 'velvet';
 /** PostgreSQL refuses to run as root: root hands it to Debian's unprivileged user. */
 const isRoot = process.getuid?.() === 0;
-const ids = (): { uid: number; gid: number } | null => (isRoot ? { uid: Number(quietly('id', ['-u', 'postgres'])), gid: Number(quietly('id', ['-g', 'postgres'])) } : null);
-const asServer = (command: string, args: readonly string[]): [string, string[]] => (isRoot ? ['setpriv', ['--reuid', 'postgres', '--regid', 'postgres', '--init-groups', command, ...args]] : [command, [...args]]);
+const ids = (): { uid: number; gid: number } | null =>
+  isRoot ? { uid: Number(quietly('id', ['-u', 'postgres'])), gid: Number(quietly('id', ['-g', 'postgres'])) } : null;
+const asServer = (command: string, args: readonly string[]): [string, string[]] =>
+  isRoot
+    ? ['setpriv', ['--reuid', 'postgres', '--regid', 'postgres', '--init-groups', command, ...args]]
+    : [command, [...args]];
 
 /** Throw-away clusters skip what protects data through a power cut. */
 const THROW_AWAY = ['-c', 'fsync=off', '-c', 'synchronous_commit=off', '-c', 'full_page_writes=off'];
@@ -60,7 +74,11 @@ async function endLeftBehind(folder: string): Promise<void> {
   };
   if (isOurs()) {
     console.log('PostgreSQL was left running by an earlier start; stopping it first …');
-    for (const [signal, seconds] of [['SIGINT', 20], ['SIGQUIT', 5], ['SIGKILL', 5]] as const) {
+    for (const [signal, seconds] of [
+      ['SIGINT', 20],
+      ['SIGQUIT', 5],
+      ['SIGKILL', 5],
+    ] as const) {
       process.kill(pid, signal);
       for (let i = 0; i < seconds * 10 && isOurs(); i++) await sleep(100);
       if (!isOurs()) return;
@@ -75,11 +93,28 @@ interface Running extends Cluster {
   pids: () => number[];
 }
 
-async function start(bin: string, folder: string, port: number, password: string | null, extra: readonly string[], restarts = false): Promise<Running> {
+async function start(
+  bin: string,
+  folder: string,
+  port: number,
+  password: string | null,
+  extra: readonly string[],
+  restarts = false,
+): Promise<Running> {
   // Sockets have short path limits; a folder under the system's temporary place always fits.
   const sockets = mkdtempSync(join(tmpdir(), 'velvet-pg-'));
   ownFolder(sockets);
-  const [command, args] = asServer(join(bin, 'postgres'), ['-D', folder, '-k', sockets, '-h', '127.0.0.1', '-p', String(port), ...extra]);
+  const [command, args] = asServer(join(bin, 'postgres'), [
+    '-D',
+    folder,
+    '-k',
+    sockets,
+    '-h',
+    '127.0.0.1',
+    '-p',
+    String(port),
+    ...extra,
+  ]);
   const tools = { env: password ? { PGPASSWORD: password } : {}, cwd: '/' };
   let stopping = false;
   let server: ChildProcess;
@@ -112,15 +147,28 @@ async function start(bin: string, folder: string, port: number, password: string
       child.on('exit', () => {
         if (stopping) return;
         console.log('PostgreSQL ended by itself; starting it again …');
-        void sleep(500).then(() => launch(5)).catch((error: Error) => console.error(error.message));
+        void sleep(500)
+          .then(() => launch(5))
+          .catch((error: Error) => console.error(error.message));
       });
   };
   await launch(5);
-  const psql = (sql: string) => quietly(join(bin, 'psql'), ['-qtA', '-h', '127.0.0.1', '-p', String(port), '-U', 'velvet', '-d', 'postgres', '-c', sql], tools);
+  const psql = (sql: string) =>
+    quietly(
+      join(bin, 'psql'),
+      ['-qtA', '-h', '127.0.0.1', '-p', String(port), '-U', 'velvet', '-d', 'postgres', '-c', sql],
+      tools,
+    );
   if (!psql(`select 1 from pg_database where datname = '${DATABASE}'`).trim()) psql(`create database ${DATABASE}`);
   return {
     url: `postgres://velvet${password ? `:${password}` : ''}@127.0.0.1:${port}/${DATABASE}`,
-    pids: () => [server.pid!, ...spawnSync('pgrep', ['-P', String(server.pid)], { encoding: 'utf8' }).stdout.split('\n').filter(Boolean).map(Number)],
+    pids: () => [
+      server.pid!,
+      ...spawnSync('pgrep', ['-P', String(server.pid)], { encoding: 'utf8' })
+        .stdout.split('\n')
+        .filter(Boolean)
+        .map(Number),
+    ],
     stop: async () => {
       stopping = true;
       if (server.exitCode === null && server.signalCode === null) server.kill('SIGINT');
@@ -132,7 +180,16 @@ async function start(bin: string, folder: string, port: number, password: string
 
 function init(bin: string, folder: string, extra: readonly string[]): void {
   ownFolder(folder);
-  const [command, args] = asServer(join(bin, 'initdb'), ['-D', folder, '-U', 'velvet', '-E', 'UTF8', '--locale=C.UTF-8', ...extra]);
+  const [command, args] = asServer(join(bin, 'initdb'), [
+    '-D',
+    folder,
+    '-U',
+    'velvet',
+    '-E',
+    'UTF8',
+    '--locale=C.UTF-8',
+    ...extra,
+  ]);
   quietly(command, args, { cwd: '/' });
 }
 

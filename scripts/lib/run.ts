@@ -12,9 +12,21 @@ export function show(command: string, args: readonly string[], env: NodeJS.Proce
 }
 
 /** Run to the end in silence; the output is told only when it fails. */
-export function quietly(command: string, args: readonly string[], options: { env?: NodeJS.ProcessEnv; input?: string; cwd?: string } = {}): string {
-  const result = spawnSync(command, args, { cwd: options.cwd ?? ROOT, encoding: 'utf8', input: options.input, env: { ...process.env, ...options.env } });
-  if (result.status !== 0) throw new Error(`${command} ${args.join(' ')} failed:\n${result.error?.message ?? ''}${result.stdout ?? ''}${result.stderr ?? ''}`);
+export function quietly(
+  command: string,
+  args: readonly string[],
+  options: { env?: NodeJS.ProcessEnv; input?: string; cwd?: string } = {},
+): string {
+  const result = spawnSync(command, args, {
+    cwd: options.cwd ?? ROOT,
+    encoding: 'utf8',
+    input: options.input,
+    env: { ...process.env, ...options.env },
+  });
+  if (result.status !== 0)
+    throw new Error(
+      `${command} ${args.join(' ')} failed:\n${result.error?.message ?? ''}${result.stdout ?? ''}${result.stderr ?? ''}`,
+    );
   return result.stdout;
 }
 

@@ -12,7 +12,11 @@ export interface Served {
 
 export async function serve(databaseUrl: string, env: NodeJS.ProcessEnv = {}): Promise<Served> {
   const port = await freePort();
-  const child = spawn(process.execPath, ['--import', 'tsx', join(ROOT, 'scripts', 'serve.ts')], { cwd: ROOT, env: { ...process.env, NODE_ENV: 'production', DATABASE_URL: databaseUrl, PORT: String(port), ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(process.execPath, ['--import', 'tsx', join(ROOT, 'scripts', 'serve.ts')], {
+    cwd: ROOT,
+    env: { ...process.env, NODE_ENV: 'production', DATABASE_URL: databaseUrl, PORT: String(port), ...env },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   const ended = new Promise<void>((done) => child.on('exit', () => done()));
   let log = '';
   await new Promise<void>((ready, failed) => {

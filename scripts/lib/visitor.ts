@@ -10,7 +10,15 @@ export class Visitor {
     this.fetching = fetching;
   }
   async send(path: string, init: RequestInit = {}): Promise<Response> {
-    const answer = await this.fetching(`${this.url}${path}`, { redirect: 'manual', ...init, headers: { origin: this.url, ...(this.cookie ? { cookie: this.cookie } : {}), ...(init.headers as Record<string, string>) } });
+    const answer = await this.fetching(`${this.url}${path}`, {
+      redirect: 'manual',
+      ...init,
+      headers: {
+        origin: this.url,
+        ...(this.cookie ? { cookie: this.cookie } : {}),
+        ...(init.headers as Record<string, string>),
+      },
+    });
     for (const set of answer.headers.getSetCookie()) {
       const [pair] = set.split(';');
       if (pair!.includes('velvet-session')) this.cookie = pair!;
@@ -21,11 +29,21 @@ export class Visitor {
     return this.send(path, { method: 'POST', body: new URLSearchParams(fields) });
   }
   json(path: string, body: unknown): Promise<Response> {
-    return this.send(path, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+    return this.send(path, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(body),
+    });
   }
   /** Opens a practice and is signed in to it. */
   async openPractice(email = `owner-${randomBytes(5).toString('hex')}@quay.example`): Promise<string> {
-    const answer = await this.form('/new-practice', { practice: 'Quay Street Hands', timeZone: 'Europe/Lisbon', name: 'Rafe Oyelaran', email, password: 'a long enough one' });
+    const answer = await this.form('/new-practice', {
+      practice: 'Quay Street Hands',
+      timeZone: 'Europe/Lisbon',
+      name: 'Rafe Oyelaran',
+      email,
+      password: 'a long enough one',
+    });
     if (answer.status !== 302) throw new Error(`new practice: ${answer.status} ${await answer.text()}`);
     return email;
   }

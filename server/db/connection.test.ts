@@ -9,7 +9,10 @@ const message = (type: string, body: Buffer): Buffer => {
 };
 const SIGNED_IN = message('R', Buffer.alloc(4));
 const READY = message('Z', Buffer.from('I'));
-const GOING = message('E', Buffer.from('SFATAL\0C57P01\0Mterminating connection due to unexpected postmaster exit\0\0'));
+const GOING = message(
+  'E',
+  Buffer.from('SFATAL\0C57P01\0Mterminating connection due to unexpected postmaster exit\0\0'),
+);
 
 /** A database that goes away in the same breath in which it lets somebody in. */
 const server = createServer((socket) => {

@@ -4,8 +4,23 @@ import { defineModels } from './models/index.ts';
 import { practiceInScope } from './scope.ts';
 
 /** PostgreSQL states that mean "the server is going away, coming up or not answering", not "the query was wrong". */
-const AWAY_CODES = new Set(['57P01', '57P02', '57P03', '57014', '55P03', '08000', '08003', '08006', 'ECONNREFUSED', 'ECONNRESET', 'EPIPE', 'ETIMEDOUT', 'ENOENT']);
-const AWAY_WORDS = /connection terminated|ConnectionManager\.getConnection was called after|query read timeout|timeout expired|timeout exceeded when trying to connect|client has encountered a connection error/i;
+const AWAY_CODES = new Set([
+  '57P01',
+  '57P02',
+  '57P03',
+  '57014',
+  '55P03',
+  '08000',
+  '08003',
+  '08006',
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'EPIPE',
+  'ETIMEDOUT',
+  'ENOENT',
+]);
+const AWAY_WORDS =
+  /connection terminated|ConnectionManager\.getConnection was called after|query read timeout|timeout expired|timeout exceeded when trying to connect|client has encountered a connection error/i;
 
 /** True when the database cannot be reached or does not answer in time, as opposed to refusing what it was asked. */
 export function isDatabaseAway(error: unknown): boolean {
@@ -13,12 +28,15 @@ export function isDatabaseAway(error: unknown): boolean {
   const all = [error, error instanceof BaseError && 'original' in error ? error.original : null];
   return all.some((e) => {
     const { code, message } = (e ?? {}) as { code?: unknown; message?: unknown };
-    return (typeof code === 'string' && AWAY_CODES.has(code)) || (typeof message === 'string' && AWAY_WORDS.test(message));
+    return (
+      (typeof code === 'string' && AWAY_CODES.has(code)) || (typeof message === 'string' && AWAY_WORDS.test(message))
+    );
   });
 }
 
 /** What every page shows as "the records cannot be reached". */
-export const away = (): Response => new Response('The records cannot be reached.', { status: 503, statusText: 'Database away' });
+export const away = (): Response =>
+  new Response('The records cannot be reached.', { status: 503, statusText: 'Database away' });
 
 /** Runs a question to the database; one that gets no answer becomes the 503 of every page. */
 export async function reaching<T>(work: () => Promise<T>): Promise<T> {
@@ -47,14 +65,25 @@ class HeardClient extends pg.Client {
 }
 
 /** Connects lazily: nothing is opened before the first query. */
-export function connect(url: string, limits: { statementMs: number; answerMs: number } | null = { statementMs: STATEMENT_MS, answerMs: ANSWER_MS }): Sequelize {
+export function connect(
+  url: string,
+  limits: { statementMs: number; answerMs: number } | null = { statementMs: STATEMENT_MS, answerMs: ANSWER_MS },
+): Sequelize {
   return new Sequelize(url, {
     dialect: 'postgres',
     dialectModule: { ...pg, Client: HeardClient },
     logging: false,
     define: { underscored: true, timestamps: false },
     pool: { max: 10, idle: 10_000, acquire: CONNECT_MS + 500 },
-    dialectOptions: { connectionTimeoutMillis: CONNECT_MS, ...(limits && { statement_timeout: limits.statementMs, lock_timeout: limits.statementMs, query_timeout: limits.answerMs, idle_in_transaction_session_timeout: 4 * limits.answerMs }) },
+    dialectOptions: {
+      connectionTimeoutMillis: CONNECT_MS,
+      ...(limits && {
+        statement_timeout: limits.statementMs,
+        lock_timeout: limits.statementMs,
+        query_timeout: limits.answerMs,
+        idle_in_transaction_session_timeout: 4 * limits.answerMs,
+      }),
+    },
   });
 }
 
@@ -69,9 +98,15 @@ interface Asking {
  */
 function scoped(sequelize: Sequelize): Sequelize {
   const query = sequelize.query.bind(sequelize) as (sql: unknown, options?: Asking) => Promise<unknown>;
-  const begin = sequelize.transaction.bind(sequelize) as (options: TransactionOptions, work: (t: Transaction) => Promise<unknown>) => Promise<unknown>;
+  const begin = sequelize.transaction.bind(sequelize) as (
+    options: TransactionOptions,
+    work: (t: Transaction) => Promise<unknown>,
+  ) => Promise<unknown>;
   const setting = (practiceId: string) => `set local velvet.practice = '${practiceId}'; `;
-  const transaction = (first: TransactionOptions | ((t: Transaction) => Promise<unknown>), second?: (t: Transaction) => Promise<unknown>): Promise<unknown> => {
+  const transaction = (
+    first: TransactionOptions | ((t: Transaction) => Promise<unknown>),
+    second?: (t: Transaction) => Promise<unknown>,
+  ): Promise<unknown> => {
     const [options, work] = typeof first === 'function' ? [{}, first] : [first, second!];
     const practiceId = practiceInScope();
     return reaching(() =>

@@ -23,7 +23,10 @@ export async function migrate(owner: Sequelize): Promise<string[]> {
   return owner.transaction(async (lock) => {
     await owner.query('select pg_advisory_xact_lock(7310042)', { transaction: lock });
     await owner.query('create table if not exists migrations (name varchar(255) primary key)');
-    const executed = async () => (await owner.query<{ name: string }>('select name from migrations order by name', { type: QueryTypes.SELECT })).map((r) => r.name);
+    const executed = async () =>
+      (
+        await owner.query<{ name: string }>('select name from migrations order by name', { type: QueryTypes.SELECT })
+      ).map((r) => r.name);
     const done = new Set(await executed());
     if (migrationNames().every((name) => done.has(name))) return [];
     const { Umzug } = await import('umzug');
@@ -32,7 +35,9 @@ export async function migrate(owner: Sequelize): Promise<string[]> {
         name,
         up: () =>
           owner.transaction(async (transaction) => {
-            const { up } = (await import(pathToFileURL(join(folder, name)).href)) as { up: (m: Migration) => Promise<void> };
+            const { up } = (await import(pathToFileURL(join(folder, name)).href)) as {
+              up: (m: Migration) => Promise<void>;
+            };
             await up({ sequelize: owner, transaction });
             await owner.query('insert into migrations (name) values (:name)', { replacements: { name }, transaction });
           }),

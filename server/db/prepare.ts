@@ -7,7 +7,8 @@ import { migrate } from './migrate.ts';
 export const APP_ROLE = 'velvet_app';
 
 /** The same for every process that knows the owner's address, and stored nowhere. */
-const derivedPassword = (owner: URL): string => createHmac('sha256', `${owner.username}:${owner.password}`).update(APP_ROLE).digest('base64url');
+const derivedPassword = (owner: URL): string =>
+  createHmac('sha256', `${owner.username}:${owner.password}`).update(APP_ROLE).digest('base64url');
 
 function appUrlOf(ownerUrl: string): { url: string; password: string } {
   const url = new URL(ownerUrl);
@@ -21,14 +22,24 @@ function appUrlOf(ownerUrl: string): { url: string; password: string } {
 const MADE_MEANWHILE = new Set(['42710', '23505', 'XX000']);
 
 async function ensureRole(owner: Sequelize, password: string): Promise<void> {
-  const [known] = await owner.query<{ ok: boolean }>('select not (rolsuper or rolcreaterole or rolcreatedb or rolbypassrls or rolreplication) as ok from pg_roles where rolname = :name', { replacements: { name: APP_ROLE }, type: QueryTypes.SELECT });
-  if (known && !known.ok) throw new Error(`The database role ${APP_ROLE} may more than it should; take its attributes away first`);
+  const [known] = await owner.query<{ ok: boolean }>(
+    'select not (rolsuper or rolcreaterole or rolcreatedb or rolbypassrls or rolreplication) as ok from pg_roles where rolname = :name',
+    { replacements: { name: APP_ROLE }, type: QueryTypes.SELECT },
+  );
+  if (known && !known.ok)
+    throw new Error(`The database role ${APP_ROLE} may more than it should; take its attributes away first`);
   if (known) return;
   try {
-    await owner.query(`create role ${APP_ROLE} login nosuperuser nocreatedb nocreaterole nobypassrls noreplication password '${password}'`);
+    await owner.query(
+      `create role ${APP_ROLE} login nosuperuser nocreatedb nocreaterole nobypassrls noreplication password '${password}'`,
+    );
   } catch (error) {
     const { code } = (error as { original?: { code?: string } }).original ?? {};
-    if (code === '42501') throw new Error(`The owner of the database may not make roles; make the role ${APP_ROLE} and name its address in DATABASE_APP_URL`, { cause: error });
+    if (code === '42501')
+      throw new Error(
+        `The owner of the database may not make roles; make the role ${APP_ROLE} and name its address in DATABASE_APP_URL`,
+        { cause: error },
+      );
     if (!MADE_MEANWHILE.has(code ?? '')) throw error;
   }
 }
@@ -50,7 +61,10 @@ async function ensurePassword(owner: Sequelize, url: string, password: string): 
  * Brings the database to the present shape as its owner and answers with the address of the application's own role.
  * Everything afterwards runs in that role. `appUrl` names one that was made by hand.
  */
-export async function prepareDatabase(ownerUrl: string, appUrl = process.env.DATABASE_APP_URL): Promise<{ url: string; made: string[] }> {
+export async function prepareDatabase(
+  ownerUrl: string,
+  appUrl = process.env.DATABASE_APP_URL,
+): Promise<{ url: string; made: string[] }> {
   const owner = connect(ownerUrl, null);
   try {
     const { url, password } = appUrlOf(ownerUrl);

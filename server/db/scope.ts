@@ -38,6 +38,8 @@ export function inPractice<T>(practiceId: string, work: () => Promise<T>): Promi
 type Who = string | { readonly practiceId: string };
 
 /** A query of one practice: the first argument says which, as its id or as somebody who belongs to it. */
-export function byPractice<A extends [Who, ...unknown[]], R>(work: (...args: A) => Promise<R>): (...args: A) => Promise<R> {
+export function byPractice<A extends [Who, ...unknown[]], R>(
+  work: (...args: A) => Promise<R>,
+): (...args: A) => Promise<R> {
   return (...args) => inPractice(typeof args[0] === 'string' ? args[0] : args[0].practiceId, () => work(...args));
 }

@@ -15,17 +15,24 @@ async function asOwner<T extends object>(ownerUrl: string, sql: string): Promise
 }
 
 /** Every practice of the database: only its owner sees more than one. */
-export const practiceIds = async (ownerUrl: string): Promise<string[]> => (await asOwner<{ id: string }>(ownerUrl, 'select id from practices order by created_at, id')).map((r) => r.id);
+export const practiceIds = async (ownerUrl: string): Promise<string[]> =>
+  (await asOwner<{ id: string }>(ownerUrl, 'select id from practices order by created_at, id')).map((r) => r.id);
 
 /** Signs trails that have no signed head yet, as they stand. */
 export async function anchorTrails(practices: readonly string[]): Promise<void> {
   for (const practiceId of practices)
     await inPractice(practiceId, () =>
       database().transaction(async (transaction) => {
-        const [last] = await database().query<{ seq: string; hash: string }>('select seq, hash from audit where practice_id = :practiceId and seq is not null order by seq desc limit 1', { replacements: { practiceId }, type: QueryTypes.SELECT, transaction });
+        const [last] = await database().query<{ seq: string; hash: string }>(
+          'select seq, hash from audit where practice_id = :practiceId and seq is not null order by seq desc limit 1',
+          { replacements: { practiceId }, type: QueryTypes.SELECT, transaction },
+        );
         if (!last) return;
         const head = { practiceId, entries: Number(last.seq), hash: last.hash };
-        await database().query('insert into trail_heads (practice_id, entries, hash, signature) values (:practiceId, :entries, :hash, :signature) on conflict do nothing', { replacements: { ...head, signature: signHead(head, trailKey()) }, transaction });
+        await database().query(
+          'insert into trail_heads (practice_id, entries, hash, signature) values (:practiceId, :entries, :hash, :signature) on conflict do nothing',
+          { replacements: { ...head, signature: signHead(head, trailKey()) }, transaction },
+        );
       }),
     );
 }

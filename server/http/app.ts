@@ -57,7 +57,8 @@ export async function createApp(settings: Settings): Promise<Express> {
   );
   app.use(gate(settings));
   app.use((_request, response: Response, next) => {
-    if ((response.locals.origin as string).startsWith('https:')) response.set('Strict-Transport-Security', `max-age=${YEAR_S}`);
+    if ((response.locals.origin as string).startsWith('https:'))
+      response.set('Strict-Transport-Security', `max-age=${YEAR_S}`);
     next();
   });
   app.use(compression());
@@ -74,7 +75,10 @@ export async function createApp(settings: Settings): Promise<Express> {
     const { status } = error as { status?: number };
     const own = typeof status === 'number' && status >= 400 && status < 500;
     if (!own) log.error(told(error), 'request failed');
-    response.status(own ? status : 500).type('text/plain').send(own ? 'This request cannot be read.' : 'Something went wrong. What was saved is kept.');
+    response
+      .status(own ? status : 500)
+      .type('text/plain')
+      .send(own ? 'This request cannot be read.' : 'Something went wrong. What was saved is kept.');
   });
   return app;
 }

@@ -20,15 +20,20 @@ export async function readBody(request: Request, response: Response, next: NextF
     response.set('Connection', 'close').status(status).type('text/plain').send(message);
   };
   const type = request.headers['content-type'] ?? '';
-  if (!(isPhoto ? PICTURES : FORMS).test(type)) return refuse(415, isPhoto ? 'A JPEG, PNG or WebP photo is accepted.' : 'A form or JSON is accepted.');
-  if (request.headers['content-encoding'] && request.headers['content-encoding'] !== 'identity') return refuse(415, 'A packed body is not accepted.');
+  if (!(isPhoto ? PICTURES : FORMS).test(type))
+    return refuse(415, isPhoto ? 'A JPEG, PNG or WebP photo is accepted.' : 'A form or JSON is accepted.');
+  if (request.headers['content-encoding'] && request.headers['content-encoding'] !== 'identity')
+    return refuse(415, 'A packed body is not accepted.');
   const limit = isPhoto ? LARGEST_PHOTO_BYTES : LARGEST_BODY_BYTES;
   try {
     response.locals.body = await getRawBody(request, { limit });
   } catch (error) {
     const { status, type: why } = error as { status?: number; type?: string };
     if (why === 'request.aborted') return;
-    return refuse(status === 413 ? 413 : 400, status === 413 ? `That is too large; at most ${limit / 1_000_000} MB is accepted.` : 'This request ended early.');
+    return refuse(
+      status === 413 ? 413 : 400,
+      status === 413 ? `That is too large; at most ${limit / 1_000_000} MB is accepted.` : 'This request ended early.',
+    );
   }
   next();
 }

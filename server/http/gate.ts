@@ -20,9 +20,13 @@ export interface Refusal {
  * Where a request came in, as an origin: one of those set, or loopback when none is. Null for any other host, so that a
  * name that somebody points at this machine opens nothing.
  */
-export function originOf({ headers: { host }, protocol }: Asked, { origins }: Pick<Settings, 'origins'>): string | null {
+export function originOf(
+  { headers: { host }, protocol }: Asked,
+  { origins }: Pick<Settings, 'origins'>,
+): string | null {
   if (!host) return null;
-  if (!origins.length) return isLoopback(host) && URL.canParse(`${protocol}://${host}`) ? new URL(`${protocol}://${host}`).origin : null;
+  if (!origins.length)
+    return isLoopback(host) && URL.canParse(`${protocol}://${host}`) ? new URL(`${protocol}://${host}`).origin : null;
   const of = (o: string) => new URL(o);
   const named = origins.filter((o) => of(o).host === host.toLowerCase());
   return named.find((o) => of(o).protocol === `${protocol}:`) ?? named[0] ?? null;
@@ -30,11 +34,13 @@ export function originOf({ headers: { host }, protocol }: Asked, { origins }: Pi
 
 /** Why a request is refused before anybody looks at it, or the origin that it belongs to. */
 export function admit(asked: Asked, settings: Pick<Settings, 'origins'>): Refusal | { origin: string } {
-  if (!METHODS.includes(asked.method)) return { status: 405, message: `${asked.method.slice(0, 20)} is not accepted; GET, HEAD and POST are.` };
+  if (!METHODS.includes(asked.method))
+    return { status: 405, message: `${asked.method.slice(0, 20)} is not accepted; GET, HEAD and POST are.` };
   const origin = originOf(asked, settings);
   if (!origin) return { status: 421, message: 'This host is not served here.' };
   // Browsers send Origin with everything that may change something; a request without it is refused too.
-  if (!READING.includes(asked.method) && asked.headers.origin !== origin) return { status: 403, message: 'This request did not come from a page of this application.' };
+  if (!READING.includes(asked.method) && asked.headers.origin !== origin)
+    return { status: 403, message: 'This request did not come from a page of this application.' };
   return { origin };
 }
 

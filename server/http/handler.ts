@@ -14,16 +14,24 @@ export interface RequestContext extends AppLoadContext {
  * The bridge from Express to React Router. Its own, because the address of a request is the pinned origin and never what
  * headers say, and because the body has been read and measured before.
  */
-export function pages(build: ServerBuild): (request: Incoming, response: Outgoing, next: NextFunction) => Promise<void> {
+export function pages(
+  build: ServerBuild,
+): (request: Incoming, response: Outgoing, next: NextFunction) => Promise<void> {
   const handle = createRequestHandler(build, 'production');
   return async (incoming, outgoing, next) => {
     try {
       const { origin, nonce, body } = outgoing.locals as { origin: string; nonce: string; body?: Buffer };
       const url = `${origin}${incoming.originalUrl.startsWith('/') ? incoming.originalUrl : '/'}`;
-      if (!URL.canParse(url) || new URL(url).origin !== origin) return void outgoing.status(400).type('text/plain').send('This address cannot be read.');
+      if (!URL.canParse(url) || new URL(url).origin !== origin)
+        return void outgoing.status(400).type('text/plain').send('This address cannot be read.');
       const gone = new AbortController();
       outgoing.on('close', () => gone.abort());
-      const request = new Request(url, { method: incoming.method, headers: headersOf(incoming), signal: gone.signal, ...(body ? { body: new Uint8Array(body) } : {}) });
+      const request = new Request(url, {
+        method: incoming.method,
+        headers: headersOf(incoming),
+        signal: gone.signal,
+        ...(body ? { body: new Uint8Array(body) } : {}),
+      });
       const context: RequestContext = { nonce, address: incoming.ip ?? '' };
       await send(outgoing, await handle(request, context));
     } catch (error) {

@@ -1,7 +1,8 @@
 import { Router, type Response } from 'express';
 import { isReady } from '../db/ready.ts';
 
-const answer = (response: Response, status: number, words: string) => void response.status(status).set('Cache-Control', 'no-store').type('text/plain').send(words);
+const answer = (response: Response, status: number, words: string) =>
+  void response.status(status).set('Cache-Control', 'no-store').type('text/plain').send(words);
 
 /** For whoever watches the process: alive at all, and able to serve. No sign-in, nothing about the practice. */
 export function health(): Router {

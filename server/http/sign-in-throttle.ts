@@ -19,7 +19,11 @@ export function throttleSignIn(request: Request, response: Response, next: NextF
   const waitMs = now >= AT_ONCE ? 1000 : blockedForMs(address);
   if (waitMs > 0) {
     const seconds = Math.ceil(waitMs / 1000);
-    return void response.status(429).set('Retry-After', String(seconds)).type('text/plain').send(`Too many tries from here. Try again in ${seconds} s.`);
+    return void response
+      .status(429)
+      .set('Retry-After', String(seconds))
+      .type('text/plain')
+      .send(`Too many tries from here. Try again in ${seconds} s.`);
   }
   underWay.set(address, now + 1);
   response.on('close', () => {

@@ -12,8 +12,14 @@ async function addressOf(page: Page, list: string, text: string, pattern: RegExp
   }
   return known.get(key)!;
 }
-const client = (name: string, tab = '') => async (page: Page) => page.goto(`${await addressOf(page, `/clients?find=${name.split(' ')[0]}`, name, /\/clients\/[0-9a-f-]{36}/)}${tab}`);
-const noor = (stage: string) => async (page: Page) => page.goto(`${await addressOf(page, '/today', 'Noor Halvorsen', /\/visits\/[0-9a-f-]{36}/)}/${stage}`);
+const client =
+  (name: string, tab = '') =>
+  async (page: Page) =>
+    page.goto(
+      `${await addressOf(page, `/clients?find=${name.split(' ')[0]}`, name, /\/clients\/[0-9a-f-]{36}/)}${tab}`,
+    );
+const noor = (stage: string) => async (page: Page) =>
+  page.goto(`${await addressOf(page, '/today', 'Noor Halvorsen', /\/visits\/[0-9a-f-]{36}/)}/${stage}`);
 const at = (path: string) => (page: Page) => page.goto(path);
 
 /** Main views of the demo practice. */
@@ -31,7 +37,11 @@ const VIEWS: [name: string, open: (page: Page) => Promise<unknown>][] = [
       await awake(page);
       await page.getByRole('button', { name: 'Open the photo' }).click();
       await page.getByRole('button', { name: 'Scan', exact: true }).click();
-      await page.locator('section.section').filter({ has: page.getByRole('heading', { name: 'Pressure threshold' }) }).getByRole('button', { name: 'Measure' }).click();
+      await page
+        .locator('section.section')
+        .filter({ has: page.getByRole('heading', { name: 'Pressure threshold' }) })
+        .getByRole('button', { name: 'Measure' })
+        .click();
       await page.locator('.same-scale').waitFor();
     },
   ],
@@ -40,7 +50,10 @@ const VIEWS: [name: string, open: (page: Page) => Promise<unknown>][] = [
   ['Products', at('/practice/products')],
   ['Audit trail', at('/practice/trail')],
   ['Routines', at('/routines')],
-  ['Routine', async (page) => page.goto(await addressOf(page, '/routines', 'Evening headache', /\/routines\/[0-9a-f-]{36}/))],
+  [
+    'Routine',
+    async (page) => page.goto(await addressOf(page, '/routines', 'Evening headache', /\/routines\/[0-9a-f-]{36}/)),
+  ],
   ['Relief', client('Noor Halvorsen')],
   ['Details', client('Caspian Holt', '/details')],
   ['Visits', client('Caspian Holt', '/visits')],
@@ -62,7 +75,9 @@ async function settled(page: Page): Promise<void> {
  * out a second page that only frames from elsewhere would need; there are none here.
  */
 async function axe(page: Page): Promise<AxeBuilder> {
-  await page.evaluate(() => document.querySelectorAll<SVGElement>('.chart-terrain').forEach((drawing) => (drawing.style.display = 'none')));
+  await page.evaluate(() =>
+    document.querySelectorAll<SVGElement>('.chart-terrain').forEach((drawing) => (drawing.style.display = 'none')),
+  );
   return new AxeBuilder({ page }).setLegacyMode().exclude('.chart-terrain');
 }
 /** Views whose chart is looked at whole; the others have the same chart with other marks, which takes long to walk. */
@@ -72,13 +87,22 @@ const WHOLE_CHARTS = ['Assess', 'Compose', 'Atlas', 'Find it'];
 test.describe.configure({ mode: 'parallel' });
 test.beforeEach(async ({ page }) => letIn(page));
 
-const found = (violations: readonly { id: string; nodes: { target: unknown[] }[] }[]) => violations.map((v) => `${v.id} ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`);
+const found = (violations: readonly { id: string; nodes: { target: unknown[] }[] }[]) =>
+  violations.map(
+    (v) =>
+      `${v.id} ${v.nodes
+        .map((n) => n.target.join(' '))
+        .slice(0, 3)
+        .join(' | ')}`,
+  );
 /** Those whose colours are not those of a view that is looked at anyway. */
 const IN_THE_DIM = ['Today', 'Clients', 'New client', 'Relief', 'Screen', 'Compose', 'Guide', 'Atlas', 'Find it'];
 
 // A view is opened once and then looked at in every way: drawing it takes most of the time.
 for (const [name, open] of VIEWS)
-  test(`${name}: axe finds nothing, by day and in the dim room; one first heading; nothing sideways at 200 % zoom`, async ({ page }) => {
+  test(`${name}: axe finds nothing, by day and in the dim room; one first heading; nothing sideways at 200 % zoom`, async ({
+    page,
+  }) => {
     await open(page);
     await settled(page);
     const all = await axe(page);

@@ -94,10 +94,25 @@ test.describe('without any script', () => {
 
 test('a practice is opened once, also when the button is pressed twice', async ({ request }) => {
   const headers = { origin: new URL(process.env.VELVET_URL!).origin };
-  const form = { practice: 'Quay Street Hands', timeZone: 'Europe/Lisbon', name: 'Rafe Oyelaran', email: `twice-${Date.now()}@quay.example`, password: 'a long enough one' };
-  const answers = await Promise.all([1, 2].map(() => request.post('/new-practice', { form, headers, maxRedirects: 0 })));
-  expect(answers.map((a) => [a.status(), a.headers().location])).toEqual([[302, '/today'], [302, '/today']]);
-  expect((await request.post('/new-practice', { form: { ...form, password: 'another long one' }, headers, maxRedirects: 0 })).status()).toBe(422);
+  const form = {
+    practice: 'Quay Street Hands',
+    timeZone: 'Europe/Lisbon',
+    name: 'Rafe Oyelaran',
+    email: `twice-${Date.now()}@quay.example`,
+    password: 'a long enough one',
+  };
+  const answers = await Promise.all(
+    [1, 2].map(() => request.post('/new-practice', { form, headers, maxRedirects: 0 })),
+  );
+  expect(answers.map((a) => [a.status(), a.headers().location])).toEqual([
+    [302, '/today'],
+    [302, '/today'],
+  ]);
+  expect(
+    (
+      await request.post('/new-practice', { form: { ...form, password: 'another long one' }, headers, maxRedirects: 0 })
+    ).status(),
+  ).toBe(422);
 });
 
 test('an address that is taken is told, the rest stays typed', async ({ page }) => {
@@ -127,7 +142,11 @@ test.describe('requests that do not come from a page of this host', () => {
   test('are refused, with and without a session', async ({ page, request }) => {
     await openPracticeByHand(page);
     for (const headers of [{ origin: 'http://evil.example' }, {}] as Record<string, string>[]) {
-      const answer = await page.request.post('/room', { form: { room: 'dim', to: '/today' }, headers, maxRedirects: 0 });
+      const answer = await page.request.post('/room', {
+        form: { room: 'dim', to: '/today' },
+        headers,
+        maxRedirects: 0,
+      });
       expect(answer.status()).toBe(403);
     }
     expect((await request.post('/sign-in', { form: { email: 'a@b.example', password: 'x' } })).status()).toBe(403);
@@ -169,7 +188,12 @@ test('a stale second tab of the details is told, and keeps what was typed', asyn
 
 test('unknown pages and unknown ids answer 404 in the application’s own look', async ({ page }) => {
   await openPracticeByHand(page);
-  for (const path of ['/nowhere', '/clients/00000000-0000-4000-8000-000000000000', '/visits/not-an-id/compose', '/routines/1']) {
+  for (const path of [
+    '/nowhere',
+    '/clients/00000000-0000-4000-8000-000000000000',
+    '/visits/not-an-id/compose',
+    '/routines/1',
+  ]) {
     const answer = await page.goto(path);
     expect(answer!.status(), path).toBe(404);
     await expect(page.getByRole('heading', { name: 'Not here' })).toBeVisible();

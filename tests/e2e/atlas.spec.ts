@@ -3,14 +3,21 @@ import { expect, openPractice, signIn, test } from './base.ts';
 
 test.beforeEach(async ({ page }) => signIn(page));
 
-test('somebody new finds the masseter, GB20 and the collarbone nodes by words, and one on the chart', async ({ page }) => {
+test('somebody new finds the masseter, GB20 and the collarbone nodes by words, and one on the chart', async ({
+  page,
+}) => {
   await page.getByRole('link', { name: 'Atlas', exact: true }).click();
   const search = page.getByRole('searchbox', { name: 'Search the atlas' });
   const sheet = page.getByRole('article');
   for (const [words, link, heading, told] of [
     ['masseter', 'Masseter', 'Masseter', 'Bite: the bulge in front of and above the jaw angle.'],
     ['gb20', 'GB20 Fengchi', 'GB20 Fengchi', 'Thumbs slide up the outer edge of the nape muscles'],
-    ['collarbone nodes', 'Nodes: hollow above the collarbone', 'Nodes: hollow above the collarbone', 'Last group before the veins'],
+    [
+      'collarbone nodes',
+      'Nodes: hollow above the collarbone',
+      'Nodes: hollow above the collarbone',
+      'Last group before the veins',
+    ],
   ] as const) {
     await search.fill(words);
     await page.getByRole('link', { name: link }).first().click();
@@ -44,7 +51,10 @@ test('the chart is taken as SVG and PNG, and comes nearer by keys', async ({ pag
   await expect(page.locator('.map-labels text').first()).toBeVisible();
   const files: string[] = [];
   for (const as of ['SVG', 'PNG']) {
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: `Chart as ${as}` }).click()]);
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: `Chart as ${as}` }).click(),
+    ]);
     files.push(await download.path());
   }
   const svg = readFileSync(files[0]!, 'utf8');

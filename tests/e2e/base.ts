@@ -4,7 +4,8 @@ import { CAUTIONS } from '../../reference/cautions/index.ts';
 export const IMKE = { email: 'imke@harbour-row.example', password: 'velvet-harbour' };
 
 /** Messages that a test asks for itself: the answer 4xx or 5xx that it provokes. */
-const ASKED_FOR = /Failed to load resource: the server responded with a status of (4\d\d|5\d\d)|net::ERR_(INTERNET_DISCONNECTED|FAILED|CONNECTION_REFUSED)/;
+const ASKED_FOR =
+  /Failed to load resource: the server responded with a status of (4\d\d|5\d\d)|net::ERR_(INTERNET_DISCONNECTED|FAILED|CONNECTION_REFUSED)/;
 
 /** Every test fails on a request that leaves this machine and on an error in the console. */
 export const test = plain.extend<{ watched: void }>({
@@ -39,10 +40,16 @@ export async function signIn(page: Page, who = IMKE): Promise<void> {
 }
 
 /** Waits until the page answers by itself: what is chosen or typed over before that, React puts back. */
-export const awake = (page: Page) => page.waitForFunction(() => Object.keys(document.querySelector('#work') ?? {}).some((key) => key.startsWith('__react')));
+export const awake = (page: Page) =>
+  page.waitForFunction(() =>
+    Object.keys(document.querySelector('#work') ?? {}).some((key) => key.startsWith('__react')),
+  );
 
 let practices = 0;
-const somebody = () => ({ email: `owner-${Date.now()}-${++practices}-${process.pid}@quay.example`, password: 'a long enough one' });
+const somebody = () => ({
+  email: `owner-${Date.now()}-${++practices}-${process.pid}@quay.example`,
+  password: 'a long enough one',
+});
 
 /** A practice that has nothing but what is typed in. */
 export async function openPracticeByHand(page: Page): Promise<{ email: string; password: string }> {
@@ -87,10 +94,20 @@ async function posted(page: Page, path: string, form: Record<string, string>): P
 /** The same as by hand, through the same doors without the forms: for tests that are about something else. */
 export async function openPractice(page: Page): Promise<void> {
   const who = somebody();
-  await posted(page, '/new-practice', { practice: 'Quay Street Hands', timeZone: 'Europe/Lisbon', name: 'Rafe Oyelaran', ...who });
+  await posted(page, '/new-practice', {
+    practice: 'Quay Street Hands',
+    timeZone: 'Europe/Lisbon',
+    name: 'Rafe Oyelaran',
+    ...who,
+  });
 }
 export async function addClient(page: Page, name = 'Jun Castellan', kind = 'jaw', side = 'left'): Promise<void> {
-  const at = await posted(page, '/clients/new', { name, about: 'stage manager', 'complaints[0].kind': kind, 'complaints[0].side': side });
+  const at = await posted(page, '/clients/new', {
+    name,
+    about: 'stage manager',
+    'complaints[0].kind': kind,
+    'complaints[0].side': side,
+  });
   clients.set(page, at.split('/').pop()!);
 }
 async function visitOf(page: Page): Promise<string> {
@@ -104,8 +121,19 @@ export async function startVisit(page: Page): Promise<void> {
 export async function toCompose(page: Page): Promise<void> {
   const visit = await visitOf(page);
   const answers = Object.fromEntries(CAUTIONS.filter((c) => c.question).map((c) => [c.key, 'no']));
-  const patches = [{ kind: 'screen', screen: { answers, preparation: [] } }, { kind: 'stage', stage: 'compose' }];
-  for (const [i, patch] of patches.entries()) expect((await page.request.post(`${visit}/save`, { headers: headers(), data: { saveId: `setup-000${i}`, expectedVersion: i + 1, patch } })).status()).toBe(200);
+  const patches = [
+    { kind: 'screen', screen: { answers, preparation: [] } },
+    { kind: 'stage', stage: 'compose' },
+  ];
+  for (const [i, patch] of patches.entries())
+    expect(
+      (
+        await page.request.post(`${visit}/save`, {
+          headers: headers(),
+          data: { saveId: `setup-000${i}`, expectedVersion: i + 1, patch },
+        })
+      ).status(),
+    ).toBe(200);
   await page.goto(`${visit}/compose`);
 }
 

@@ -1,7 +1,18 @@
 import { addClient, addStep, expect, openPractice, saved, test, toCompose } from './base.ts';
 import type { Page } from '@playwright/test';
 
-const order = (page: Page) => page.locator('.step .name').allInnerTexts().then((names) => names.map((n) => n.replace(/^\d+\s*/, '').replace(/\s*[▲■].*$/s, '').trim()));
+const order = (page: Page) =>
+  page
+    .locator('.step .name')
+    .allInnerTexts()
+    .then((names) =>
+      names.map((n) =>
+        n
+          .replace(/^\d+\s*/, '')
+          .replace(/\s*[▲■].*$/s, '')
+          .trim(),
+      ),
+    );
 
 test.beforeEach(async ({ page }) => {
   await openPractice(page);
@@ -114,7 +125,11 @@ test('keep as a template, start from it in another visit, take it as a file', as
   await page.waitForURL(/\/routines\/[0-9a-f-]{36}$/);
   const file = await page.request.get(`${page.url()}/file`);
   expect(file.headers()['content-disposition']).toContain('attachment');
-  expect(await file.json()).toMatchObject({ format: 'velvet-compass/routine', name: 'Temples and palms', steps: [{}, {}] });
+  expect(await file.json()).toMatchObject({
+    format: 'velvet-compass/routine',
+    name: 'Temples and palms',
+    steps: [{}, {}],
+  });
 });
 
 test('two windows on one visit end in a choice, not in a lost write', async ({ page, context }) => {

@@ -14,7 +14,10 @@ test('Today: five visits, and who needs a look', async ({ page }) => {
 
 test('Relief of the worked example, by values that the data gives', async ({ page }) => {
   await page.getByLabel('Find a client or a routine').fill('noor');
-  await page.locator('.find-list').getByRole('link', { name: /Noor Halvorsen/ }).click();
+  await page
+    .locator('.find-list')
+    .getByRole('link', { name: /Noor Halvorsen/ })
+    .click();
   await expect(page.getByRole('heading', { name: 'Jaw, left: clearly better, 7 to 3 in 24 days' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Headache: too early to tell' })).toBeVisible();
   const opening = page.getByRole('row', { name: /Opening, comfortable/ });

@@ -1,7 +1,8 @@
 import type { Page } from '@playwright/test';
 import { addClient, answerAllNo, awake, expect, openPractice, saved, startVisit, test } from './base.ts';
 
-const section = (page: Page, heading: string) => page.locator('section.section').filter({ has: page.getByRole('heading', { name: heading, exact: true }) });
+const section = (page: Page, heading: string) =>
+  page.locator('section.section').filter({ has: page.getByRole('heading', { name: heading, exact: true }) });
 
 test.beforeEach(async ({ page }) => {
   await openPractice(page);
@@ -31,7 +32,10 @@ test('where a press is felt is chosen from the list or on the chart, drawn, kept
   await expect(page.locator('.chart-felt > g')).toHaveCount(1);
 });
 
-test('tight spots are pinned by a tap and by keys, described, and closing the browser loses nothing that was acknowledged', async ({ page, context }) => {
+test('tight spots are pinned by a tap and by keys, described, and closing the browser loses nothing that was acknowledged', async ({
+  page,
+  context,
+}) => {
   await page.getByRole('button', { name: 'Pin on the chart' }).click();
   const chart = page.locator('.chart-drawing');
   const box = (await chart.boundingBox())!;
@@ -79,13 +83,19 @@ test('two windows on one visit end in a choice, and no write is lost in silence'
 
 test('the scan from inside goes by tap and by keys', async ({ page }) => {
   await page.getByRole('button', { name: 'Scan', exact: true }).click();
-  const jaw = page.locator('.chart-place').filter({ has: page.locator('xpath=self::*[contains(@aria-label, "jaw, client’s left")]') }).first();
+  const jaw = page
+    .locator('.chart-place')
+    .filter({ has: page.locator('xpath=self::*[contains(@aria-label, "jaw, client’s left")]') })
+    .first();
   await jaw.focus();
   await page.keyboard.press('e');
   await expect(jaw).toHaveAccessibleName(/at ease/);
   await jaw.click();
   await expect(jaw).toHaveAccessibleName(/nothing noticed/);
-  await page.getByRole('button', { name: 'neck-front: tense' }).or(page.getByRole('button', { name: 'front of the neck: tense' })).click();
+  await page
+    .getByRole('button', { name: 'neck-front: tense' })
+    .or(page.getByRole('button', { name: 'front of the neck: tense' }))
+    .click();
   await expect(section(page, 'Scan from inside')).toContainText('2 of 22 told, 1 tense');
   await saved(page);
 });
@@ -106,7 +116,11 @@ test('three presses with the gauge give a threshold in three units; what is type
   }
   await expect(threshold.getByText('Masseter, client’s right')).toBeVisible();
   const line = await threshold.locator('p').filter({ hasText: 'client’s right' }).first().innerText();
-  const [kpa, newton, kgf] = /([\d.]+) kPa, ([\d.]+) N, ([\d.]+) kgf/.exec(line)!.slice(1).map(Number) as [number, number, number];
+  const [kpa, newton, kgf] = /([\d.]+) kPa, ([\d.]+) N, ([\d.]+) kgf/.exec(line)!.slice(1).map(Number) as [
+    number,
+    number,
+    number,
+  ];
   const trials = (await threshold.locator('.trials li').allInnerTexts()).map((t) => Number(/([\d.]+) kPa/.exec(t)![1]));
   expect(kpa).toBeCloseTo((trials[1]! + trials[2]!) / 2, 0);
   // Each is shown rounded: N to a tenth, kgf to a hundredth.
@@ -128,7 +142,9 @@ test('three presses with the gauge give a threshold in three units; what is type
     await threshold.getByLabel(`Press ${i + 1}, kgf`).fill(typed);
     await threshold.getByLabel(`Press ${i + 1}, kgf`).press('Enter');
   }
-  await expect(threshold.locator('p').filter({ hasText: 'Masseter, client’s left' })).toContainText('196.1 kPa, 19.6 N, 2.00 kgf');
+  await expect(threshold.locator('p').filter({ hasText: 'Masseter, client’s left' })).toContainText(
+    '196.1 kPa, 19.6 N, 2.00 kgf',
+  );
   await saved(page);
   await page.reload();
   await expect(threshold.locator('p').filter({ hasText: 'Masseter, client’s left' })).toContainText('196.1 kPa');

@@ -75,7 +75,9 @@ test('between the sides they are compared, by itself when asked for, and it is k
   await page.keyboard.press('Space');
   await expect(page.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 20_000 });
   await page.getByRole('button', { name: 'Record' }).click();
-  await expect(page.getByText('Sides compared: After the client’s left: jaw easier (light differed, so it counts little).')).toBeVisible();
+  await expect(
+    page.getByText('Sides compared: After the client’s left: jaw easier (light differed, so it counts little).'),
+  ).toBeVisible();
 });
 
 test('keys of a run: next, back, repeat, lighten, firmer, and stop asks why', async ({ page }) => {

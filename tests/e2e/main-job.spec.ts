@@ -1,4 +1,13 @@
-import { addClientByHand, addStep, answerAllNo, expect, openPracticeByHand, saved, startVisitByHand, test } from './base.ts';
+import {
+  addClientByHand,
+  addStep,
+  answerAllNo,
+  expect,
+  openPracticeByHand,
+  saved,
+  startVisitByHand,
+  test,
+} from './base.ts';
 
 /** The whole job on a practice that has only what was typed in: screen, assess, compose, guide, record, relief. */
 test('a new practitioner does one visit from end to end', async ({ page }) => {
@@ -28,7 +37,9 @@ test('a new practitioner does one visit from end to end', async ({ page }) => {
     await masseterLeft.focus();
     await page.keyboard.press('3');
     await expect(masseterLeft).toHaveAccessibleName(/tenderness 3/);
-    await expect(page.getByRole('radiogroup', { name: 'Masseter, client’s left, 0 to 3' }).getByLabel(': 3')).toBeChecked();
+    await expect(
+      page.getByRole('radiogroup', { name: 'Masseter, client’s left, 0 to 3' }).getByLabel(': 3'),
+    ).toBeChecked();
     const masseterRight = page.getByRole('button', { name: /^Masseter, client’s right/ });
     await masseterRight.click();
     await masseterRight.click();
@@ -79,7 +90,10 @@ test('a new practitioner does one visit from end to end', async ({ page }) => {
     await expect(page.getByRole('row', { name: /Masseter press/ })).toContainText('medium → light');
     await expect(page.getByText('clicks near full opening')).toBeVisible();
     await page.getByRole('radiogroup', { name: 'Jaw, left, now, 0 to 10' }).getByText('5', { exact: true }).click();
-    await page.getByRole('radiogroup', { name: 'Masseter, client’s left, 0 to 3' }).getByText('2', { exact: true }).click();
+    await page
+      .getByRole('radiogroup', { name: 'Masseter, client’s left, 0 to 3' })
+      .getByText('2', { exact: true })
+      .click();
     await expect(page.locator('.chart-change')).toHaveText('3 → 2');
     await page.getByRole('button', { name: 'Warmth' }).click();
     await page.getByLabel('Product used').fill('plain oil');
@@ -97,7 +111,10 @@ test('a new practitioner does one visit from end to end', async ({ page }) => {
   });
 
   await test.step('a finished visit is kept as it was', async () => {
-    await page.getByRole('row', { name: /Jaw, left 7 → 5/ }).getByRole('link').click();
+    await page
+      .getByRole('row', { name: /Jaw, left 7 → 5/ })
+      .getByRole('link')
+      .click();
     await page.waitForURL('**/record');
     await expect(page.getByLabel('Product used')).toBeDisabled();
     await expect(page.getByLabel('Product used')).toHaveValue('plain oil');
@@ -118,5 +135,7 @@ test('what is entered in Assess is there after the browser was closed', async ({
   const again = await context.newPage();
   await again.goto(url);
   await expect(again.getByRole('radiogroup', { name: 'Jaw, left, now, 0 to 10' }).getByLabel(': 6')).toBeChecked();
-  await expect(again.getByRole('radiogroup', { name: 'Masseter, client’s left, 0 to 3' }).getByLabel(': 2')).toBeChecked();
+  await expect(
+    again.getByRole('radiogroup', { name: 'Masseter, client’s left, 0 to 3' }).getByLabel(': 2'),
+  ).toBeChecked();
 });

@@ -19,7 +19,11 @@ test('a measure is taken by keys, refused where it cannot be, kept, and not carr
   await page.getByRole('button', { name: 'Done', exact: true }).click();
 
   await page.getByLabel('Add a measure').selectOption({ label: 'Perceived stress, 10 items (3 min)' });
-  for (let item = 1; item <= 10; item++) await page.getByRole('radiogroup', { name: `Item ${item}, 0 to 4` }).getByText('2', { exact: true }).click();
+  for (let item = 1; item <= 10; item++)
+    await page
+      .getByRole('radiogroup', { name: `Item ${item}, 0 to 4` })
+      .getByText('2', { exact: true })
+      .click();
   await expect(page.getByRole('status').filter({ hasText: /20 of 40, moderate.*check them/ })).toBeVisible();
   await page.getByRole('button', { name: 'Done', exact: true }).click();
   await saved(page);
@@ -34,7 +38,9 @@ test('a measure is taken by keys, refused where it cannot be, kept, and not carr
   await expect(page.getByLabel('Days with headache')).toHaveValue('');
 });
 
-test('a questionnaire left unfinished keeps every answer, names what is missing, goes on later and can be taken back', async ({ page }) => {
+test('a questionnaire left unfinished keeps every answer, names what is missing, goes on later and can be taken back', async ({
+  page,
+}) => {
   await openPractice(page);
   await addClient(page, 'Jun Castellan', 'stress', 'both');
   await toCompose(page);
@@ -87,7 +93,9 @@ test('the overlap is added up and moves with what was measured; the jaw to the s
   // Only one side of the midline can hold.
   await enter('Lower midline off at rest, client’s right, mm', '1');
   await expect(page.getByLabel('Lower midline off at rest, client’s left, mm')).toHaveValue('');
-  await expect(page.getByText('Sideways 8 mm to the right, 6 mm, under the usual 7 to the left, the resting midline taken off.')).toBeVisible();
+  await expect(
+    page.getByText('Sideways 8 mm to the right, 6 mm, under the usual 7 to the left, the resting midline taken off.'),
+  ).toBeVisible();
   await enter('Furthest off while opening, client’s left, mm', '3');
   await expect(page.getByText('Swings to the client’s left and stays off at full opening.')).toBeVisible();
   await page.getByLabel('Back on the midline at full opening').check();

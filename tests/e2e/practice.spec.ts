@@ -1,5 +1,16 @@
 import type { Page } from '@playwright/test';
-import { addClient, addStep, answerAllNo, awake, expect, noneApplies, openPracticeByHand, saved, startVisit, test } from './base.ts';
+import {
+  addClient,
+  addStep,
+  answerAllNo,
+  awake,
+  expect,
+  noneApplies,
+  openPracticeByHand,
+  saved,
+  startVisit,
+  test,
+} from './base.ts';
 
 const question = (page: Page, text: RegExp) => page.locator('.question').filter({ hasText: text });
 
@@ -22,7 +33,9 @@ test('a rule of the practice is asked, takes away, and can be switched off', asy
 
   await addClient(page, 'Odile Brandt', 'jaw', 'both');
   await startVisit(page);
-  await question(page, /Playing or singing tonight/).getByText('Yes', { exact: true }).click();
+  await question(page, /Playing or singing tonight/)
+    .getByText('Yes', { exact: true })
+    .click();
   for (const name of [/None of these/, /No to the other/, /None of these/]) await noneApplies(page, name);
   await expect(page.locator('.result-list')).toContainText('Performs tonight');
   await expect(page.locator('.chart-keep-word')).toContainText(['performs tonight']);
@@ -38,12 +51,16 @@ test('a rule of the practice is asked, takes away, and can be switched off', asy
   await expect(page.locator('.rule-row')).toContainText('switched off');
 });
 
-test('an override needs a reason and the own password, frees its caution only, and stays in the trail', async ({ page }) => {
+test('an override needs a reason and the own password, frees its caution only, and stays in the trail', async ({
+  page,
+}) => {
   test.setTimeout(90_000);
   const who = await openPracticeByHand(page);
   await addClient(page, 'Sunniva Adeyemi', 'jaw', 'both');
   await startVisit(page);
-  await question(page, /Pregnant, possibly pregnant/).getByText('Yes', { exact: true }).click();
+  await question(page, /Pregnant, possibly pregnant/)
+    .getByText('Yes', { exact: true })
+    .click();
   for (const name of [/None of these/, /None today/, /No to the other/]) await noneApplies(page, name);
   await saved(page);
   await page.getByRole('button', { name: 'Override in writing: Pregnancy' }).click();
@@ -80,12 +97,19 @@ test('what may not be overridden is refused by the server too', async ({ page })
   const who = await openPracticeByHand(page);
   await addClient(page, 'Arno Vasquez', 'headache', 'right');
   await startVisit(page);
-  await question(page, /headache come on within seconds/).getByText('Yes', { exact: true }).click();
+  await question(page, /headache come on within seconds/)
+    .getByText('Yes', { exact: true })
+    .click();
   await saved(page);
   await expect(page.getByRole('button', { name: /Override in writing/ })).toHaveCount(0);
   const id = /visits\/([^/]+)/.exec(page.url())![1]!;
-  const ask = (caution: string) => page.request.post(`/visits/${id}/override`, { headers: { origin: new URL(page.url()).origin }, data: { caution, reason: 'A reason that is long enough.', password: who.password } });
-  for (const caution of ['thunderclap', 'thyroid', 'no-such-caution']) expect((await ask(caution)).status(), caution).toBe(422);
+  const ask = (caution: string) =>
+    page.request.post(`/visits/${id}/override`, {
+      headers: { origin: new URL(page.url()).origin },
+      data: { caution, reason: 'A reason that is long enough.', password: who.password },
+    });
+  for (const caution of ['thunderclap', 'thyroid', 'no-such-caution'])
+    expect((await ask(caution)).status(), caution).toBe(422);
 });
 
 test('a product is held against allergies, patch tests and dilution', async ({ page }) => {
@@ -119,7 +143,9 @@ test('a product is held against allergies, patch tests and dilution', async ({ p
   await startVisit(page);
   await awake(page);
   await page.getByLabel('Product today').selectOption({ label: 'Silk glide (not for this client)' });
-  await expect(page.locator('.product-choice')).toContainText('“Prunus amygdalus dulcis oil”: the client reacts to nuts.');
+  await expect(page.locator('.product-choice')).toContainText(
+    '“Prunus amygdalus dulcis oil”: the client reacts to nuts.',
+  );
   await page.getByLabel('Product today').selectOption({ label: 'Plain jojoba (not for this client)' });
   await expect(page.locator('.product-choice')).toContainText('test on the forearm first');
   await page.getByRole('button', { name: 'Patch test today: nothing seen' }).click();

@@ -1,5 +1,16 @@
 import type { Page } from '@playwright/test';
-import { addClient, addClientByHand, awake, expect, openPractice, openPracticeByHand, saved, startVisit, test, toCompose } from './base.ts';
+import {
+  addClient,
+  addClientByHand,
+  awake,
+  expect,
+  openPractice,
+  openPracticeByHand,
+  saved,
+  startVisit,
+  test,
+  toCompose,
+} from './base.ts';
 
 /** A save either way: on its way, or refused by a network that is gone. */
 const offline = (page: Page) => page.route('**/save', (route) => route.abort());
@@ -43,7 +54,9 @@ test('a 1 alone is kept after a moment, and at once when Tab leaves the row; it 
   await row(page, 'now').getByRole('radio').first().focus();
   await page.keyboard.press('1');
   await expect(row(page, 'now').getByRole('status')).toHaveText('1 …');
-  await expect(row(page, 'now').getByRole('radio', { name: ': 1', exact: false }).and(page.locator('[value="1"]'))).toBeChecked();
+  await expect(
+    row(page, 'now').getByRole('radio', { name: ': 1', exact: false }).and(page.locator('[value="1"]')),
+  ).toBeChecked();
   await expect(row(page, 'now').getByRole('status')).toHaveText('1');
   await row(page, 'worst').getByRole('radio').first().focus();
   await page.keyboard.press('1');
@@ -95,7 +108,10 @@ test('a form that is sent without a session: a sign-in in place, and then it is 
   await expect(page.getByText('Comes by tram')).toBeVisible();
 });
 
-test('entries that could not be written survive a closed page; it is told on return, and they are written', async ({ page, context }) => {
+test('entries that could not be written survive a closed page; it is told on return, and they are written', async ({
+  page,
+  context,
+}) => {
   await toAssess(page);
   await offline(page);
   await row(page, 'now').getByText('6', { exact: true }).click();
@@ -105,7 +121,9 @@ test('entries that could not be written survive a closed page; it is told on ret
 
   const later = await context.newPage();
   await later.goto('/today');
-  await expect(later.getByText(/Entries of Jun Castellan’s visit are kept on this device and not written yet/)).toBeVisible();
+  await expect(
+    later.getByText(/Entries of Jun Castellan’s visit are kept on this device and not written yet/),
+  ).toBeVisible();
   await later.getByRole('link', { name: 'Open the visit to write them' }).click();
   await later.waitForURL('**/visits/**');
   await later.goto(visit);
@@ -115,13 +133,17 @@ test('entries that could not be written survive a closed page; it is told on ret
   await expect(later.getByText(/kept on this device/)).toBeHidden();
 });
 
-test('an entry that is refused is told where it stands, holds up nothing, and is never called saved', async ({ page }) => {
+test('an entry that is refused is told where it stands, holds up nothing, and is never called saved', async ({
+  page,
+}) => {
   await toAssess(page);
   await page.goto(page.url().replace('/assess', '/record'));
   await awake(page);
   const note = page.getByLabel('Notes', { exact: true });
   await halfAnEmoji(page, 'half an emoji');
-  await expect(page.getByRole('alert').filter({ hasText: 'The record is not saved.' })).toContainText('a character that cannot be kept');
+  await expect(page.getByRole('alert').filter({ hasText: 'The record is not saved.' })).toContainText(
+    'a character that cannot be kept',
+  );
   await expect(page.locator('#note-refused')).toContainText('a character that cannot be kept');
   await expect(page.getByText('One entry is not saved')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Finish the visit' })).toBeDisabled();
@@ -154,7 +176,11 @@ test('pressing twice makes one client and one visit', async ({ page }) => {
   // Both presses go out before either is answered.
   await page.evaluate(() => {
     const form = document.querySelector<HTMLFormElement>('main form')!;
-    const send = () => fetch(location.href, { method: 'POST', body: new URLSearchParams([...new FormData(form)] as [string, string][]) });
+    const send = () =>
+      fetch(location.href, {
+        method: 'POST',
+        body: new URLSearchParams([...new FormData(form)] as [string, string][]),
+      });
     return Promise.all([send(), send(), send()]);
   });
   await page.goto('/clients?find=Pressed');
@@ -164,7 +190,11 @@ test('pressing twice makes one client and one visit', async ({ page }) => {
   await awake(page);
   await page.evaluate(() => {
     const form = [...document.querySelectorAll('form')].find((f) => f.textContent?.includes('Start visit'))!;
-    const send = () => fetch(location.pathname, { method: 'POST', body: new URLSearchParams([...new FormData(form)] as [string, string][]) });
+    const send = () =>
+      fetch(location.pathname, {
+        method: 'POST',
+        body: new URLSearchParams([...new FormData(form)] as [string, string][]),
+      });
     return Promise.all([send(), send()]);
   });
   await page.goto(`${page.url()}/visits`);
@@ -173,5 +203,6 @@ test('pressing twice makes one client and one visit', async ({ page }) => {
 
 test('what is personal is kept by no cache', async ({ page }) => {
   await startVisit(page);
-  for (const path of ['/today', '/clients', '/find?q=jun', '/today.data', page.url(), '/practice/products', '/health']) expect((await page.request.get(path)).headers()['cache-control'], path).toBe('no-store');
+  for (const path of ['/today', '/clients', '/find?q=jun', '/today.data', page.url(), '/practice/products', '/health'])
+    expect((await page.request.get(path)).headers()['cache-control'], path).toBe('no-store');
 });

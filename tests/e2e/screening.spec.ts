@@ -1,4 +1,15 @@
-import { addClient, addStep, answerAllNo, awake, expect, noneApplies, openPractice, saved, startVisit, test } from './base.ts';
+import {
+  addClient,
+  addStep,
+  answerAllNo,
+  awake,
+  expect,
+  noneApplies,
+  openPractice,
+  saved,
+  startVisit,
+  test,
+} from './base.ts';
 import type { Page } from '@playwright/test';
 
 const question = (page: Page, text: RegExp) => page.locator('.question').filter({ hasText: text });
@@ -40,7 +51,10 @@ test('the server holds the line: a stopped visit does not go on by a typed addre
   await yes(page, /headache come on within seconds/);
   await saved(page);
   const id = /visits\/([^/]+)/.exec(page.url())![1]!;
-  const answer = await page.request.post(`/visits/${id}/save`, { data: { saveId: 'forced-0001', expectedVersion: 2, patch: { kind: 'stage', stage: 'guide' } }, headers: { origin: new URL(page.url()).origin } });
+  const answer = await page.request.post(`/visits/${id}/save`, {
+    data: { saveId: 'forced-0001', expectedVersion: 2, patch: { kind: 'stage', stage: 'guide' } },
+    headers: { origin: new URL(page.url()).origin },
+  });
   expect(answer.status()).toBe(422);
   expect(await answer.json()).toMatchObject({ result: 'refused' });
 });
@@ -77,10 +91,43 @@ test('what screening bans cannot be added, by any way', async ({ page }) => {
 
   const id = /visits\/([^/]+)/.exec(page.url())![1]!;
   await saved(page);
-  const version = await page.evaluate(async (url) => ((await (await fetch(url, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ saveId: 'probe-00001', expectedVersion: 1, patch: { kind: 'stage', stage: 'compose' } }) })).json()) as { visit: { version: number; routine: object } }).visit, `/visits/${id}/save`);
+  const version = await page.evaluate(
+    async (url) =>
+      (
+        (await (
+          await fetch(url, {
+            method: 'POST',
+            headers: { 'Content-Type': 'application/json' },
+            body: JSON.stringify({
+              saveId: 'probe-00001',
+              expectedVersion: 1,
+              patch: { kind: 'stage', stage: 'compose' },
+            }),
+          })
+        ).json()) as { visit: { version: number; routine: object } }
+      ).visit,
+    `/visits/${id}/save`,
+  );
   const smuggled = await page.request.post(`/visits/${id}/save`, {
     headers: { origin: new URL(page.url()).origin },
-    data: { saveId: 'smuggle-0001', expectedVersion: version.version, patch: { kind: 'routine', routine: { ...version.routine, steps: [{ ...((version.routine as { steps: object[] }).steps[0] as object), id: 'x', technique: 'hegu-web', places: [{ kind: 'point', id: 'LI4' }] }] } } },
+    data: {
+      saveId: 'smuggle-0001',
+      expectedVersion: version.version,
+      patch: {
+        kind: 'routine',
+        routine: {
+          ...version.routine,
+          steps: [
+            {
+              ...((version.routine as { steps: object[] }).steps[0] as object),
+              id: 'x',
+              technique: 'hegu-web',
+              places: [{ kind: 'point', id: 'LI4' }],
+            },
+          ],
+        },
+      },
+    },
   });
   expect(smuggled.status()).toBe(422);
   expect(((await smuggled.json()) as { message: string }).message).toContain('Hegu, squeeze the web cannot be added');
@@ -144,7 +191,10 @@ test('when nothing changed, a few keys are the whole of it', async ({ page }) =>
   await saved(page);
   await expect(page.getByRole('button', { name: 'Assess' })).toBeEnabled();
   // A second visit of the same client: standing answers come back only when they are asked for.
-  await page.request.post(`/visits/${/visits\/([^/]+)/.exec(page.url())![1]}/save`, { headers: { origin: new URL(page.url()).origin }, data: { saveId: 'finish-0001', expectedVersion: await versionOf(page), patch: { kind: 'stage', stage: 'done' } } });
+  await page.request.post(`/visits/${/visits\/([^/]+)/.exec(page.url())![1]}/save`, {
+    headers: { origin: new URL(page.url()).origin },
+    data: { saveId: 'finish-0001', expectedVersion: await versionOf(page), patch: { kind: 'stage', stage: 'done' } },
+  });
   await startVisit(page);
   await awake(page);
   await expect(page.getByText('yes last time, still so?')).toBeVisible();
@@ -159,11 +209,16 @@ test('when nothing changed, a few keys are the whole of it', async ({ page }) =>
 
 /** The version of the visit, as the server tells whoever is behind. */
 async function versionOf(page: Page): Promise<number> {
-  const answer = await page.request.post(`/visits/${/visits\/([^/]+)/.exec(page.url())![1]}/save`, { headers: { origin: new URL(page.url()).origin }, data: { saveId: 'which-version', expectedVersion: 999, patch: { kind: 'stage', stage: 'screen' } } });
+  const answer = await page.request.post(`/visits/${/visits\/([^/]+)/.exec(page.url())![1]}/save`, {
+    headers: { origin: new URL(page.url()).origin },
+    data: { saveId: 'which-version', expectedVersion: 999, patch: { kind: 'stage', stage: 'screen' } },
+  });
   return ((await answer.json()) as { visit: { version: number } }).visit.version;
 }
 
-test('one press for a whole group asks first and can be taken back; on a first visit there is no last time', async ({ page }) => {
+test('one press for a whole group asks first and can be taken back; on a first visit there is no last time', async ({
+  page,
+}) => {
   await awake(page);
   await page.keyboard.press('l');
   const asked = page.getByRole('group', { name: 'None applies?' });

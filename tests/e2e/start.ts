@@ -10,7 +10,10 @@ export default async function start(): Promise<() => Promise<void>> {
   const gauge = await startAlgometer({ speed: 3 });
   process.env.VELVET_TRAIL_KEY ??= 'a key that is only used by these tests';
   const served = await serve(cluster.url, { VELVET_GAUGE: gauge.address, VELVET_NEW_PRACTICES_PER_HOUR: '100000' });
-  const seeded = spawnSync(process.execPath, ['--import', 'tsx', 'tests/e2e/seed.ts'], { env: { ...process.env, DATABASE_URL: cluster.url }, encoding: 'utf8' });
+  const seeded = spawnSync(process.execPath, ['--import', 'tsx', 'tests/e2e/seed.ts'], {
+    env: { ...process.env, DATABASE_URL: cluster.url },
+    encoding: 'utf8',
+  });
   if (seeded.status !== 0) throw new Error(seeded.stderr);
   process.env.VELVET_URL = served.url;
   return async () => {

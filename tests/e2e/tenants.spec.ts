@@ -17,7 +17,11 @@ async function addressesWithIds(): Promise<string[]> {
   return [...new Set(out)];
 }
 
-test('another practice’s ids answer 404 on every route, for reading and for writing', async ({ page, browser, baseURL }) => {
+test('another practice’s ids answer 404 on every route, for reading and for writing', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
   await signIn(page);
   await page.getByRole('link', { name: 'Noor Halvorsen' }).first().click();
   await page.waitForURL('**/compose');
@@ -34,7 +38,9 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
   ids.templateId = /routines\/([^/?]+)/.exec(page.url())![1]!;
 
   // The atlas is the same for every practice.
-  const addresses = (await addressesWithIds()).filter((a) => !a.startsWith('/atlas')).map((a) => a.replace(/:(\w+)/g, (_, name: string) => ids[name] ?? `unknown-${name}`));
+  const addresses = (await addressesWithIds())
+    .filter((a) => !a.startsWith('/atlas'))
+    .map((a) => a.replace(/:(\w+)/g, (_, name: string) => ids[name] ?? `unknown-${name}`));
   expect(addresses.length).toBeGreaterThanOrEqual(14);
   expect(addresses.filter((a) => a.includes('unknown-'))).toEqual([]);
 
@@ -45,7 +51,11 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
   for (const address of addresses) {
     const read = await other.request.get(address, { maxRedirects: 0 });
     expect(read.status(), `GET ${address}`).toBe(404);
-    const forms = await other.request.post(address, { headers: { origin }, form: { name: 'Taken', version: '1', do: 'delete', outcome: 'x', day: '2030-01-01', time: '10:00' }, maxRedirects: 0 });
+    const forms = await other.request.post(address, {
+      headers: { origin },
+      form: { name: 'Taken', version: '1', do: 'delete', outcome: 'x', day: '2030-01-01', time: '10:00' },
+      maxRedirects: 0,
+    });
     expect([404, 405, 415, 422], `POST ${address} ${forms.status()}`).toContain(forms.status());
   }
   // Asked as the owner's own pages would ask: still there is nothing at these addresses.
@@ -58,20 +68,31 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
     [`/routines/${ids.templateId}`, { do: 'delete' }],
     [`/visits/${ids.visitId}/outcome`, { outcome: 'x' }],
   ] as [string, Record<string, string>][])
-    expect((await other.request.post(address, { headers: { origin }, form, maxRedirects: 0 })).status(), address).toBe(404);
+    expect((await other.request.post(address, { headers: { origin }, form, maxRedirects: 0 })).status(), address).toBe(
+      404,
+    );
   for (const [address, body] of [
     [`/clients/${ids.clientId}/consent`, { kind: 'work', do: 'give', textVersion: 0 }],
     [`/clients/${ids.clientId}/patch-test`, { productId: ids.visitId, testedOn: '2026-11-02', reacted: false }],
-    [`/visits/${ids.visitId}/override`, { caution: 'pregnancy', reason: 'Past the sixth week, agreed.', password: 'x' }],
+    [
+      `/visits/${ids.visitId}/override`,
+      { caution: 'pregnancy', reason: 'Past the sixth week, agreed.', password: 'x' },
+    ],
     [`/visits/${ids.visitId}/photo/${ids.photoId}`, { do: 'erase' }],
-    [`/visits/${ids.visitId}/save`, { saveId: 'steal-00001', expectedVersion: 1, patch: { kind: 'stage', stage: 'done' } }],
+    [
+      `/visits/${ids.visitId}/save`,
+      { saveId: 'steal-00001', expectedVersion: 1, patch: { kind: 'stage', stage: 'done' } },
+    ],
     [`/visits/${ids.visitId}/run`, { kind: 'open' }],
     [`/visits/${ids.visitId}/run`, { kind: 'events', runId: ids.visitId, events: [] }],
   ] as const)
     expect((await other.request.post(address, { headers: { origin }, data: body })).status(), address).toBe(404);
 
   // The owner still finds everything as it was.
-  for (const address of addresses.filter((a) => !/\/(save|run|outcome|score|override|photo|consent|patch-test)$/.test(a))) expect((await page.request.get(address)).status(), address).toBeLessThan(400);
+  for (const address of addresses.filter(
+    (a) => !/\/(save|run|outcome|score|override|photo|consent|patch-test)$/.test(a),
+  ))
+    expect((await page.request.get(address)).status(), address).toBeLessThan(400);
   await stranger.close();
 });
 

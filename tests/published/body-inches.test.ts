@@ -8,7 +8,18 @@ import { POINTS } from '../../reference/points/index.ts';
 
 /** Shares of distances: WHO Standard Acupuncture Point Locations in the Western Pacific Region, 2008 (sure). */
 describe('the table of body-inches', () => {
-  test.each([['face', 3], ['scalp', 12], ['forehead', 9], ['mastoids', 9], ['chest', 8], ['forearm', 12], ['shin', 16], ['middle-finger', 1], ['thumb', 1], ['four-fingers', 3]] as const)('%s counts %s', (id, inches) => expect(BODY_INCHES.find((b) => b.id === id)!.inches).toBe(inches));
+  test.each([
+    ['face', 3],
+    ['scalp', 12],
+    ['forehead', 9],
+    ['mastoids', 9],
+    ['chest', 8],
+    ['forearm', 12],
+    ['shin', 16],
+    ['middle-finger', 1],
+    ['thumb', 1],
+    ['four-fingers', 3],
+  ] as const)('%s counts %s', (id, inches) => expect(BODY_INCHES.find((b) => b.id === id)!.inches).toBe(inches));
   test('hairline to hairline by way of glabella and C7 adds up: 3 + 12 + 3 = 18 (textbook sum)', () => {
     const of = (id: string) => BODY_INCHES.find((b) => b.id === id)!.inches;
     expect(of('face') + of('scalp') + of('nape')).toBe(18);
@@ -54,8 +65,10 @@ describe('the drawn head against published anthropometry (from memory)', () => {
     expect(mm).toBeGreaterThan(smaller - 2.5 * sd);
     expect(mm).toBeLessThan(larger + 2.5 * sd);
   });
-  test('the ear–eye plane is level: tragion and orbitale within 4 mm', () => expect(Math.abs(at('tragion')[1] - at('orbitale')[1])).toBeLessThan(4));
-  test('the nostril wing stands under the inner eye corner', () => expect(Math.abs(at('alare')[0] - at('endocanthion')[0])).toBeLessThan(3));
+  test('the ear–eye plane is level: tragion and orbitale within 4 mm', () =>
+    expect(Math.abs(at('tragion')[1] - at('orbitale')[1])).toBeLessThan(4));
+  test('the nostril wing stands under the inner eye corner', () =>
+    expect(Math.abs(at('alare')[0] - at('endocanthion')[0])).toBeLessThan(3));
 });
 
 describe('finger figures (hand anthropometry, from memory)', () => {
@@ -68,5 +81,6 @@ describe('finger figures (hand anthropometry, from memory)', () => {
     expect(mm('four-fingers').mm * 3).toBeGreaterThanOrEqual(69);
     expect(mm('four-fingers').mm * 3).toBeLessThanOrEqual(78);
   });
-  test('no two regions share one inch: scalp against face differ by more than a third', () => expect(mm('scalp').mm / mm('face').mm).toBeGreaterThan(1.33));
+  test('no two regions share one inch: scalp against face differ by more than a third', () =>
+    expect(mm('scalp').mm / mm('face').mm).toBeGreaterThan(1.33));
 });

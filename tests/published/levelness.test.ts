@@ -36,8 +36,15 @@ describe('levelness against worked examples', () => {
     expect(l.differences.find((d) => d.key === 'mouth')!.mm).toBeCloseTo(-2.36, 2);
   });
   test('chin off the line of glabella and subnasale', () => {
-    const [glabella, subnasale, chin] = [{ x: 507, y: 470 }, { x: 502, y: 650 }, { x: 494, y: 860 }];
+    const [glabella, subnasale, chin] = [
+      { x: 507, y: 470 },
+      { x: 502, y: 650 },
+      { x: 494, y: 860 },
+    ];
     expect(offLine(glabella, subnasale, chin)).toBeCloseTo(-2.166, 3);
-    expect(levelness({ ...eyes, glabella, subnasale, chin }).differences.find((d) => d.key === 'chin')!.mm).toBeCloseTo(-0.732, 3);
+    expect(levelness({ ...eyes, glabella, subnasale, chin }).differences.find((d) => d.key === 'chin')!.mm).toBeCloseTo(
+      -0.732,
+      3,
+    );
   });
 });

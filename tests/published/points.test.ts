@@ -19,7 +19,8 @@ const { inches } = located;
 const X = 0;
 const Y = 1;
 const Z = 2;
-const within = (a: number, b: number, tolerance: number) => expect(Math.abs(a - b), `${a.toFixed(1)} against ${b.toFixed(1)}`).toBeLessThanOrEqual(tolerance);
+const within = (a: number, b: number, tolerance: number) =>
+  expect(Math.abs(a - b), `${a.toFixed(1)} against ${b.toFixed(1)}`).toBeLessThanOrEqual(tolerance);
 
 describe('distances the standard gives in body-inches', () => {
   const up = (code: string, landmark: string) => p(code)[Y] - l(landmark)[Y];
@@ -42,16 +43,24 @@ describe('distances the standard gives in body-inches', () => {
     within(p('BL4')[X] * 3, p('ST8')[X], 1);
   });
   test('GB15: midway between GV24 and ST8', () => within(p('GB15')[X] * 2, p('ST8')[X], 4));
-  test.each([['GV24', 0.5], ['GV23', 1], ['GV20', 5]] as const)('%s: %s behind the front hairline along the midline', (code, count) => {
+  test.each([
+    ['GV24', 0.5],
+    ['GV23', 1],
+    ['GV20', 5],
+  ] as const)('%s: %s behind the front hairline along the midline', (code, count) => {
     const arc = midlineArc(bodies, (id) => located.landmarks.get(id)?.mm ?? null);
     const at = arc.at(count / 12);
     for (const i of [X, Y, Z]) within(p(code)[i]!, at[i]!, 0.01);
   });
-  test.each([['GV15', 0.5], ['GV16', 1]] as const)('%s: %s above the rear hairline', (code, count) => {
+  test.each([
+    ['GV15', 0.5],
+    ['GV16', 1],
+  ] as const)('%s: %s above the rear hairline', (code, count) => {
     const from = l('posterior-hairline');
     within(Math.hypot(p(code)[Y] - from[Y], p(code)[Z] - from[Z]), count * inches.scalpMidlineMm, 1);
   });
-  test('GV20 lies 7 above the rear hairline as well', () => within(inches.scalpMidlineMm * 12, inches.scalpMidlineMm * (5 + 7), 1e-9));
+  test('GV20 lies 7 above the rear hairline as well', () =>
+    within(inches.scalpMidlineMm * 12, inches.scalpMidlineMm * (5 + 7), 1e-9));
   test('BL7: 4 behind the front hairline, 1.5 lateral', () => {
     expect(p('BL7')[Z]).toBeLessThan(p('GV23')[Z]);
     expect(p('BL7')[Z]).toBeGreaterThan(p('GV20')[Z]);
@@ -62,7 +71,8 @@ describe('distances the standard gives in body-inches', () => {
     within(p('GB8')[Z], l('temporal-hairline-ear')[Z], 0.5);
   });
   test('PC6: 2 above the wrist crease', () => within(l('wrist-crease')[Y] - p('PC6')[Y], 2 * inches.forearmMm, 0.2));
-  test('LU7: 1.5 above the wrist crease', () => within(l('wrist-crease')[Y] - p('LU7')[Y], 1.5 * inches.forearmMm, 0.2));
+  test('LU7: 1.5 above the wrist crease', () =>
+    within(l('wrist-crease')[Y] - p('LU7')[Y], 1.5 * inches.forearmMm, 0.2));
   test('HT7 lies on the wrist crease', () => within(p('HT7')[Y], l('wrist-crease')[Y], 0.5));
   test('EX-HN1: four points 1 from GV20, before, behind and to the sides', () => {
     within(p('EX-HN1.front')[Z] - p('GV20')[Z], inches.scalpSideMm, 0.3);
@@ -76,7 +86,10 @@ describe('distances the standard gives in body-inches', () => {
 });
 
 describe('relations the standard gives in words', () => {
-  test.each(['ST1', 'ST2', 'ST3', 'ST4', 'GB14', 'EX-HN4', 'GB15'])('%s lies straight below or above the pupil', (code) => within(p(code)[X], l('pupil')[X], 4));
+  test.each(['ST1', 'ST2', 'ST3', 'ST4', 'GB14', 'EX-HN4', 'GB15'])(
+    '%s lies straight below or above the pupil',
+    (code) => within(p(code)[X], l('pupil')[X], 4),
+  );
   test('ST1 between eyeball and lower rim', () => {
     expect(p('ST1')[Y]).toBeGreaterThan(l('orbitale')[Y]);
     expect(p('ST1')[Y]).toBeLessThan(l('palpebrale-inferius')[Y]);
@@ -165,7 +178,11 @@ describe('relations the standard gives in words', () => {
   });
   test('GB4, GB5, GB6 down the curve from ST8 to GB7, bowed forward', () => {
     const [a, z] = [p('ST8'), p('GB7')];
-    for (const [code, t] of [['GB4', 0.25], ['GB5', 0.5], ['GB6', 0.75]] as const) {
+    for (const [code, t] of [
+      ['GB4', 0.25],
+      ['GB5', 0.5],
+      ['GB6', 0.75],
+    ] as const) {
       within(p(code)[Y], a[Y] + t * (z[Y] - a[Y]), 5);
       expect(p(code)[Z]).toBeGreaterThan(a[Z] + t * (z[Z] - a[Z]) - 1);
     }
@@ -204,14 +221,17 @@ describe('relations the standard gives in words', () => {
 });
 
 describe('on heads of other proportions', () => {
-  test.each([{ upperThird: 1.2 }, { bizygomatic: 0.92, interpupillary: 0.95 }, { headBreadth: 1.06, lowerThird: 0.9 }])('the body-inch distances hold on %j', (proportions) => {
-    const other = buildBodies(proportions);
-    const on = locateAll(other, LANDMARKS, POINTS);
-    const arc = midlineArc(other, (id) => on.landmarks.get(id)?.mm ?? null);
-    const own = drawnInches((id) => on.landmarks.get(id)?.mm ?? null, arc);
-    within(on.points.get('GB14')!.mm[Y] - on.landmarks.get('brow-mid')!.mm[Y], own.faceMm, 0.2);
-    within(on.points.get('GB1')!.mm[X] - on.landmarks.get('exocanthion')!.mm[X], 0.5 * own.faceMm, 0.2);
-    within(on.points.get('BL10')!.mm[X], 1.3 * own.mastoidsMm, 0.2);
-    within(on.points.get('GV20')!.mm[Z], arc.at(5 / 12)[Z], 0.01);
-  });
+  test.each([{ upperThird: 1.2 }, { bizygomatic: 0.92, interpupillary: 0.95 }, { headBreadth: 1.06, lowerThird: 0.9 }])(
+    'the body-inch distances hold on %j',
+    (proportions) => {
+      const other = buildBodies(proportions);
+      const on = locateAll(other, LANDMARKS, POINTS);
+      const arc = midlineArc(other, (id) => on.landmarks.get(id)?.mm ?? null);
+      const own = drawnInches((id) => on.landmarks.get(id)?.mm ?? null, arc);
+      within(on.points.get('GB14')!.mm[Y] - on.landmarks.get('brow-mid')!.mm[Y], own.faceMm, 0.2);
+      within(on.points.get('GB1')!.mm[X] - on.landmarks.get('exocanthion')!.mm[X], 0.5 * own.faceMm, 0.2);
+      within(on.points.get('BL10')!.mm[X], 1.3 * own.mastoidsMm, 0.2);
+      within(on.points.get('GV20')!.mm[Z], arc.at(5 / 12)[Z], 0.01);
+    },
+  );
 });

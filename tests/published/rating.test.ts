@@ -62,6 +62,11 @@ describe('numeric rating scale 0–10', () => {
 
   test('relief over one session by the trapezoid rule', () => {
     // Times 0, 5, 15, 30 min, ratings 6, 5, 3, 3: differences 0, 1, 3, 3 → 2.5 + 20 + 45 = 67.5 of 180.
-    expect(sessionRelief([0, 5, 15, 30], [6, 5, 3, 3])).toEqual({ spid: 67.5, percentOfMost: 37.5, area: 112.5, timeWeightedMean: 3.75 });
+    expect(sessionRelief([0, 5, 15, 30], [6, 5, 3, 3])).toEqual({
+      spid: 67.5,
+      percentOfMost: 37.5,
+      area: 112.5,
+      timeWeightedMean: 3.75,
+    });
   });
 });

@@ -12,7 +12,12 @@ describe('against simple-statistics', () => {
     fc.assert(
       fc.property(series, (values) => {
         const slopes = values.flatMap((v, i) => values.slice(i + 1).map((w, k) => (w - v) / (k + 1)));
-        expect(trend(values.map((_, i) => i), values)!.slopePerDay).toBeCloseTo(median(slopes), 10);
+        expect(
+          trend(
+            values.map((_, i) => i),
+            values,
+          )!.slopePerDay,
+        ).toBeCloseTo(median(slopes), 10);
       }),
     );
   });
@@ -30,7 +35,10 @@ describe('against simple-statistics', () => {
   test('the interval holds the slope', () => {
     fc.assert(
       fc.property(series, (values) => {
-        const t = trend(values.map((_, i) => i), values)!;
+        const t = trend(
+          values.map((_, i) => i),
+          values,
+        )!;
         expect(t.low).toBeLessThanOrEqual(t.slopePerDay + 1e-12);
         expect(t.high).toBeGreaterThanOrEqual(t.slopePerDay - 1e-12);
       }),
@@ -39,11 +47,14 @@ describe('against simple-statistics', () => {
 
   test('a diary mean is the mean of the recorded days', () => {
     fc.assert(
-      fc.property(fc.array(fc.option(fc.integer({ min: 0, max: 10 }), { nil: null }), { minLength: 1, maxLength: 7 }), (days) => {
-        const recorded = days.filter((d): d is number => d !== null);
-        if (!recorded.length) expect(() => diaryMean(days)).toThrow('at least one');
-        else expect(diaryMean(days)).toBeCloseTo(recorded.reduce((a, b) => a + b) / recorded.length, 12);
-      }),
+      fc.property(
+        fc.array(fc.option(fc.integer({ min: 0, max: 10 }), { nil: null }), { minLength: 1, maxLength: 7 }),
+        (days) => {
+          const recorded = days.filter((d): d is number => d !== null);
+          if (!recorded.length) expect(() => diaryMean(days)).toThrow('at least one');
+          else expect(diaryMean(days)).toBeCloseTo(recorded.reduce((a, b) => a + b) / recorded.length, 12);
+        },
+      ),
     );
   });
 });

@@ -26,7 +26,8 @@ describe('the files in docs/formats', () => {
     expect(published).toEqual(JSON.parse(JSON.stringify(ROUTINE_JSON_SCHEMA)));
     expect(example).toEqual(JSON.parse(JSON.stringify(ROUTINES.jaw)));
   });
-  test('the example is valid by Ajv and by our reader', () => expect([valid(example), reads(example)]).toEqual([true, true]));
+  test('the example is valid by Ajv and by our reader', () =>
+    expect([valid(example), reads(example)]).toEqual([true, true]));
   test('every technique’s own step is valid', () => {
     for (const t of TECHNIQUES) expect(valid(routineFrom([t.id])), t.id).toBe(true);
   });
@@ -36,7 +37,8 @@ describe('schema and reader agree on damaged files', () => {
   /** Every path to a leaf of the example. */
   const paths: string[][] = [];
   const walk = (value: unknown, path: string[]): void => {
-    if (value && typeof value === 'object') for (const [key, inner] of Object.entries(value)) walk(inner, [...path, key]);
+    if (value && typeof value === 'object')
+      for (const [key, inner] of Object.entries(value)) walk(inner, [...path, key]);
     else paths.push(path);
   };
   walk(example, []);
@@ -50,7 +52,9 @@ describe('schema and reader agree on damaged files', () => {
         for (const key of path.slice(0, -1)) at = at[key] as Record<string, unknown>;
         at[path.at(-1)!] = value;
         // What the schema cannot say is said by the reader alone: it may be the stricter one in these fields only.
-        const readerKnowsMore = ['id', 'estimateSeconds', 'leastSeconds', 'mostSeconds', 'countMost', 'count'].includes(path.at(-1)!);
+        const readerKnowsMore = ['id', 'estimateSeconds', 'leastSeconds', 'mostSeconds', 'countMost', 'count'].includes(
+          path.at(-1)!,
+        );
         if (!valid(copy)) expect(reads(copy), `${path.join('.')} = ${JSON.stringify(value)}`).toBe(false);
         else if (!readerKnowsMore) expect(reads(copy), `${path.join('.')} = ${JSON.stringify(value)}`).toBe(true);
       }),

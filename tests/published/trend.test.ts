@@ -45,11 +45,15 @@ describe('trend', () => {
     expect(t.p).toBeCloseTo(0.0242, 4);
   });
 
-  test.each([[4, 0.0894], [5, 0.0275]])('TS-5 a strictly falling series of %i: normal p', (n, p) => {
+  test.each([
+    [4, 0.0894],
+    [5, 0.0275],
+  ])('TS-5 a strictly falling series of %i: normal p', (n, p) => {
     expect(mannKendall(Array.from({ length: n }, (_, i) => n - i)).p).toBeCloseTo(p, 4);
   });
 
-  test('all values equal: no variance, p 1', () => expect(mannKendall([5, 5, 5, 5])).toMatchObject({ s: 0, variance: 0, z: 0, p: 1 }));
+  test('all values equal: no variance, p 1', () =>
+    expect(mannKendall([5, 5, 5, 5])).toMatchObject({ s: 0, variance: 0, z: 0, p: 1 }));
 
   test('the normal distribution agrees with jStat', () => {
     for (let x = -6; x <= 6; x += 0.05) expect(normalCdf(x)).toBeCloseTo(jStat.normal.cdf(x, 0, 1), 9);

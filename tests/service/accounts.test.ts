@@ -1,6 +1,12 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { migrate } from '../../server/db/migrate.ts';
-import { checkPassword, closeSession, createPractice, findSession, openSession } from '../../server/db/queries/accounts.server.ts';
+import {
+  checkPassword,
+  closeSession,
+  createPractice,
+  findSession,
+  openSession,
+} from '../../server/db/queries/accounts.server.ts';
 import { LIMITS, signInWasRight, takeSignIn, takeTry } from '../../server/db/queries/attempts.server.ts';
 import { asOwner, closeDatabase, openFreshDatabase, openPractice, owner } from './database.ts';
 
@@ -15,16 +21,27 @@ describe('tables', () => {
       `select t.table_name, exists (select 1 from information_schema.columns c where c.table_schema = 'public' and c.table_name = t.table_name and c.column_name = 'practice_id' and c.is_nullable = 'NO') as has
        from information_schema.tables t where t.table_schema = 'public'`,
     );
-    const without = rows.filter((r) => !r.has).map((r) => r.table_name).sort();
+    const without = rows
+      .filter((r) => !r.has)
+      .map((r) => r.table_name)
+      .sort();
     expect(without).toEqual(['migrations', 'practices', 'sign_in_attempts']);
   });
 });
 
 describe('accounts', () => {
   test('the password is kept as argon2id and opens the door', async () => {
-    const made = await createPractice({ practice: 'A', timeZone: 'UTC', name: 'Rafe', email: 'Rafe@Harbour-Row.example', password: 'velvet-harbour' });
+    const made = await createPractice({
+      practice: 'A',
+      timeZone: 'UTC',
+      name: 'Rafe',
+      email: 'Rafe@Harbour-Row.example',
+      password: 'velvet-harbour',
+    });
     expect(made).not.toBe('email-taken');
-    const [row] = await query<{ password_hash: string; email: string }>(`select password_hash, email from practitioners where email = 'rafe@harbour-row.example'`);
+    const [row] = await query<{ password_hash: string; email: string }>(
+      `select password_hash, email from practitioners where email = 'rafe@harbour-row.example'`,
+    );
     expect(row!.password_hash).toMatch(/^\$argon2id\$/);
     expect(await checkPassword('RAFE@harbour-row.example', 'velvet-harbour')).toEqual(made);
     expect(await checkPassword('rafe@harbour-row.example', 'velvet-harbor')).toBeNull();
@@ -32,7 +49,15 @@ describe('accounts', () => {
   });
   test('an address opens one practice only, and nothing is half-written', async () => {
     const before = (await query<{ n: number }>('select count(*)::int as n from practices'))[0]!.n;
-    expect(await createPractice({ practice: 'B', timeZone: 'UTC', name: 'X', email: 'rafe@harbour-row.example', password: 'velvet-harbour' })).toBe('email-taken');
+    expect(
+      await createPractice({
+        practice: 'B',
+        timeZone: 'UTC',
+        name: 'X',
+        email: 'rafe@harbour-row.example',
+        password: 'velvet-harbour',
+      }),
+    ).toBe('email-taken');
     expect((await query<{ n: number }>('select count(*)::int as n from practices'))[0]!.n).toBe(before);
   });
 });
@@ -41,7 +66,12 @@ describe('sessions', () => {
   test('open, find, close; the token itself is not stored', async () => {
     const tenant = await openPractice('Quay Street');
     const { token } = await openSession(tenant);
-    expect(await findSession(token)).toMatchObject({ ...tenant, practiceName: 'Quay Street', timeZone: 'Europe/Lisbon', role: 'owner' });
+    expect(await findSession(token)).toMatchObject({
+      ...tenant,
+      practiceName: 'Quay Street',
+      timeZone: 'Europe/Lisbon',
+      role: 'owner',
+    });
     expect(await query(`select 1 from sessions where token_hash = '${token}'`)).toEqual([]);
     await closeSession(token);
     expect(await findSession(token)).toBeNull();
@@ -59,7 +89,9 @@ describe('a session', () => {
     const { token } = await openSession(await openPractice());
     await asOwner(`update sessions set expires_at = now() + interval '2 hours'`);
     expect(await findSession(token)).not.toBeNull();
-    const [row] = await asOwner<{ days: number }>(`select extract(epoch from max(expires_at) - now()) / 86400 as days from sessions`);
+    const [row] = await asOwner<{ days: number }>(
+      `select extract(epoch from max(expires_at) - now()) / 86400 as days from sessions`,
+    );
     expect(Number(row!.days)).toBeGreaterThan(13.9);
   });
 });
@@ -79,7 +111,8 @@ describe('wrong passwords', () => {
   });
   test('many accounts from one address are stopped', async () => {
     const waits = [];
-    for (let i = 0; i < LIMITS.address.points + 1; i++) waits.push(await takeSignIn(`somebody${i}@x.example`, '10.0.0.4'));
+    for (let i = 0; i < LIMITS.address.points + 1; i++)
+      waits.push(await takeSignIn(`somebody${i}@x.example`, '10.0.0.4'));
     expect(waits.filter((w) => w === 0)).toHaveLength(LIMITS.address.points);
     expect(waits.at(-1)).toBeGreaterThan(0);
   });
@@ -88,8 +121,11 @@ describe('wrong passwords', () => {
     expect(waits.filter((w) => w === 0)).toHaveLength(LIMITS.account.points);
   });
   test('practices opened from one address are limited too', async () => {
-    const waits = await Promise.all(Array.from({ length: LIMITS.practices.points + 5 }, () => takeTry('practices', '10.0.0.6')));
+    const waits = await Promise.all(
+      Array.from({ length: LIMITS.practices.points + 5 }, () => takeTry('practices', '10.0.0.6')),
+    );
     expect(waits.filter((w) => w === 0)).toHaveLength(LIMITS.practices.points);
   });
-  test('who tried is not kept', async () => expect(JSON.stringify(await query('select key from sign_in_attempts'))).not.toContain('x.example'));
+  test('who tried is not kept', async () =>
+    expect(JSON.stringify(await query('select key from sign_in_attempts'))).not.toContain('x.example'));
 });

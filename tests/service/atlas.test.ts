@@ -2,7 +2,13 @@ import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { afterAnswer } from '../../core/atlas/trainer.ts';
 import { up } from '../../server/db/migrations/0002-atlas.ts';
-import { addMeasures, latestMeasures, measuredClients, measuresOfClient, removeMeasures } from '../../server/db/queries/measures.server.ts';
+import {
+  addMeasures,
+  latestMeasures,
+  measuredClients,
+  measuresOfClient,
+  removeMeasures,
+} from '../../server/db/queries/measures.server.ts';
 import { recordTrainerAnswer, trainerState } from '../../server/db/queries/trainer.server.ts';
 import { findTemplate, saveTemplate } from '../../server/db/queries/templates.server.ts';
 import { findVisit } from '../../server/db/queries/visits.server.ts';
@@ -47,10 +53,23 @@ describe('the find-it trainer', () => {
   test('an answer and its card are kept together, each practitioner has their own', async () => {
     const now = new Date('2026-03-02T10:00:00Z');
     const first = afterAnswer(null, 'good', now);
-    await recordTrainerAnswer(mine.practiceId, mine.practitionerId, { place: 'point:GB20', at: now, errorMm: 6.5, takenFor: null, grade: 'good' }, first);
-    await recordTrainerAnswer(mine.practiceId, mine.practitionerId, { place: 'point:GB20', at: first.due, errorMm: 14, takenFor: 'point:BL10.left', grade: 'hard' }, afterAnswer(first.card, 'hard', first.due));
+    await recordTrainerAnswer(
+      mine.practiceId,
+      mine.practitionerId,
+      { place: 'point:GB20', at: now, errorMm: 6.5, takenFor: null, grade: 'good' },
+      first,
+    );
+    await recordTrainerAnswer(
+      mine.practiceId,
+      mine.practitionerId,
+      { place: 'point:GB20', at: first.due, errorMm: 14, takenFor: 'point:BL10.left', grade: 'hard' },
+      afterAnswer(first.card, 'hard', first.due),
+    );
     const state = await trainerState(mine.practiceId, mine.practitionerId);
-    expect(state.answers.map((a) => [a.place, a.errorMm, a.takenFor])).toEqual([['point:GB20', 6.5, null], ['point:GB20', 14, 'point:BL10.left']]);
+    expect(state.answers.map((a) => [a.place, a.errorMm, a.takenFor])).toEqual([
+      ['point:GB20', 6.5, null],
+      ['point:GB20', 14, 'point:BL10.left'],
+    ]);
     expect(state.cards).toHaveLength(1);
     expect(new Date(state.cards[0]!.due).getTime()).toBeGreaterThan(first.due.getTime());
     expect(await trainerState(theirs.practiceId, theirs.practitionerId)).toEqual({ cards: [], answers: [] });
@@ -65,10 +84,17 @@ describe('the names that changed', () => {
     const routine = routineFrom(['collarbone-pump', 'terminus-close']);
     const old = JSON.parse(JSON.stringify(routine).replaceAll('"supraclavicular"', '"terminus"')) as typeof routine;
     const templateId = await saveTemplate(mine, 'Old names', old);
-    await asOwner(`update visits set screen = :screen where id = :visitId`, { visitId, screen: JSON.stringify({ answers: { fever: 'yes', thyroid: 'no', trigeminal: 'no' }, preparation: [] }) });
+    await asOwner(`update visits set screen = :screen where id = :visitId`, {
+      visitId,
+      screen: JSON.stringify({ answers: { fever: 'yes', thyroid: 'no', trigeminal: 'no' }, preparation: [] }),
+    });
     await asOwner('drop table body_measures, trainer_cards, trainer_answers');
     await owner().transaction((transaction) => up({ sequelize: owner(), transaction }));
-    expect((await findVisit(mine.practiceId, visitId))!.screen.answers).toEqual({ 'fever-infection': 'yes', thyroid: 'no', 'trigeminal-neuralgia': 'no' });
+    expect((await findVisit(mine.practiceId, visitId))!.screen.answers).toEqual({
+      'fever-infection': 'yes',
+      thyroid: 'no',
+      'trigeminal-neuralgia': 'no',
+    });
     expect((await findTemplate(mine.practiceId, templateId))!.body.steps).toEqual(routine.steps);
   });
   test('the tables of cautions and nodes hold the new ones only', () => {

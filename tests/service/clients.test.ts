@@ -1,5 +1,11 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { createClient, findClient, findClientsByName, listClients, updateClient } from '../../server/db/queries/clients.server.ts';
+import {
+  createClient,
+  findClient,
+  findClientsByName,
+  listClients,
+  updateClient,
+} from '../../server/db/queries/clients.server.ts';
 import { addClient, addVisit, closeDatabase, openFreshDatabase, openPractice, type Tenant } from './database.ts';
 
 let tenant: Tenant;
@@ -8,13 +14,35 @@ beforeAll(async () => {
   tenant = await openPractice();
 });
 afterAll(closeDatabase);
-const page = (over: Partial<Parameters<typeof listClients>[1]> = {}) => listClients(tenant.practiceId, { find: '', sort: 'name', descending: false, page: 1, pageSize: 10, ...over });
-const inputOf = (c: Awaited<ReturnType<typeof addClient>>) => ({ name: c.name, about: c.about, note: c.note, pressureCap: c.pressureCap, fingerWidthsMm: c.fingerWidthsMm, habitSides: c.habitSides, allergies: c.allergies, complaints: c.complaints });
+const page = (over: Partial<Parameters<typeof listClients>[1]> = {}) =>
+  listClients(tenant.practiceId, { find: '', sort: 'name', descending: false, page: 1, pageSize: 10, ...over });
+const inputOf = (c: Awaited<ReturnType<typeof addClient>>) => ({
+  name: c.name,
+  about: c.about,
+  note: c.note,
+  pressureCap: c.pressureCap,
+  fingerWidthsMm: c.fingerWidthsMm,
+  habitSides: c.habitSides,
+  allergies: c.allergies,
+  complaints: c.complaints,
+});
 
 describe('a client', () => {
   test('is stored with complaints in their order', async () => {
-    const client = await addClient(tenant, 'Caspian Holt', { pressureCap: 'light', fingerWidthsMm: [16, 17, 16.5, 14], habitSides: { chewing: 'right' }, allergies: ['nuts'] });
-    expect(client).toMatchObject({ name: 'Caspian Holt', pressureCap: 'light', fingerWidthsMm: [16, 17, 16.5, 14], habitSides: { chewing: 'right' }, allergies: ['nuts'], version: 1 });
+    const client = await addClient(tenant, 'Caspian Holt', {
+      pressureCap: 'light',
+      fingerWidthsMm: [16, 17, 16.5, 14],
+      habitSides: { chewing: 'right' },
+      allergies: ['nuts'],
+    });
+    expect(client).toMatchObject({
+      name: 'Caspian Holt',
+      pressureCap: 'light',
+      fingerWidthsMm: [16, 17, 16.5, 14],
+      habitSides: { chewing: 'right' },
+      allergies: ['nuts'],
+      version: 1,
+    });
     expect(client.complaints.map((c) => c.kind)).toEqual(['jaw', 'headache']);
   });
   test('a change raises the version; a stale one is refused and changes nothing', async () => {
@@ -26,9 +54,16 @@ describe('a client', () => {
   test('a complaint taken off the list is closed, not lost; a new one is added', async () => {
     const client = await addClient(tenant);
     const [jaw] = client.complaints;
-    await updateClient(tenant, client.id, 1, { ...inputOf(client), complaints: [jaw!, { kind: 'stress', label: '', side: 'midline', onset: '', triggers: '', goal: '' }] });
+    await updateClient(tenant, client.id, 1, {
+      ...inputOf(client),
+      complaints: [jaw!, { kind: 'stress', label: '', side: 'midline', onset: '', triggers: '', goal: '' }],
+    });
     const after = (await findClient(tenant.practiceId, client.id))!;
-    expect(after.complaints.map((c) => [c.kind, c.closed]).sort()).toEqual([['headache', true], ['jaw', false], ['stress', false]]);
+    expect(after.complaints.map((c) => [c.kind, c.closed]).sort()).toEqual([
+      ['headache', true],
+      ['jaw', false],
+      ['stress', false],
+    ]);
     expect(after.complaints.find((c) => c.kind === 'jaw')!.id).toBe(jaw!.id);
   });
   test('hostile text is stored as it was typed', async () => {
@@ -48,9 +83,20 @@ describe('long lists', () => {
   let large: Tenant;
   beforeAll(async () => {
     large = await openPractice('Large');
-    for (let i = 0; i < 37; i++) await createClient(large, { name: `Client ${String(i).padStart(2, '0')}`, about: i % 2 ? 'viola' : 'oboe', note: '', pressureCap: null, fingerWidthsMm: null, habitSides: {}, allergies: [], complaints: [] });
+    for (let i = 0; i < 37; i++)
+      await createClient(large, {
+        name: `Client ${String(i).padStart(2, '0')}`,
+        about: i % 2 ? 'viola' : 'oboe',
+        note: '',
+        pressureCap: null,
+        fingerWidthsMm: null,
+        habitSides: {},
+        allergies: [],
+        complaints: [],
+      });
   });
-  const list = (over: Partial<Parameters<typeof listClients>[1]> = {}) => listClients(large.practiceId, { find: '', sort: 'name', descending: false, page: 1, pageSize: 10, ...over });
+  const list = (over: Partial<Parameters<typeof listClients>[1]> = {}) =>
+    listClients(large.practiceId, { find: '', sort: 'name', descending: false, page: 1, pageSize: 10, ...over });
 
   test('page by page, nobody twice and nobody left out', async () => {
     const seen: string[] = [];
@@ -73,9 +119,13 @@ describe('long lists', () => {
     await addVisit(large, second!.id, new Date(Date.now() - 2 * 86_400_000));
     await addVisit(large, first!.id, new Date(Date.now() - 3 * 86_400_000));
     await addVisit(large, first!.id, new Date(Date.now() + 86_400_000));
-    expect((await list({ sort: 'visits', descending: true })).rows.slice(0, 2).map((r) => [r.id, r.visits])).toEqual([[second!.id, 2], [first!.id, 1]]);
+    expect((await list({ sort: 'visits', descending: true })).rows.slice(0, 2).map((r) => [r.id, r.visits])).toEqual([
+      [second!.id, 2],
+      [first!.id, 1],
+    ]);
     expect((await list({ sort: 'last', descending: true })).rows[0]!.id).toBe(second!.id);
     expect((await list({ sort: 'last' })).rows[0]!.id).toBe(first!.id);
   });
-  test('the find box gives a few names', async () => expect((await findClientsByName(large.practiceId, 'client', 6)).length).toBe(6));
+  test('the find box gives a few names', async () =>
+    expect((await findClientsByName(large.practiceId, 'client', 6)).length).toBe(6));
 });

@@ -26,7 +26,10 @@ export async function openFreshDatabase(): Promise<void> {
 let ownerConnection: Sequelize | null = null;
 /** The database as its owner sees it, past every wall: to look at rows, and to do by hand what the application may not. */
 export async function asOwner<T extends object>(sql: string, replacements: Record<string, unknown> = {}): Promise<T[]> {
-  return (await ownerConnection!.query(sql, { replacements, ...(/^\s*(select|explain|with)/i.test(sql) ? { type: QueryTypes.SELECT } : {}) })) as T[];
+  return (await ownerConnection!.query(sql, {
+    replacements,
+    ...(/^\s*(select|explain|with)/i.test(sql) ? { type: QueryTypes.SELECT } : {}),
+  })) as T[];
 }
 export const owner = (): Sequelize => ownerConnection!;
 export async function closeDatabase(): Promise<void> {
@@ -43,7 +46,13 @@ let made = 0;
 
 /** A practice with its owner, as a visitor opens one. */
 export async function openPractice(name = 'Harbour Row'): Promise<Tenant> {
-  const result = await createPractice({ practice: name, timeZone: 'Europe/Lisbon', name: 'Imke Dahl', email: `owner${++made}@harbour-row.example`, password: 'velvet-harbour' });
+  const result = await createPractice({
+    practice: name,
+    timeZone: 'Europe/Lisbon',
+    name: 'Imke Dahl',
+    email: `owner${++made}@harbour-row.example`,
+    password: 'velvet-harbour',
+  });
   if (result === 'email-taken') throw new Error('the address is taken');
   return result;
 }
@@ -54,10 +63,23 @@ export async function openTwoPractices(): Promise<{ mine: Tenant; theirs: Tenant
   return { mine: await openPractice('Mine'), theirs: await openPractice('Theirs') };
 }
 
-export async function addClient(tenant: Tenant, name = 'Noor Halvorsen', over: Partial<Parameters<typeof createClient>[1]> = {}): Promise<Client> {
+export async function addClient(
+  tenant: Tenant,
+  name = 'Noor Halvorsen',
+  over: Partial<Parameters<typeof createClient>[1]> = {},
+): Promise<Client> {
   const id = await createClient(tenant, {
-    name, about: 'second violins', note: '', pressureCap: null, fingerWidthsMm: null, habitSides: {}, allergies: [],
-    complaints: [{ kind: 'jaw', label: '', side: 'left', onset: '', triggers: '', goal: '' }, { kind: 'headache', label: '', side: 'both', onset: '', triggers: '', goal: '' }],
+    name,
+    about: 'second violins',
+    note: '',
+    pressureCap: null,
+    fingerWidthsMm: null,
+    habitSides: {},
+    allergies: [],
+    complaints: [
+      { kind: 'jaw', label: '', side: 'left', onset: '', triggers: '', goal: '' },
+      { kind: 'headache', label: '', side: 'both', onset: '', triggers: '', goal: '' },
+    ],
     ...over,
   });
   return (await findClient(tenant.practiceId, id))!;

@@ -9,7 +9,13 @@ import { CAUTIONS } from '../../reference/cautions/index.ts';
 import { checkPassword } from '../../server/db/queries/accounts.server.ts';
 import { listClients } from '../../server/db/queries/clients.server.ts';
 import { coursesOf, coursesToLookAt } from '../../server/db/queries/courses.server.ts';
-import { findVisit, openReferrals, reviewsDue, visitsBetween, visitsOfClient } from '../../server/db/queries/visits.server.ts';
+import {
+  findVisit,
+  openReferrals,
+  reviewsDue,
+  visitsBetween,
+  visitsOfClient,
+} from '../../server/db/queries/visits.server.ts';
 import { asOwner, closeDatabase, openFreshDatabase } from './database.ts';
 
 const TODAY = new Date('2027-03-09T08:00:00Z');
@@ -26,11 +32,21 @@ const verdict = async (name: string, kind: string, side?: string) => {
 };
 
 describe('the demo practice', () => {
-  test('its sign-in works', async () => expect(await checkPassword(DEMO_SIGN_IN.email, DEMO_SIGN_IN.password)).toMatchObject({ practiceId }));
-  test('has its twelve clients, under made-up names', async () => expect((await listClients(practiceId, { find: '', sort: 'name', descending: false, page: 1, pageSize: 50 })).total).toBe(12));
+  test('its sign-in works', async () =>
+    expect(await checkPassword(DEMO_SIGN_IN.email, DEMO_SIGN_IN.password)).toMatchObject({ practiceId }));
+  test('has its twelve clients, under made-up names', async () =>
+    expect(
+      (await listClients(practiceId, { find: '', sort: 'name', descending: false, page: 1, pageSize: 50 })).total,
+    ).toBe(12));
   test('five visits today, in five different states of work', async () => {
     const visits = await visitsBetween(practiceId, new Date('2027-03-09T00:00:00Z'), new Date('2027-03-10T00:00:00Z'));
-    expect(visits.map((v) => [v.clientName.split(' ')[0], v.stage])).toEqual([['Tobias', 'done'], ['Noor', 'compose'], ['Wilma', 'screen'], ['Petr', 'screen'], ['Jun', 'screen']]);
+    expect(visits.map((v) => [v.clientName.split(' ')[0], v.stage])).toEqual([
+      ['Tobias', 'done'],
+      ['Noor', 'compose'],
+      ['Wilma', 'screen'],
+      ['Petr', 'screen'],
+      ['Jun', 'screen'],
+    ]);
   });
   test('one review due, one open referral', async () => {
     expect((await reviewsDue(practiceId, '2027-03-16')).reviews.map((r) => r.clientName)).toEqual(['Noor Halvorsen']);
@@ -49,10 +65,17 @@ describe('its stories', () => {
     expect(await verdict('Noor Halvorsen', 'jaw')).toMatchObject({ verdict: 'better', baseline: 7, current: 3 });
     expect((await verdict('Noor Halvorsen', 'headache')).verdict).toBe('too-early');
   });
-  test('Tobias: slow steady relief in spite of one bad day', async () => expect((await verdict('Tobias Achterberg', 'headache')).verdict).toBe('better'));
-  test('Wilma: no change for three weeks, to be reviewed', async () => expect(await verdict('Wilma Okonjo', 'eye-strain')).toMatchObject({ verdict: 'no-clear-change', advice: 'review' }));
-  test('Petr: worse, suggest licensed care', async () => expect(await verdict('Petr Lindqvist', 'jaw')).toMatchObject({ verdict: 'worse', advice: 'refer' }));
-  test('Caspian: a good responder', async () => expect((await verdict('Caspian Holt', 'headache')).verdict).toBe('better'));
+  test('Tobias: slow steady relief in spite of one bad day', async () =>
+    expect((await verdict('Tobias Achterberg', 'headache')).verdict).toBe('better'));
+  test('Wilma: no change for three weeks, to be reviewed', async () =>
+    expect(await verdict('Wilma Okonjo', 'eye-strain')).toMatchObject({
+      verdict: 'no-clear-change',
+      advice: 'review',
+    }));
+  test('Petr: worse, suggest licensed care', async () =>
+    expect(await verdict('Petr Lindqvist', 'jaw')).toMatchObject({ verdict: 'worse', advice: 'refer' }));
+  test('Caspian: a good responder', async () =>
+    expect((await verdict('Caspian Holt', 'headache')).verdict).toBe('better'));
   test('Mireille: the right side better, the left unchanged', async () => {
     expect((await verdict('Mireille Sato-Lund', 'jaw', 'right')).verdict).toBe('better');
     expect((await verdict('Mireille Sato-Lund', 'jaw', 'left')).verdict).toBe('no-clear-change');
@@ -60,21 +83,35 @@ describe('its stories', () => {
 });
 
 describe('its routines', () => {
-  test.each(Object.entries(ROUTINES))('%s has nothing that may not stay', (_key, routine) => expect(checkRoutine(routine, CATALOGUE).filter((f) => f.severity === 'stop')).toEqual([]));
+  test.each(Object.entries(ROUTINES))('%s has nothing that may not stay', (_key, routine) =>
+    expect(checkRoutine(routine, CATALOGUE).filter((f) => f.severity === 'stop')).toEqual([]),
+  );
   test('no finished visit used what its own screening forbids', async () => {
-    const { rows } = await listClients(practiceId, { find: '', sort: 'name', descending: false, page: 1, pageSize: 50 });
+    const { rows } = await listClients(practiceId, {
+      find: '',
+      sort: 'name',
+      descending: false,
+      page: 1,
+      pageSize: 50,
+    });
     for (const row of rows)
       for (const { id } of await visitsOfClient(practiceId, row.id)) {
         const visit = (await findVisit(practiceId, id))!;
         if (!visit.routine || visit.stage !== 'done') continue;
-        const stops = checkRoutine(visit.routine, CATALOGUE, screen(CAUTIONS, visit.screen.answers)).filter((f) => f.severity === 'stop');
+        const stops = checkRoutine(visit.routine, CATALOGUE, screen(CAUTIONS, visit.screen.answers)).filter(
+          (f) => f.severity === 'stop',
+        );
         expect(stops.map((f) => `${row.name}: ${f.title}`)).toEqual([]);
       }
   });
 });
 
 test('the same day gives the same data', async () => {
-  const shape = () => asOwner('select c.name, r.measure, r.value::text, r.taken_at::text from readings r join clients c on c.id = r.client_id where r.practice_id = :practiceId order by 1, 4, 2, 3', { practiceId });
+  const shape = () =>
+    asOwner(
+      'select c.name, r.measure, r.value::text, r.taken_at::text from readings r join clients c on c.id = r.client_id where r.practice_id = :practiceId order by 1, 4, 2, 3',
+      { practiceId },
+    );
   const first = await shape();
   await asOwner('delete from practices where id = :practiceId', { practiceId });
   ({ practiceId } = await seedDemo(TODAY));

@@ -34,10 +34,28 @@ describe('with a database that stands still', () => {
       ['a client', () => me.send(`/clients/${clientId}`)],
       ['a visit', () => me.send(`/visits/${visitId}/screen`)],
       ['the list', () => me.send('/clients?find=x')],
-      ['a save', () => me.json(`/visits/${visitId}/save`, { saveId: 'frozen-save', expectedVersion: 1, patch: { kind: 'stage', stage: 'assess' } })],
+      [
+        'a save',
+        () =>
+          me.json(`/visits/${visitId}/save`, {
+            saveId: 'frozen-save',
+            expectedVersion: 1,
+            patch: { kind: 'stage', stage: 'assess' },
+          }),
+      ],
       ['a new client', () => me.form('/clients/new', { name: 'Nobody' })],
       ['a sign-in', () => new Visitor(served.url).form('/sign-in', { email, password: 'a long enough one' })],
-      ['a new practice', () => new Visitor(served.url).form('/new-practice', { practice: 'X', timeZone: 'UTC', name: 'X', email: 'x@x.example', password: 'a long enough one' })],
+      [
+        'a new practice',
+        () =>
+          new Visitor(served.url).form('/new-practice', {
+            practice: 'X',
+            timeZone: 'UTC',
+            name: 'X',
+            email: 'x@x.example',
+            password: 'a long enough one',
+          }),
+      ],
       ['whether it is ready', () => me.send('/ready')],
     ];
     const answers = await Promise.all(
@@ -52,10 +70,19 @@ describe('with a database that stands still', () => {
     expect((await me.send('/health')).status).toBe(200);
 
     cluster.thaw();
-    for (let i = 0; i < 40 && (await (await me.send('/ready')).text()) !== 'ready'; i++) await new Promise((r) => setTimeout(r, 250));
+    for (let i = 0; i < 40 && (await (await me.send('/ready')).text()) !== 'ready'; i++)
+      await new Promise((r) => setTimeout(r, 250));
     expect((await me.send('/today')).status).toBe(200);
     // What was refused was not done in part.
     expect(await (await me.send('/clients')).text()).not.toContain('Nobody');
-    expect((await me.json(`/visits/${visitId}/save`, { saveId: 'thawed-save', expectedVersion: 1, patch: { kind: 'stage', stage: 'assess' } })).status).toBe(200);
+    expect(
+      (
+        await me.json(`/visits/${visitId}/save`, {
+          saveId: 'thawed-save',
+          expectedVersion: 1,
+          patch: { kind: 'stage', stage: 'assess' },
+        })
+      ).status,
+    ).toBe(200);
   }, 90_000);
 });

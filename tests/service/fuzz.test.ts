@@ -28,34 +28,181 @@ function patterns(entries: readonly RouteConfigEntry[], above = ''): string[] {
 }
 const PATTERNS = [...new Set(patterns(routes))];
 
-const ODD_TEXT = ['', ' ', '\0', 'a\0b', '\ud83d', '\ude00x', 'x'.repeat(5000), '9999-99-99', '2026-02-31', '-1', '1e309', 'NaN', 'null', '{}', '[]', '__proto__', 'constructor', 'toString', "'; drop table clients; --", '%00', '<script>', '../../etc/passwd', '👩🏽‍🎤', '0', '5000000', 'true', '2026-11-28T10:00:00Z', '\u202e', '//evil.example'];
-const ODD_NAMES = ['toString.call', 'hasOwnProperty.call', '__proto__.x', 'constructor.prototype.x', 'complaints.length', 'complaints[99999999].kind', 'complaints[0][0].kind', 'a.b.c.d.e.f.g', '', '[', '].x', 'name[', 'x'.repeat(300), 'once', 'version', 'do', 'id', '\0', 'name.x'];
+const ODD_TEXT = [
+  '',
+  ' ',
+  '\0',
+  'a\0b',
+  '\ud83d',
+  '\ude00x',
+  'x'.repeat(5000),
+  '9999-99-99',
+  '2026-02-31',
+  '-1',
+  '1e309',
+  'NaN',
+  'null',
+  '{}',
+  '[]',
+  '__proto__',
+  'constructor',
+  'toString',
+  "'; drop table clients; --",
+  '%00',
+  '<script>',
+  '../../etc/passwd',
+  '👩🏽‍🎤',
+  '0',
+  '5000000',
+  'true',
+  '2026-11-28T10:00:00Z',
+  '\u202e',
+  '//evil.example',
+];
+const ODD_NAMES = [
+  'toString.call',
+  'hasOwnProperty.call',
+  '__proto__.x',
+  'constructor.prototype.x',
+  'complaints.length',
+  'complaints[99999999].kind',
+  'complaints[0][0].kind',
+  'a.b.c.d.e.f.g',
+  '',
+  '[',
+  '].x',
+  'name[',
+  'x'.repeat(300),
+  'once',
+  'version',
+  'do',
+  'id',
+  '\0',
+  'name.x',
+];
 const deep = (n: number): unknown => (n ? { a: deep(n - 1) } : 1);
-const ODD_JSON: unknown[] = [null, true, 0, -1, 1.5, 1e308, '', 'text', 'a\0b', '\ud83d', [], {}, [[]], [null], { toString: 1 }, { valueOf: null }, { constructor: 'x' }, { length: 5_000_000 }, deep(60), Array(300).fill(null), 'x'.repeat(3000), JSON.parse('{"__proto__": {"x": 1}}'), '9999-99-99', '2026-02-31'];
+const ODD_JSON: unknown[] = [
+  null,
+  true,
+  0,
+  -1,
+  1.5,
+  1e308,
+  '',
+  'text',
+  'a\0b',
+  '\ud83d',
+  [],
+  {},
+  [[]],
+  [null],
+  { toString: 1 },
+  { valueOf: null },
+  { constructor: 'x' },
+  { length: 5_000_000 },
+  deep(60),
+  Array(300).fill(null),
+  'x'.repeat(3000),
+  JSON.parse('{"__proto__": {"x": 1}}'),
+  '9999-99-99',
+  '2026-02-31',
+];
 
 const answers = Object.fromEntries(CAUTIONS.filter((c) => c.question).map((c) => [c.key, 'no']));
-const reading = { measure: 'tenderness', complaintId: null, place: 'masseter-superficial', side: 'left', phase: 'before', value: 2 };
+const reading = {
+  measure: 'tenderness',
+  complaintId: null,
+  place: 'masseter-superficial',
+  side: 'left',
+  phase: 'before',
+  value: 2,
+};
 const routine = routineFrom(['temple-circles', 'masseter-melt']);
 
 /** What each door takes when it is asked well; the odd requests are these with something wrong in them. */
 const GOOD_FORMS: Record<string, Record<string, string>> = {
-  '/sign-in': { email: 'somebody@x.example', password: 'wrong', to: '/today' }, '/room': { room: 'dim', to: '/today' },
-  '/new-practice': { practice: 'Quay', timeZone: 'Europe/Lisbon', name: 'Rafe', email: 'taken@x.example', password: 'short' },
-  '/clients/new': { name: 'Jun', about: '', note: '', pressureCap: '', 'habitSides.chewing': 'left', allergies: 'nuts', fingers: '17 18 17 15', 'complaints[0].kind': 'jaw', 'complaints[0].side': 'left', 'complaints[0].goal': '' },
-  '/clients/:clientId/details': { name: 'Jun', version: '1', 'complaints[0].kind': 'jaw', 'complaints[0].side': 'left' }, '/clients/:clientId/visits': { day: '2027-03-09', time: '10:00' }, '/clients/:clientId/measure': { takenOn: '2026-03-01', hairlineBrow: '58', thumb: '20' },
-  '/practice/products': { name: 'Oil', kind: 'oil', ingredients: 'jojoba', essentialPercent: '0,5' }, '/practice': { title: 'Rule', group: 'today', severity: 'adapt', 'regions[0]': 'jaw', 'pressures[0]': 'firm', advice: 'Medium at most.' },
-  '/practice/texts': { kind: 'scope', version: '0', body: 'We work with our hands and send on the rest.' }, '/routines/:templateId': { name: 'Calm', version: '1' }, '/visits/:visitId/compose': { name: 'Kept', routine: JSON.stringify(routine) },
-  '/atlas/find-it': { question: 'point:GB20.left', side: 'left', view: 'front', x: '120', y: '300' }, '/visits/:visitId/outcome': { outcome: 'Seen.' },
+  '/sign-in': { email: 'somebody@x.example', password: 'wrong', to: '/today' },
+  '/room': { room: 'dim', to: '/today' },
+  '/new-practice': {
+    practice: 'Quay',
+    timeZone: 'Europe/Lisbon',
+    name: 'Rafe',
+    email: 'taken@x.example',
+    password: 'short',
+  },
+  '/clients/new': {
+    name: 'Jun',
+    about: '',
+    note: '',
+    pressureCap: '',
+    'habitSides.chewing': 'left',
+    allergies: 'nuts',
+    fingers: '17 18 17 15',
+    'complaints[0].kind': 'jaw',
+    'complaints[0].side': 'left',
+    'complaints[0].goal': '',
+  },
+  '/clients/:clientId/details': {
+    name: 'Jun',
+    version: '1',
+    'complaints[0].kind': 'jaw',
+    'complaints[0].side': 'left',
+  },
+  '/clients/:clientId/visits': { day: '2027-03-09', time: '10:00' },
+  '/clients/:clientId/measure': { takenOn: '2026-03-01', hairlineBrow: '58', thumb: '20' },
+  '/practice/products': { name: 'Oil', kind: 'oil', ingredients: 'jojoba', essentialPercent: '0,5' },
+  '/practice': {
+    title: 'Rule',
+    group: 'today',
+    severity: 'adapt',
+    'regions[0]': 'jaw',
+    'pressures[0]': 'firm',
+    advice: 'Medium at most.',
+  },
+  '/practice/texts': { kind: 'scope', version: '0', body: 'We work with our hands and send on the rest.' },
+  '/routines/:templateId': { name: 'Calm', version: '1' },
+  '/visits/:visitId/compose': { name: 'Kept', routine: JSON.stringify(routine) },
+  '/atlas/find-it': { question: 'point:GB20.left', side: 'left', view: 'front', x: '120', y: '300' },
+  '/visits/:visitId/outcome': { outcome: 'Seen.' },
 };
 const GOOD_JSON: Record<string, Record<string, unknown>[]> = {
   '/visits/:visitId/save': [
-    { kind: 'screen', screen: { answers, preparation: [] } }, { kind: 'readings', entries: [reading] }, { kind: 'routine', routine }, { kind: 'record', record: { reactions: [], note: 'ok', product: '', nextOn: '', reviewOn: '2027-01-01' } },
-    { kind: 'findings', findings: { feltElsewhere: [], spots: [], thresholds: [{ muscle: 'masseter-superficial', side: 'left', tipCm2: 1, trials: [{ kpa: 150, rampKpaPerSecond: 40 }, { kpa: 151, rampKpaPerSecond: null }, { kpa: 152, rampKpaPerSecond: null }], device: 'typed' }] } },
-    { kind: 'answers', measure: 'stress-4', answers: { i1: 1, i2: 2 } }, { kind: 'stage', stage: 'assess' },
+    { kind: 'screen', screen: { answers, preparation: [] } },
+    { kind: 'readings', entries: [reading] },
+    { kind: 'routine', routine },
+    { kind: 'record', record: { reactions: [], note: 'ok', product: '', nextOn: '', reviewOn: '2027-01-01' } },
+    {
+      kind: 'findings',
+      findings: {
+        feltElsewhere: [],
+        spots: [],
+        thresholds: [
+          {
+            muscle: 'masseter-superficial',
+            side: 'left',
+            tipCm2: 1,
+            trials: [
+              { kpa: 150, rampKpaPerSecond: 40 },
+              { kpa: 151, rampKpaPerSecond: null },
+              { kpa: 152, rampKpaPerSecond: null },
+            ],
+            device: 'typed',
+          },
+        ],
+      },
+    },
+    { kind: 'answers', measure: 'stress-4', answers: { i1: 1, i2: 2 } },
+    { kind: 'stage', stage: 'assess' },
   ].map((patch) => ({ saveId: 'fuzz-save-id', expectedVersion: 1, patch })),
-  '/visits/:visitId/run': [{ kind: 'open' }, { kind: 'events', runId: randomUUID(), events: [{ id: 'event-one', kind: 'start', atMs: 1 }], nowMs: 5 }],
-  '/visits/:visitId/override': [{ caution: 'pregnancy', reason: 'Past the sixth week, agreed.', password: 'x' }], '/visits/:visitId/photo/:photoId': [{ do: 'mark', version: 1, landmarks: {} }, { do: 'erase' }],
-  '/clients/:clientId/consent': [{ kind: 'work', do: 'give', textVersion: 0 }], '/clients/:clientId/patch-test': [{ productId: randomUUID(), testedOn: '2026-11-02', reacted: false }], '/sign-in/here': [{ email: 'a@x.example', practitionerId: randomUUID(), password: 'wrong' }],
+  '/visits/:visitId/run': [
+    { kind: 'open' },
+    { kind: 'events', runId: randomUUID(), events: [{ id: 'event-one', kind: 'start', atMs: 1 }], nowMs: 5 },
+  ],
+  '/visits/:visitId/override': [{ caution: 'pregnancy', reason: 'Past the sixth week, agreed.', password: 'x' }],
+  '/visits/:visitId/photo/:photoId': [{ do: 'mark', version: 1, landmarks: {} }, { do: 'erase' }],
+  '/clients/:clientId/consent': [{ kind: 'work', do: 'give', textVersion: 0 }],
+  '/clients/:clientId/patch-test': [{ productId: randomUUID(), testedOn: '2026-11-02', reacted: false }],
+  '/sign-in/here': [{ email: 'a@x.example', practitionerId: randomUUID(), password: 'wrong' }],
 };
 
 let served: Served;
@@ -87,31 +234,87 @@ class Maker {
   chance = (p: number): boolean => this.random() < p;
 
   private path(pattern: string): string {
-    const filled = pattern.replace(/\*$/, 'nowhere').replace(/:(\w+)\??/g, (_all, name: string) => (this.chance(0.85) && this.ids[name]?.length ? this.pick(this.ids[name]) : encodeURIComponent(this.pick(['x', '0', randomOdd(this.pick(ODD_TEXT))]).slice(0, 80))));
-    const query = this.chance(0.3) ? `?${new URLSearchParams({ [this.pick(['find', 'q', 'page', 'sort', 'to', 'before', 'below', 'after', 'client', 'with', 'phase', 'rule', '_routes', 'index'])]: randomOdd(this.pick(ODD_TEXT)).slice(0, 500) })}` : '';
+    const filled = pattern
+      .replace(/\*$/, 'nowhere')
+      .replace(/:(\w+)\??/g, (_all, name: string) =>
+        this.chance(0.85) && this.ids[name]?.length
+          ? this.pick(this.ids[name])
+          : encodeURIComponent(this.pick(['x', '0', randomOdd(this.pick(ODD_TEXT))]).slice(0, 80)),
+      );
+    const query = this.chance(0.3)
+      ? `?${new URLSearchParams({ [this.pick(['find', 'q', 'page', 'sort', 'to', 'before', 'below', 'after', 'client', 'with', 'phase', 'rule', '_routes', 'index'])]: randomOdd(this.pick(ODD_TEXT)).slice(0, 500) })}`
+      : '';
     return `${filled}${this.chance(0.1) ? '.data' : ''}${query}${this.chance(0.02) ? '%E0%A4%A' : ''}`;
   }
   private spoilt(value: unknown): unknown {
     if (this.chance(0.25)) return this.pick(ODD_JSON);
-    if (Array.isArray(value)) return value.length ? value.map((v, i) => (i === 0 ? this.spoilt(v) : v)) : [this.pick(ODD_JSON)];
+    if (Array.isArray(value))
+      return value.length ? value.map((v, i) => (i === 0 ? this.spoilt(v) : v)) : [this.pick(ODD_JSON)];
     if (value !== null && typeof value === 'object') {
       const entries = Object.entries(value);
-      if (!entries.length || this.chance(0.15)) return { ...value, [this.pick(['extra', 'constructor', 'kind', 'a b', '\0'])]: this.pick(ODD_JSON) };
+      if (!entries.length || this.chance(0.15))
+        return { ...value, [this.pick(['extra', 'constructor', 'kind', 'a b', '\0'])]: this.pick(ODD_JSON) };
       const at = this.pick(entries)[0];
-      return this.chance(0.1) ? Object.fromEntries(entries.filter(([k]) => k !== at)) : { ...value, [at]: this.spoilt((value as Record<string, unknown>)[at]) };
+      return this.chance(0.1)
+        ? Object.fromEntries(entries.filter(([k]) => k !== at))
+        : { ...value, [at]: this.spoilt((value as Record<string, unknown>)[at]) };
     }
     return this.pick(ODD_JSON);
   }
   next(pattern: string): Asked {
     const path = this.path(pattern);
     const roll = this.random();
-    if (roll < 0.25) return { what: `GET ${pattern}`, path, init: { method: this.pick(['GET', 'GET', 'GET', 'HEAD']) } };
-    if (roll < 0.3) return { what: `odd method ${pattern}`, path, init: { method: this.pick(['PUT', 'PATCH', 'DELETE', 'OPTIONS', 'BREW']) } };
-    if (roll < 0.36) return { what: `odd type ${pattern}`, path, init: { method: 'POST', headers: { 'Content-Type': this.pick(['text/plain', 'application/xml', 'multipart/form-data', 'application/x-www-form-urlencoded; charset=utf-7', 'application/json', '', 'image/png']) }, body: this.pick(['', '{', '--x', 'a=%', '\u0000\u0001', 'name=a&name=b', 'a=1&a.x=1', '[[[[', 'x'.repeat(2000)]) } };
+    if (roll < 0.25)
+      return { what: `GET ${pattern}`, path, init: { method: this.pick(['GET', 'GET', 'GET', 'HEAD']) } };
+    if (roll < 0.3)
+      return {
+        what: `odd method ${pattern}`,
+        path,
+        init: { method: this.pick(['PUT', 'PATCH', 'DELETE', 'OPTIONS', 'BREW']) },
+      };
+    if (roll < 0.36)
+      return {
+        what: `odd type ${pattern}`,
+        path,
+        init: {
+          method: 'POST',
+          headers: {
+            'Content-Type': this.pick([
+              'text/plain',
+              'application/xml',
+              'multipart/form-data',
+              'application/x-www-form-urlencoded; charset=utf-7',
+              'application/json',
+              '',
+              'image/png',
+            ]),
+          },
+          body: this.pick([
+            '',
+            '{',
+            '--x',
+            'a=%',
+            '\u0000\u0001',
+            'name=a&name=b',
+            'a=1&a.x=1',
+            '[[[[',
+            'x'.repeat(2000),
+          ]),
+        },
+      };
     const json = GOOD_JSON[pattern];
     if (json && this.chance(0.85)) {
-      const body = this.spoilt({ ...this.pick(json), ...(pattern.endsWith('/save') ? { saveId: `fuzz-${Math.floor(this.random() * 1e9)}`, expectedVersion: 1 + Math.floor(this.random() * 12) } : {}) });
-      return { what: `JSON ${pattern}`, path, init: { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) } };
+      const body = this.spoilt({
+        ...this.pick(json),
+        ...(pattern.endsWith('/save')
+          ? { saveId: `fuzz-${Math.floor(this.random() * 1e9)}`, expectedVersion: 1 + Math.floor(this.random() * 12) }
+          : {}),
+      });
+      return {
+        what: `JSON ${pattern}`,
+        path,
+        init: { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) },
+      };
     }
     const fields = Object.entries(GOOD_FORMS[pattern] ?? { name: 'x', do: 'keep' });
     for (let i = this.chance(0.1) ? 0 : 1 + Math.floor(this.random() * 3); i > 0 && fields.length; i--) {
@@ -138,7 +341,14 @@ test(`${REQUESTS} odd requests over all ${PATTERNS.length} addresses`, async () 
   const owner = connect(databaseUrl, null);
   const [[template]] = (await owner.query('select id from templates')) as [{ id: string }[], unknown];
 
-  const maker = new Maker(seeded(SEED), { clientId, visitId, templateId: [template!.id], photoId: [randomUUID()], kind: ['point', 'muscle'], id: ['GB14', 'x'] });
+  const maker = new Maker(seeded(SEED), {
+    clientId,
+    visitId,
+    templateId: [template!.id],
+    photoId: [randomUUID()],
+    kind: ['point', 'muscle'],
+    id: ['GB14', 'x'],
+  });
   const asked = Array.from({ length: REQUESTS }, (_, i) => maker.next(PATTERNS[i % PATTERNS.length]!));
   const bad: string[] = [];
   const statuses = new Map<number, number>();
@@ -149,10 +359,19 @@ test(`${REQUESTS} odd requests over all ${PATTERNS.length} addresses`, async () 
       if (!one) return;
       const started = performance.now();
       // Signing out would end the session of all the others.
-      const headers = { origin: served.url, ...(one.path.startsWith('/sign-out') ? {} : { cookie: me.cookie }), ...(one.init.headers as Record<string, string>) };
+      const headers = {
+        origin: served.url,
+        ...(one.path.startsWith('/sign-out') ? {} : { cookie: me.cookie }),
+        ...(one.init.headers as Record<string, string>),
+      };
       const told = `${one.what} ${one.path.slice(0, 120)} ${String(one.init.body ?? '').slice(0, 300)}`;
       try {
-        const answer = await fetch(`${served.url}${one.path}`, { redirect: 'manual', ...one.init, headers, signal: AbortSignal.timeout(20_000) });
+        const answer = await fetch(`${served.url}${one.path}`, {
+          redirect: 'manual',
+          ...one.init,
+          headers,
+          signal: AbortSignal.timeout(20_000),
+        });
         await answer.arrayBuffer();
         statuses.set(answer.status, (statuses.get(answer.status) ?? 0) + 1);
         if (answer.status >= 500) bad.push(`${answer.status}: ${told}`);
@@ -185,15 +404,25 @@ test(`${REQUESTS} odd requests over all ${PATTERNS.length} addresses`, async () 
   expect(bad).toEqual([]);
   expect(slowest).toBeLessThan(SLOW_MS);
   // Requests of every kind got somewhere: refusals of several sorts, and some that were taken.
-  for (const status of [200, 302, 404, 405, 415, 422]) expect(statuses.get(status) ?? 0, `answers ${status}`).toBeGreaterThan(20);
+  for (const status of [200, 302, 404, 405, 415, 422])
+    expect(statuses.get(status) ?? 0, `answers ${status}`).toBeGreaterThan(20);
 
   // Nothing is half-written: each version was made by one write, and what is stored can be read.
-  const [visits] = (await owner.query('select v.id, v.version, v.routine, (select count(*)::int from visit_writes w where w.visit_id = v.id) as writes from visits v')) as [{ id: string; version: number; routine: unknown; writes: number }[], unknown];
+  const [visits] = (await owner.query(
+    'select v.id, v.version, v.routine, (select count(*)::int from visit_writes w where w.visit_id = v.id) as writes from visits v',
+  )) as [{ id: string; version: number; routine: unknown; writes: number }[], unknown];
   expect(visits.filter((v) => v.version !== v.writes + 1)).toEqual([]);
   for (const v of visits) if (v.routine) parseRoutine(v.routine);
   // What was made is in the trail and the other way round: both are one transaction, or neither is there.
-  for (const [table, what] of [['clients', 'client-added'], ['products', 'product-added'], ['local_rules', 'rule-added'], ['body_measures', 'measures-taken']] as const) {
-    const [[counts]] = (await owner.query(`select (select count(*) from ${table})::int as made, (select count(*) from audit where what = '${what}')::int as noted, (select count(*) from audit where what = 'measures-removed')::int as removed`)) as [{ made: number; noted: number; removed: number }[], unknown];
+  for (const [table, what] of [
+    ['clients', 'client-added'],
+    ['products', 'product-added'],
+    ['local_rules', 'rule-added'],
+    ['body_measures', 'measures-taken'],
+  ] as const) {
+    const [[counts]] = (await owner.query(
+      `select (select count(*) from ${table})::int as made, (select count(*) from audit where what = '${what}')::int as noted, (select count(*) from audit where what = 'measures-removed')::int as removed`,
+    )) as [{ made: number; noted: number; removed: number }[], unknown];
     expect(counts!.made, table).toBeGreaterThan(0);
     expect(counts!.made + (table === 'body_measures' ? counts!.removed : 0), table).toBe(counts!.noted);
   }
@@ -212,13 +441,29 @@ test('60 MB in pieces are not read to the end, and 100 000 steps are counted bef
       else controller.enqueue(new Uint8Array(1_000_000).fill(97));
     },
   });
-  const refused = await fetch(`${served.url}/sign-in`, { method: 'POST', headers: { origin: served.url, 'Content-Type': 'application/x-www-form-urlencoded' }, body: endless, duplex: 'half' } as RequestInit).then((r) => r.status, () => 'cut off');
+  const refused = await fetch(`${served.url}/sign-in`, {
+    method: 'POST',
+    headers: { origin: served.url, 'Content-Type': 'application/x-www-form-urlencoded' },
+    body: endless,
+    duplex: 'half',
+  } as RequestInit).then(
+    (r) => r.status,
+    () => 'cut off',
+  );
   expect([413, 'cut off']).toContain(refused);
   expect(sent).toBeLessThan(30_000_000);
 
   const started = performance.now();
-  const body = JSON.stringify({ saveId: 'many-steps', expectedVersion: 1, patch: { kind: 'routine', routine: { ...routine, steps: Array(100_000).fill(0) } } });
-  const answer = await me.send(`/visits/${visit}/save`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body });
+  const body = JSON.stringify({
+    saveId: 'many-steps',
+    expectedVersion: 1,
+    patch: { kind: 'routine', routine: { ...routine, steps: Array(100_000).fill(0) } },
+  });
+  const answer = await me.send(`/visits/${visit}/save`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body,
+  });
   expect(answer.status).toBe(422);
   expect(performance.now() - started).toBeLessThan(1000);
 });
@@ -227,7 +472,12 @@ test('a method that has no meaning here is told so', async () => {
   const { request } = await import('node:http');
   const status = await new Promise<number>((done, failed) => {
     const { hostname, port } = new URL(served.url);
-    request({ hostname, port, method: 'TRACE', path: '/today' }, (answer) => (answer.resume(), done(answer.statusCode!))).on('error', failed).end();
+    request(
+      { hostname, port, method: 'TRACE', path: '/today' },
+      (answer) => (answer.resume(), done(answer.statusCode!)),
+    )
+      .on('error', failed)
+      .end();
   });
   expect(status).toBe(405);
 });

@@ -33,7 +33,10 @@ test('a press arrives line by line, from the first word to letting go', async ()
 
 test('two presses at once do not mix', async () => {
   await started();
-  const [a, b] = await Promise.all([read(pressStream(press, new AbortController().signal)!), read(pressStream({ ...press, trial: 2 }, new AbortController().signal)!)]);
+  const [a, b] = await Promise.all([
+    read(pressStream(press, new AbortController().signal)!),
+    read(pressStream({ ...press, trial: 2 }, new AbortController().signal)!),
+  ]);
   expect(a).not.toBe(b);
   expect([a, b].map((t) => t.match(/MARK/g)?.length)).toEqual([1, 1]);
 });
@@ -47,10 +50,13 @@ test('without a gauge there is no stream; a gauge that does not answer is told',
   expect(await read(pressStream(press, new AbortController().signal)!)).toContain('event: gone');
 });
 
-test.each(['192.0.2.7:4390', 'example.org:80', '127.0.0.1', '127.0.0.1:99999'])('%s is no gauge of this machine', (address) => {
-  process.env.VELVET_GAUGE = address;
-  expect(hasGauge()).toBe(false);
-});
+test.each(['192.0.2.7:4390', 'example.org:80', '127.0.0.1', '127.0.0.1:99999'])(
+  '%s is no gauge of this machine',
+  (address) => {
+    process.env.VELVET_GAUGE = address;
+    expect(hasGauge()).toBe(false);
+  },
+);
 
 test('a page that goes away lets the gauge go', async () => {
   await started(1);

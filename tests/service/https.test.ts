@@ -23,8 +23,34 @@ beforeAll(async () => {
   port = await freePort();
   const databaseUrl = await freshDatabase(inject('clusterUrl'));
   // The first one makes the tables; only then the second has to find them.
-  for (let i = 0; i < 2; i++) served = [...served, await serveForTests(databaseUrl, { VELVET_ORIGIN: `https://${HOST}:${port}`, VELVET_PROXIES: 'loopback' })];
-  const made = spawnSync('openssl', ['req', '-x509', '-newkey', 'ec', '-pkeyopt', 'ec_paramgen_curve:prime256v1', '-nodes', '-days', '2', '-subj', `/CN=${HOST}`, '-addext', `subjectAltName=DNS:${HOST}`, '-keyout', join(folder, 'key.pem'), '-out', join(folder, 'cert.pem')], { encoding: 'utf8' });
+  for (let i = 0; i < 2; i++)
+    served = [
+      ...served,
+      await serveForTests(databaseUrl, { VELVET_ORIGIN: `https://${HOST}:${port}`, VELVET_PROXIES: 'loopback' }),
+    ];
+  const made = spawnSync(
+    'openssl',
+    [
+      'req',
+      '-x509',
+      '-newkey',
+      'ec',
+      '-pkeyopt',
+      'ec_paramgen_curve:prime256v1',
+      '-nodes',
+      '-days',
+      '2',
+      '-subj',
+      `/CN=${HOST}`,
+      '-addext',
+      `subjectAltName=DNS:${HOST}`,
+      '-keyout',
+      join(folder, 'key.pem'),
+      '-out',
+      join(folder, 'cert.pem'),
+    ],
+    { encoding: 'utf8' },
+  );
   expect(made.status, made.stderr).toBe(0);
   certificate = readFileSync(join(folder, 'cert.pem'), 'utf8');
   writeFileSync(join(folder, 'both.pem'), certificate + readFileSync(join(folder, 'key.pem'), 'utf8'));
@@ -63,25 +89,49 @@ interface Answer {
   headers: IncomingHttpHeaders;
   body: string;
 }
-function ask(method: string, path: string, more: { body?: string; headers?: Record<string, string>; host?: string } = {}): Promise<Answer> {
+function ask(
+  method: string,
+  path: string,
+  more: { body?: string; headers?: Record<string, string>; host?: string } = {},
+): Promise<Answer> {
   return new Promise((done, failed) => {
-    const asked = request({ host: '127.0.0.1', port, method, path, ca: certificate, servername: HOST, headers: { host: more.host ?? `${HOST}:${port}`, ...more.headers } }, (answer) => {
-      let body = '';
-      answer.setEncoding('utf8');
-      answer.on('data', (chunk: string) => (body += chunk));
-      answer.on('end', () => done({ status: answer.statusCode!, headers: answer.headers, body }));
-    });
+    const asked = request(
+      {
+        host: '127.0.0.1',
+        port,
+        method,
+        path,
+        ca: certificate,
+        servername: HOST,
+        headers: { host: more.host ?? `${HOST}:${port}`, ...more.headers },
+      },
+      (answer) => {
+        let body = '';
+        answer.setEncoding('utf8');
+        answer.on('data', (chunk: string) => (body += chunk));
+        answer.on('end', () => done({ status: answer.statusCode!, headers: answer.headers, body }));
+      },
+    );
     asked.on('error', failed);
     asked.end(more.body);
   });
 }
 const form = (path: string, fields: Record<string, string>, headers: Record<string, string> = {}) =>
-  ask('POST', path, { body: String(new URLSearchParams(fields)), headers: { origin: `https://${HOST}:${port}`, 'content-type': 'application/x-www-form-urlencoded', ...headers } });
+  ask('POST', path, {
+    body: String(new URLSearchParams(fields)),
+    headers: { origin: `https://${HOST}:${port}`, 'content-type': 'application/x-www-form-urlencoded', ...headers },
+  });
 
 describe('behind HTTPS', () => {
   let cookie = '';
   test('a practice is opened, with a cookie that belongs to this host and to HTTPS alone', async () => {
-    const answer = await form('/new-practice', { practice: 'Quay Street Hands', timeZone: 'Europe/Lisbon', name: 'Rafe Oyelaran', email: 'rafe@quay.example', password: 'a long enough one' });
+    const answer = await form('/new-practice', {
+      practice: 'Quay Street Hands',
+      timeZone: 'Europe/Lisbon',
+      name: 'Rafe Oyelaran',
+      email: 'rafe@quay.example',
+      password: 'a long enough one',
+    });
     expect(answer.status).toBe(302);
     const [set] = answer.headers['set-cookie']!;
     expect(set).toMatch(/^__Host-velvet-session=/);
@@ -115,7 +165,9 @@ describe('behind HTTPS', () => {
     expect([page.status, page.headers.location]).toEqual([302, '/sign-in?to=%2Ftoday']);
   });
   test('tries at a password are counted by the visitor’s address, as the proxy tells it', async () => {
-    const tries = await Promise.all(Array.from({ length: 12 }, () => form('/sign-in', { email: 'rafe@quay.example', password: 'wrong' })));
+    const tries = await Promise.all(
+      Array.from({ length: 12 }, () => form('/sign-in', { email: 'rafe@quay.example', password: 'wrong' })),
+    );
     expect(tries.filter((t) => t.status === 422)).toHaveLength(5);
     expect(tries.filter((t) => t.status === 429)).toHaveLength(7);
   });

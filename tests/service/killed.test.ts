@@ -33,19 +33,54 @@ test(`the application is killed ${KILLS} times while entries are made: nothing t
   const owner = connect(databaseUrl, null);
   /** Counts as the database has them now. */
   const stored = async (): Promise<{ note: number; tender: number; version: number }> => {
-    const [[row]] = (await owner.query(`select version, coalesce(record->>'note', '0')::int as note, coalesce((select value::int from readings r where r.visit_id = v.id and measure = 'opening-mm'), 0) as tender from visits v where id = :visitId`, { replacements: { visitId } })) as [{ note: number; tender: number; version: number }[], unknown];
+    const [[row]] = (await owner.query(
+      `select version, coalesce(record->>'note', '0')::int as note, coalesce((select value::int from readings r where r.visit_id = v.id and measure = 'opening-mm'), 0) as tender from visits v where id = :visitId`,
+      { replacements: { visitId } },
+    )) as [{ note: number; tender: number; version: number }[], unknown];
     return row!;
   };
-  const countsOf = (w: Working) => ({ note: Number(w.record.note || 0), tender: w.readings.find((r) => r.measure === 'opening-mm')?.value ?? 0 });
+  const countsOf = (w: Working) => ({
+    note: Number(w.record.note || 0),
+    tender: w.readings.find((r) => r.measure === 'opening-mm')?.value ?? 0,
+  });
 
   let kept: Kept = { version: 1, writes: [] };
   let saved = { note: 0, tender: 0 };
   let savedTimes = 0;
   const open = async () => {
     const now = await stored();
-    const start = workingOf({ stage: 'screen', screen: EMPTY_SCREEN, routine: null, record: { ...EMPTY_RECORD, note: now.note ? String(now.note) : '' }, findings: EMPTY_FINDINGS } as unknown as Visit, now.tender ? [{ measure: 'opening-mm', complaintId: null, place: '', side: 'midline', phase: 'before', value: now.tender, source: 'studio', takenAt: '', visitId }] : [], []);
+    const start = workingOf(
+      {
+        stage: 'screen',
+        screen: EMPTY_SCREEN,
+        routine: null,
+        record: { ...EMPTY_RECORD, note: now.note ? String(now.note) : '' },
+        findings: EMPTY_FINDINGS,
+      } as unknown as Visit,
+      now.tender
+        ? [
+            {
+              measure: 'opening-mm',
+              complaintId: null,
+              place: '',
+              side: 'midline',
+              phase: 'before',
+              value: now.tender,
+              source: 'studio',
+              takenAt: '',
+              visitId,
+            },
+          ]
+        : [],
+      [],
+    );
     const queue = new SaveQueue({
-      visitId, version: now.version, stored: start, makeId: randomUUID, retryMs: 20, keep: (k) => (kept = structuredClone(k)),
+      visitId,
+      version: now.version,
+      stored: start,
+      makeId: randomUUID,
+      retryMs: 20,
+      keep: (k) => (kept = structuredClone(k)),
       tell: (shown, save) => {
         if (save.status !== 'saved' || save.refused.length) return;
         saved = countsOf(shown);
@@ -74,7 +109,13 @@ test(`the application is killed ${KILLS} times while entries are made: nothing t
     while (Date.now() < until) {
       n++;
       if (random() < 0.5) queue.add({ kind: 'record', record: { ...EMPTY_RECORD, note: String(n) } });
-      else queue.add({ kind: 'readings', entries: [{ measure: 'opening-mm', complaintId: null, place: '', side: 'midline', phase: 'before', value: n % 90 }] });
+      else
+        queue.add({
+          kind: 'readings',
+          entries: [
+            { measure: 'opening-mm', complaintId: null, place: '', side: 'midline', phase: 'before', value: n % 90 },
+          ],
+        });
       // Now in a burst, now with a pause in which everything gets written.
       await new Promise((r) => setTimeout(r, random() < 0.6 ? random() * 15 : 100 + random() * 200));
     }
@@ -100,7 +141,10 @@ test(`the application is killed ${KILLS} times while entries are made: nothing t
   expect({ note, tender }).toEqual(countsOf(queue.shown));
   expect(savedTimes).toBeGreaterThanOrEqual(KILLS);
   // Every version was made by one write that is known by its id: none was done twice.
-  const [[row]] = (await owner.query('select v.version, count(w.save_id)::int as writes from visits v join visit_writes w on w.visit_id = v.id where v.id = :visitId group by v.version', { replacements: { visitId } })) as [{ version: number; writes: number }[], unknown];
+  const [[row]] = (await owner.query(
+    'select v.version, count(w.save_id)::int as writes from visits v join visit_writes w on w.visit_id = v.id where v.id = :visitId group by v.version',
+    { replacements: { visitId } },
+  )) as [{ version: number; writes: number }[], unknown];
   expect(row!.version).toBe(row!.writes + 1);
   await owner.close();
 }, 240_000);

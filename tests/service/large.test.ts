@@ -7,11 +7,27 @@ import { besideVisit } from '../../server/db/queries/beside-visit.server.ts';
 import { findClient, findClientsByName, listClients } from '../../server/db/queries/clients.server.ts';
 import { coursesOf, coursesToLookAt, refreshOutdatedCourses } from '../../server/db/queries/courses.server.ts';
 import { latestMeasures, measuredClients } from '../../server/db/queries/measures.server.ts';
-import { endsOfClient, ratingsOfClient, ratingsOfVisits, readingsBefore, readingsOfVisit } from '../../server/db/queries/readings.server.ts';
+import {
+  endsOfClient,
+  ratingsOfClient,
+  ratingsOfVisits,
+  readingsBefore,
+  readingsOfVisit,
+} from '../../server/db/queries/readings.server.ts';
 import { runsOfVisit } from '../../server/db/queries/runs.server.ts';
 import { scoresOfClient } from '../../server/db/queries/scores.server.ts';
 import { findTemplatesByName, templateNames } from '../../server/db/queries/templates.server.ts';
-import { findVisit, openReferrals, openVisitBetween, reviewsDue, visitBefore, visitNumber, visitsBetween, visitsOfClient, visitTimes } from '../../server/db/queries/visits.server.ts';
+import {
+  findVisit,
+  openReferrals,
+  openVisitBetween,
+  reviewsDue,
+  visitBefore,
+  visitNumber,
+  visitsBetween,
+  visitsOfClient,
+  visitTimes,
+} from '../../server/db/queries/visits.server.ts';
 import { inPractice } from '../../server/db/scope.ts';
 import { closeDatabase, openFreshDatabase, openPractice, owner, type Tenant } from './database.ts';
 
@@ -27,7 +43,11 @@ let visitId: string;
 beforeAll(async () => {
   await openFreshDatabase();
   tenant = await openPractice('Large');
-  ({ clientId, visitId } = await fillLargePractice(process.env.VELVET_OWNER_FOR_TESTS!, tenant, { clients: CLIENTS, visitsEach: 12, readings: READINGS }));
+  ({ clientId, visitId } = await fillLargePractice(process.env.VELVET_OWNER_FOR_TESTS!, tenant, {
+    clients: CLIENTS,
+    visitsEach: 12,
+    readings: READINGS,
+  }));
   await refreshOutdatedCourses(tenant.practiceId);
   await owner().query('analyze');
 }, 120_000);
@@ -42,13 +62,16 @@ interface Plan {
   Plans?: Plan[];
 }
 const rowsRead = (plan: Plan, table: string): number =>
-  (plan['Relation Name'] === table ? (plan['Actual Rows'] + (plan['Rows Removed by Filter'] ?? 0)) * plan['Actual Loops'] : 0) + (plan.Plans ?? []).reduce((sum, p) => sum + rowsRead(p, table), 0);
+  (plan['Relation Name'] === table
+    ? (plan['Actual Rows'] + (plan['Rows Removed by Filter'] ?? 0)) * plan['Actual Loops']
+    : 0) + (plan.Plans ?? []).reduce((sum, p) => sum + rowsRead(p, table), 0);
 
 /** The statements that a page asks, as they reach the database. */
 async function statementsOf(page: (p: string) => Promise<unknown>): Promise<string[]> {
   const seen: string[] = [];
   const { options } = database() as unknown as { options: { logging: unknown } };
-  options.logging = (line: string) => seen.push(line.replace(/^Executing \([^)]*\): /, '').replace(/^set local velvet\.practice = '[^']*'; /, ''));
+  options.logging = (line: string) =>
+    seen.push(line.replace(/^Executing \([^)]*\): /, '').replace(/^set local velvet\.practice = '[^']*'; /, ''));
   try {
     await page(tenant.practiceId);
   } finally {
@@ -61,12 +84,62 @@ const now = new Date();
 const day = { from: new Date(now.getTime() - 43_200_000), to: new Date(now.getTime() + 43_200_000) };
 const visit = async (p: string) => (await findVisit(p, visitId))!;
 const PAGES: [string, (p: string) => Promise<unknown>][] = [
-  ['Today', async (p) => [await visitsBetween(p, day.from, day.to), await coursesToLookAt(p, now, 30), await openReferrals(p), await reviewsDue(p, '2099-01-01', 30), await coursesOf(p, (await visitsBetween(p, day.from, day.to)).map((v) => v.clientId))]],
-  ['Clients', async (p) => { for (const sort of ['name', 'last', 'visits'] as const) await listClients(p, { find: '', sort, descending: true, page: 2, pageSize: 15 }); }],
+  [
+    'Today',
+    async (p) => [
+      await visitsBetween(p, day.from, day.to),
+      await coursesToLookAt(p, now, 30),
+      await openReferrals(p),
+      await reviewsDue(p, '2099-01-01', 30),
+      await coursesOf(
+        p,
+        (await visitsBetween(p, day.from, day.to)).map((v) => v.clientId),
+      ),
+    ],
+  ],
+  [
+    'Clients',
+    async (p) => {
+      for (const sort of ['name', 'last', 'visits'] as const)
+        await listClients(p, { find: '', sort, descending: true, page: 2, pageSize: 15 });
+    },
+  ],
   ['find', async (p) => [await findClientsByName(p, '01', 6), await findTemplatesByName(p, 'a', 4)]],
-  ['Relief', async (p) => [await findClient(p, clientId), await visitTimes(p, clientId, now), await openVisitBetween(p, clientId, day.from, day.to), await ratingsOfClient(p, clientId), await endsOfClient(p, clientId)]],
-  ['Visits', async (p) => ratingsOfVisits(p, (await visitsOfClient(p, clientId)).map((v) => v.id))],
-  ['a visit', async (p) => { const v = await visit(p); await Promise.all([latestMeasures(p, clientId), scoresOfClient(p, clientId), readingsOfVisit(p, visitId), readingsBefore(p, v), visitNumber(p, v), visitBefore(p, v), besideVisit(p, v), templateNames(p), runsOfVisit(p, visitId)]); }],
+  [
+    'Relief',
+    async (p) => [
+      await findClient(p, clientId),
+      await visitTimes(p, clientId, now),
+      await openVisitBetween(p, clientId, day.from, day.to),
+      await ratingsOfClient(p, clientId),
+      await endsOfClient(p, clientId),
+    ],
+  ],
+  [
+    'Visits',
+    async (p) =>
+      ratingsOfVisits(
+        p,
+        (await visitsOfClient(p, clientId)).map((v) => v.id),
+      ),
+  ],
+  [
+    'a visit',
+    async (p) => {
+      const v = await visit(p);
+      await Promise.all([
+        latestMeasures(p, clientId),
+        scoresOfClient(p, clientId),
+        readingsOfVisit(p, visitId),
+        readingsBefore(p, v),
+        visitNumber(p, v),
+        visitBefore(p, v),
+        besideVisit(p, v),
+        templateNames(p),
+        runsOfVisit(p, visitId),
+      ]);
+    },
+  ],
   ['the trail', async (p) => [await auditTrail(p, null, 100), await checkTrail(p, 0)]],
   ['the atlas', (p) => measuredClients(p)],
 ];
@@ -75,14 +148,24 @@ test.each(PAGES)('%s reads no more readings than it shows', async (_name, page) 
   const statements = await statementsOf(page);
   expect(statements.length).toBeGreaterThan(0);
   for (const sql of statements) {
-    const [row] = await inPractice(tenant.practiceId, () => database().query<{ 'QUERY PLAN': [{ Plan: Plan }] }>(`explain (analyze, timing off, format json) ${sql}`, { type: QueryTypes.SELECT, raw: true }));
+    const [row] = await inPractice(tenant.practiceId, () =>
+      database().query<{ 'QUERY PLAN': [{ Plan: Plan }] }>(`explain (analyze, timing off, format json) ${sql}`, {
+        type: QueryTypes.SELECT,
+        raw: true,
+      }),
+    );
     const { Plan: plan } = row!['QUERY PLAN'][0];
     expect(rowsRead(plan, 'readings'), sql).toBeLessThanOrEqual(MOST_READ);
   }
 });
 
 test('a scan of all readings would be seen', async () => {
-  const [row] = await inPractice(tenant.practiceId, () => database().query<{ 'QUERY PLAN': [{ Plan: Plan }] }>(`explain (analyze, format json) select count(*) from readings where value > 100`, { type: QueryTypes.SELECT }));
+  const [row] = await inPractice(tenant.practiceId, () =>
+    database().query<{ 'QUERY PLAN': [{ Plan: Plan }] }>(
+      `explain (analyze, format json) select count(*) from readings where value > 100`,
+      { type: QueryTypes.SELECT },
+    ),
+  );
   expect(rowsRead(row!['QUERY PLAN'][0].Plan, 'readings')).toBeGreaterThan(MOST_READ);
 });
 

@@ -3,7 +3,14 @@ import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest'
 import type { GuideEvent } from '../../core/guide/machine.ts';
 import { openRun, runsOfVisit, takeEvents } from '../../server/db/queries/runs.server.ts';
 import { saveVisit } from '../../server/db/queries/save-visit.server.ts';
-import { deleteTemplate, findTemplate, findTemplatesByName, listTemplates, renameTemplate, saveTemplate } from '../../server/db/queries/templates.server.ts';
+import {
+  deleteTemplate,
+  findTemplate,
+  findTemplatesByName,
+  listTemplates,
+  renameTemplate,
+  saveTemplate,
+} from '../../server/db/queries/templates.server.ts';
 import { bareStep, hold, routineFrom, routineOf } from '../support/routines.ts';
 import { addClient, addVisit, closeDatabase, openFreshDatabase, openPractice, type Tenant } from './database.ts';
 
@@ -20,14 +27,24 @@ beforeEach(async () => {
 });
 afterAll(closeDatabase);
 
-const event = (kind: GuideEvent['kind'], atMs: number, text?: string): GuideEvent => ({ id: randomUUID(), kind, atMs, ...(text === undefined ? {} : { text }) });
+const event = (kind: GuideEvent['kind'], atMs: number, text?: string): GuideEvent => ({
+  id: randomUUID(),
+  kind,
+  atMs,
+  ...(text === undefined ? {} : { text }),
+});
 const T = 1_800_000_000_000;
 /** What the device sends, with the server's clock at the same moment. */
-const take = (runId: string, events: GuideEvent[], nowMs: number) => takeEvents(tenant.practiceId, visitId, runId, events, nowMs, nowMs);
+const take = (runId: string, events: GuideEvent[], nowMs: number) =>
+  takeEvents(tenant.practiceId, visitId, runId, events, nowMs, nowMs);
 
 describe('runs', () => {
   test('two devices that open at once get the same run', async () => {
-    const runs = await Promise.all([openRun(tenant.practiceId, visitId), openRun(tenant.practiceId, visitId), openRun(tenant.practiceId, visitId)]);
+    const runs = await Promise.all([
+      openRun(tenant.practiceId, visitId),
+      openRun(tenant.practiceId, visitId),
+      openRun(tenant.practiceId, visitId),
+    ]);
     expect(new Set(runs.map((r) => r!.id)).size).toBe(1);
   });
   test('a visit without a routine has nothing to run', async () => {
@@ -36,7 +53,11 @@ describe('runs', () => {
   });
   test('the routine is kept as it was when the run began', async () => {
     await openRun(tenant.practiceId, visitId);
-    await saveVisit(tenant, visitId, { saveId: randomUUID(), expectedVersion: 2, patch: { kind: 'routine', routine: routineFrom(['temple-circles']) } });
+    await saveVisit(tenant, visitId, {
+      saveId: randomUUID(),
+      expectedVersion: 2,
+      patch: { kind: 'routine', routine: routineFrom(['temple-circles']) },
+    });
     expect((await runsOfVisit(tenant.practiceId, visitId))[0]!.routine.steps.length).toBe(2);
   });
   test('each event is taken once, however often it is sent', async () => {
@@ -58,13 +79,19 @@ describe('runs', () => {
     await take(run.id, [event('start', T)], T);
     expect(await take(run.id, [], T + 80_001)).toMatchObject({ status: 'done' });
     const [stored] = await runsOfVisit(tenant.practiceId, visitId);
-    expect(stored!.steps).toMatchObject([{ stepId: 'a', plannedSeconds: 60, doneSeconds: 60, left: { doneSeconds: 30 }, right: { doneSeconds: 30 } }, { stepId: 'b', doneSeconds: 20 }]);
+    expect(stored!.steps).toMatchObject([
+      { stepId: 'a', plannedSeconds: 60, doneSeconds: 60, left: { doneSeconds: 30 }, right: { doneSeconds: 30 } },
+      { stepId: 'b', doneSeconds: 20 },
+    ]);
   });
   test('a stop is stored with what each side got, and another run may begin', async () => {
     const run = (await openRun(tenant.practiceId, visitId))!;
     await take(run.id, [event('start', T), event('stop', T + 40_000, 'Out of time')], T + 50_000);
     const [stored] = await runsOfVisit(tenant.practiceId, visitId);
-    expect(stored).toMatchObject({ status: 'stopped', steps: [{ left: { doneSeconds: 30 }, right: { doneSeconds: 10 } }, { doneSeconds: 0 }] });
+    expect(stored).toMatchObject({
+      status: 'stopped',
+      steps: [{ left: { doneSeconds: 30 }, right: { doneSeconds: 10 } }, { doneSeconds: 0 }],
+    });
     expect((await openRun(tenant.practiceId, visitId))!.id).not.toBe(run.id);
   });
   test('a run that is not there', async () => expect(await take(randomUUID(), [], T)).toBe('missing'));
@@ -95,25 +122,42 @@ describe('the clock of a run', () => {
   test('is the server’s: a device that says later afterwards ends nothing', async () => {
     const run = (await openRun(tenant.practiceId, visitId))!;
     await takeEvents(tenant.practiceId, visitId, run.id, [event('start', T)], T, T);
-    expect(await takeEvents(tenant.practiceId, visitId, run.id, [], T + 900_000, T + 10_000)).toMatchObject({ status: 'open' });
+    expect(await takeEvents(tenant.practiceId, visitId, run.id, [], T + 900_000, T + 10_000)).toMatchObject({
+      status: 'open',
+    });
     expect(await takeEvents(tenant.practiceId, visitId, run.id, [], T, T + 80_001)).toMatchObject({ status: 'done' });
   });
   test('minds a device whose clock is wrong by hours', async () => {
     const run = (await openRun(tenant.practiceId, visitId))!;
     const ahead = 5 * 3_600_000;
     await takeEvents(tenant.practiceId, visitId, run.id, [event('start', T + ahead)], T + ahead, T);
-    expect(await takeEvents(tenant.practiceId, visitId, run.id, [], null, T + 79_000)).toMatchObject({ status: 'open' });
-    expect(await takeEvents(tenant.practiceId, visitId, run.id, [], null, T + 80_001)).toMatchObject({ status: 'done' });
+    expect(await takeEvents(tenant.practiceId, visitId, run.id, [], null, T + 79_000)).toMatchObject({
+      status: 'open',
+    });
+    expect(await takeEvents(tenant.practiceId, visitId, run.id, [], null, T + 80_001)).toMatchObject({
+      status: 'done',
+    });
   });
   test('a slow way for the first events hides none of the later ones', async () => {
     const run = (await openRun(tenant.practiceId, visitId))!;
     await takeEvents(tenant.practiceId, visitId, run.id, [event('start', T)], T, T + 3000);
-    expect(await takeEvents(tenant.practiceId, visitId, run.id, [event('stop', T + 10_000, 'Out of time')], T + 10_000, T + 10_020)).toMatchObject({ status: 'stopped' });
+    expect(
+      await takeEvents(
+        tenant.practiceId,
+        visitId,
+        run.id,
+        [event('stop', T + 10_000, 'Out of time')],
+        T + 10_000,
+        T + 10_020,
+      ),
+    ).toMatchObject({ status: 'stopped' });
   });
   test('a slow way for the first events does not hold up the end', async () => {
     const run = (await openRun(tenant.practiceId, visitId))!;
     await takeEvents(tenant.practiceId, visitId, run.id, [event('start', T)], T, T + 900);
-    expect(await takeEvents(tenant.practiceId, visitId, run.id, [], T + 80_001, T + 80_020)).toMatchObject({ status: 'done' });
+    expect(await takeEvents(tenant.practiceId, visitId, run.id, [], T + 80_001, T + 80_020)).toMatchObject({
+      status: 'done',
+    });
   });
   test('refuses what has not happened yet', async () => {
     const run = (await openRun(tenant.practiceId, visitId))!;
@@ -125,12 +169,20 @@ describe('the clock of a run', () => {
 
 describe('templates', () => {
   const boss = () => ({ ...tenant, role: 'owner' as const });
-  const colleague = () => ({ practiceId: tenant.practiceId, practitionerId: randomUUID(), role: 'practitioner' as const });
+  const colleague = () => ({
+    practiceId: tenant.practiceId,
+    practitionerId: randomUUID(),
+    role: 'practitioner' as const,
+  });
   const keep = (name: string) => saveTemplate(tenant, name, routineFrom(['temple-circles']));
   test('are kept under a name of their own', async () => {
     const id = await keep('Evening headache');
     expect(await keep('evening HEADACHE')).toBe('name-taken');
-    expect(await findTemplate(tenant.practiceId, id)).toMatchObject({ name: 'Evening headache', version: 1, body: { name: 'Evening headache' } });
+    expect(await findTemplate(tenant.practiceId, id)).toMatchObject({
+      name: 'Evening headache',
+      version: 1,
+      body: { name: 'Evening headache' },
+    });
     expect((await listTemplates(tenant.practiceId)).find((t) => t.id === id)!.createdBy).toBe('Imke Dahl');
     expect(await findTemplatesByName(tenant.practiceId, 'evening', 5)).toEqual([{ id, name: 'Evening headache' }]);
   });
@@ -143,7 +195,9 @@ describe('templates', () => {
   });
   test('kept twice by one press is one', async () => {
     const key = randomUUID();
-    const made = await Promise.all([1, 2, 3].map(() => saveTemplate(tenant, 'Pressed', routineFrom(['temple-circles']), key)));
+    const made = await Promise.all(
+      [1, 2, 3].map(() => saveTemplate(tenant, 'Pressed', routineFrom(['temple-circles']), key)),
+    );
     expect(new Set(made).size).toBe(1);
   });
   test('renaming minds version and names', async () => {

@@ -21,7 +21,11 @@ afterAll(() => {
 });
 
 const env = () => ({ ...process.env, DATABASE_URL: '', VELVET_DATA: data, NODE_ENV: 'production' });
-const run = (command: string, args: string[], more: NodeJS.ProcessEnv = {}) => spawnSync(process.execPath, ['--import', 'tsx', `scripts/${command}.ts`, ...args], { encoding: 'utf8', env: { ...env(), ...more } });
+const run = (command: string, args: string[], more: NodeJS.ProcessEnv = {}) =>
+  spawnSync(process.execPath, ['--import', 'tsx', `scripts/${command}.ts`, ...args], {
+    encoding: 'utf8',
+    env: { ...env(), ...more },
+  });
 const folder = () => join(data, 'empty');
 function postmaster(): number | null {
   const file = join(folder(), 'postgres', 'postmaster.pid');
@@ -36,8 +40,16 @@ interface Started {
   ended: Promise<number | null>;
 }
 /** Starts the application; the promise is there at once, the address when it serves. */
-function start(port: number): { child: ChildProcess; log: () => string; serving: Promise<Started>; ended: Promise<number | null> } {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'scripts/demo.ts', '--empty', '--port', String(port)], { env: env(), stdio: ['ignore', 'pipe', 'pipe'] });
+function start(port: number): {
+  child: ChildProcess;
+  log: () => string;
+  serving: Promise<Started>;
+  ended: Promise<number | null>;
+} {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'scripts/demo.ts', '--empty', '--port', String(port)], {
+    env: env(),
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   let text = '';
   const log = () => text;
   const ended = new Promise<number | null>((done) => child.on('exit', done));
@@ -61,13 +73,28 @@ describe('what is wrong with a command is one line and exit code 2', () => {
     ['demo', ['--port', '70000'], {}, /^--port: a whole number from 1 to 65535/],
     ['demo', ['--port', 'nonsense'], {}, /^--port: /],
     ['demo', [], { DATABASE_URL: 'nonsense' }, /^DATABASE_URL: an address such as/],
-    ['demo', [], { DATABASE_URL: 'postgres://velvet:x@127.0.0.1:1/velvet' }, /^DATABASE_URL: the database "velvet" at 127\.0\.0\.1:1 cannot be reached \(ECONNREFUSED\)/],
-    ['demo', ['--reset'], { DATABASE_URL: 'postgres://velvet:x@127.0.0.1:1/velvet' }, /^--reset works on the private cluster only/],
+    [
+      'demo',
+      [],
+      { DATABASE_URL: 'postgres://velvet:x@127.0.0.1:1/velvet' },
+      /^DATABASE_URL: the database "velvet" at 127\.0\.0\.1:1 cannot be reached \(ECONNREFUSED\)/,
+    ],
+    [
+      'demo',
+      ['--reset'],
+      { DATABASE_URL: 'postgres://velvet:x@127.0.0.1:1/velvet' },
+      /^--reset works on the private cluster only/,
+    ],
     ['demo', [], { VELVET_ORIGIN: 'studio.example' }, /^VELVET_ORIGIN: /],
     ['serve', [], {}, /^DATABASE_URL is not set; --help/],
     ['serve', [], { DATABASE_URL: 'mysql://x/y' }, /^DATABASE_URL: /],
     ['serve', [], { DATABASE_URL: 'postgres://velvet@127.0.0.1:1/velvet', PORT: '0' }, /^PORT: /],
-    ['serve', [], { DATABASE_URL: 'postgres://velvet@127.0.0.1:1/velvet', HOST: '0.0.0.0' }, /^HOST: serving beyond this machine needs VELVET_ORIGIN/],
+    [
+      'serve',
+      [],
+      { DATABASE_URL: 'postgres://velvet@127.0.0.1:1/velvet', HOST: '0.0.0.0' },
+      /^HOST: serving beyond this machine needs VELVET_ORIGIN/,
+    ],
     ['dev', ['--nonsense'], {}, /^Unknown option/],
     ['check-trail', [], {}, /^DATABASE_URL is not set and the demo does not run/],
   ])('%s %j %j', (command, args, more, told) => {
@@ -86,7 +113,12 @@ describe('what is wrong with a command is one line and exit code 2', () => {
 describe('starting and stopping', () => {
   test('stopped or killed at any moment, the next start has everything that was called saved', async () => {
     // Cut off while the cluster is made, while it starts, while tables are made: each leaves something else behind.
-    for (const [signal, afterMs] of [['SIGKILL', 1500], ['SIGINT', 2500], ['SIGHUP', 3500], ['SIGKILL', 5000]] as const) {
+    for (const [signal, afterMs] of [
+      ['SIGKILL', 1500],
+      ['SIGINT', 2500],
+      ['SIGHUP', 3500],
+      ['SIGKILL', 5000],
+    ] as const) {
       const cut = start(await freePort());
       await new Promise((r) => setTimeout(r, afterMs));
       cut.child.kill(signal);
@@ -140,7 +172,10 @@ describe('a folder', () => {
     lock.note({ at: 'http://127.0.0.1:1' });
     expect(() => takeFolder(own)).toThrow('runs in this folder already, at http://127.0.0.1:1');
     lock.release();
-    for (const holder of [{ pid: 999_999_999, began: '1' }, { pid: process.pid, began: 'another time' }]) {
+    for (const holder of [
+      { pid: 999_999_999, began: '1' },
+      { pid: process.pid, began: 'another time' },
+    ]) {
       writeFileSync(join(own, 'running.json'), JSON.stringify(holder));
       takeFolder(own).release();
     }

@@ -4,10 +4,27 @@ import { EMPTY_RECORD } from '../../core/visit/model.ts';
 import { coursesOf } from '../../server/db/queries/courses.server.ts';
 import { readingsOfVisit } from '../../server/db/queries/readings.server.ts';
 import { saveVisit, type ReadingEntry, type VisitPatch } from '../../server/db/queries/save-visit.server.ts';
-import { createVisit, findVisit, noteReferralOutcome, openReferrals, reviewsDue, visitBefore, visitNumber, visitsBetween } from '../../server/db/queries/visits.server.ts';
+import {
+  createVisit,
+  findVisit,
+  noteReferralOutcome,
+  openReferrals,
+  reviewsDue,
+  visitBefore,
+  visitNumber,
+  visitsBetween,
+} from '../../server/db/queries/visits.server.ts';
 import type { Client } from '../../server/db/queries/clients.server.ts';
 import { routineFrom } from '../support/routines.ts';
-import { addClient, addVisit, asOwner, closeDatabase, openFreshDatabase, openPractice, type Tenant } from './database.ts';
+import {
+  addClient,
+  addVisit,
+  asOwner,
+  closeDatabase,
+  openFreshDatabase,
+  openPractice,
+  type Tenant,
+} from './database.ts';
 
 let tenant: Tenant;
 let client: Client;
@@ -22,12 +39,32 @@ beforeEach(async () => {
 });
 afterAll(closeDatabase);
 
-const write = (expectedVersion: number, patch: VisitPatch, saveId: string = randomUUID()) => saveVisit(tenant, visitId, { saveId, expectedVersion, patch });
-const tender = (value: number | null, over: Partial<ReadingEntry> = {}): VisitPatch => ({ kind: 'readings', entries: [{ measure: 'tenderness', complaintId: null, place: 'masseter-superficial', side: 'left', phase: 'before', value, ...over }] });
+const write = (expectedVersion: number, patch: VisitPatch, saveId: string = randomUUID()) =>
+  saveVisit(tenant, visitId, { saveId, expectedVersion, patch });
+const tender = (value: number | null, over: Partial<ReadingEntry> = {}): VisitPatch => ({
+  kind: 'readings',
+  entries: [
+    {
+      measure: 'tenderness',
+      complaintId: null,
+      place: 'masseter-superficial',
+      side: 'left',
+      phase: 'before',
+      value,
+      ...over,
+    },
+  ],
+});
 
 describe('writing', () => {
   test('a visit opened twice by one press is one visit, by two presses two', async () => {
-    const open = (once: string) => createVisit(tenant.practiceId, { clientId: client.id, practitionerId: tenant.practitionerId, startsAt: new Date(), once });
+    const open = (once: string) =>
+      createVisit(tenant.practiceId, {
+        clientId: client.id,
+        practitionerId: tenant.practitionerId,
+        startsAt: new Date(),
+        once,
+      });
     const key = randomUUID();
     const [a, b, c] = await Promise.all([open(key), open(key), open(randomUUID())]);
     expect(a).toBe(b);
@@ -35,8 +72,15 @@ describe('writing', () => {
   });
   test('each write raises the version', async () => {
     expect(await write(1, { kind: 'stage', stage: 'assess' })).toEqual({ result: 'saved', version: 2 });
-    expect(await write(2, { kind: 'routine', routine: routineFrom(['temple-circles']) })).toEqual({ result: 'saved', version: 3 });
-    expect(await findVisit(tenant.practiceId, visitId)).toMatchObject({ stage: 'assess', version: 3, routine: { name: 'Test' } });
+    expect(await write(2, { kind: 'routine', routine: routineFrom(['temple-circles']) })).toEqual({
+      result: 'saved',
+      version: 3,
+    });
+    expect(await findVisit(tenant.practiceId, visitId)).toMatchObject({
+      stage: 'assess',
+      version: 3,
+      routine: { name: 'Test' },
+    });
   });
   test('a stale write is refused with what is stored, and changes nothing', async () => {
     await write(1, { kind: 'routine', routine: routineFrom(['temple-circles'], { name: 'theirs' }) });
@@ -67,8 +111,12 @@ describe('writing', () => {
   });
   test('a product that is not the practice’s is refused', async () => {
     const screen = { answers: {}, preparation: [] };
-    expect(await write(1, { kind: 'screen', screen: { ...screen, product: randomUUID() } })).toMatchObject({ result: 'refused' });
-    expect(await write(1, { kind: 'screen', screen: { ...screen, product: 'oil' } })).toMatchObject({ result: 'refused' });
+    expect(await write(1, { kind: 'screen', screen: { ...screen, product: randomUUID() } })).toMatchObject({
+      result: 'refused',
+    });
+    expect(await write(1, { kind: 'screen', screen: { ...screen, product: 'oil' } })).toMatchObject({
+      result: 'refused',
+    });
     expect(await write(1, { kind: 'screen', screen })).toMatchObject({ result: 'saved' });
   });
   test('of ten writers at once on one version exactly one gets through', async () => {
@@ -77,7 +125,12 @@ describe('writing', () => {
     expect(results.filter((r) => r.result === 'stale').length).toBe(9);
   });
   test('what the caller does not allow is refused with its reason', async () => {
-    const result = await saveVisit(tenant, visitId, { saveId: randomUUID(), expectedVersion: 1, patch: { kind: 'stage', stage: 'guide' } }, () => 'A red flag.');
+    const result = await saveVisit(
+      tenant,
+      visitId,
+      { saveId: randomUUID(), expectedVersion: 1, patch: { kind: 'stage', stage: 'guide' } },
+      () => 'A red flag.',
+    );
     expect(result).toEqual({ result: 'refused', message: 'A red flag.' });
     expect((await findVisit(tenant.practiceId, visitId))!.stage).toBe('screen');
   });
@@ -87,7 +140,10 @@ describe('writing', () => {
     expect(await write(2, tender(1))).toMatchObject({ result: 'ended' });
     expect(await readingsOfVisit(tenant.practiceId, visitId)).toEqual([]);
   });
-  test('a visit that is not there', async () => expect(await saveVisit(tenant, randomUUID(), { saveId: randomUUID(), expectedVersion: 1, patch: tender(1) })).toEqual({ result: 'missing' }));
+  test('a visit that is not there', async () =>
+    expect(
+      await saveVisit(tenant, randomUUID(), { saveId: randomUUID(), expectedVersion: 1, patch: tender(1) }),
+    ).toEqual({ result: 'missing' }));
 });
 
 describe('readings', () => {
@@ -99,22 +155,73 @@ describe('readings', () => {
     expect(await readingsOfVisit(tenant.practiceId, visitId)).toEqual([]);
   });
   test('sides, phases and places are kept apart', async () => {
-    await write(1, { kind: 'readings', entries: [{ measure: 'tenderness', complaintId: null, place: 'masseter-superficial', side: 'left', phase: 'before', value: 3 }, { measure: 'tenderness', complaintId: null, place: 'masseter-superficial', side: 'right', phase: 'before', value: 1 }, { measure: 'tenderness', complaintId: null, place: 'masseter-superficial', side: 'left', phase: 'after', value: 2 }] });
-    expect((await readingsOfVisit(tenant.practiceId, visitId)).map((r) => `${r.side} ${r.phase} ${r.value}`).sort()).toEqual(['left after 2', 'left before 3', 'right before 1']);
+    await write(1, {
+      kind: 'readings',
+      entries: [
+        {
+          measure: 'tenderness',
+          complaintId: null,
+          place: 'masseter-superficial',
+          side: 'left',
+          phase: 'before',
+          value: 3,
+        },
+        {
+          measure: 'tenderness',
+          complaintId: null,
+          place: 'masseter-superficial',
+          side: 'right',
+          phase: 'before',
+          value: 1,
+        },
+        {
+          measure: 'tenderness',
+          complaintId: null,
+          place: 'masseter-superficial',
+          side: 'left',
+          phase: 'after',
+          value: 2,
+        },
+      ],
+    });
+    expect(
+      (await readingsOfVisit(tenant.practiceId, visitId)).map((r) => `${r.side} ${r.phase} ${r.value}`).sort(),
+    ).toEqual(['left after 2', 'left before 3', 'right before 1']);
   });
   test('a complaint of somebody else is not accepted, and the whole write falls', async () => {
     const other = await addClient(tenant, 'Petr Lindqvist');
-    const entries: ReadingEntry[] = [{ measure: 'tenderness', complaintId: null, place: 'masseter-superficial', side: 'left', phase: 'before', value: 2 }, { measure: 'nrs-now', complaintId: other.complaints[0]!.id, place: '', side: 'left', phase: 'before', value: 5 }];
+    const entries: ReadingEntry[] = [
+      {
+        measure: 'tenderness',
+        complaintId: null,
+        place: 'masseter-superficial',
+        side: 'left',
+        phase: 'before',
+        value: 2,
+      },
+      { measure: 'nrs-now', complaintId: other.complaints[0]!.id, place: '', side: 'left', phase: 'before', value: 5 },
+    ];
     expect(await write(1, { kind: 'readings', entries })).toMatchObject({ result: 'refused' });
     expect((await readingsOfVisit(tenant.practiceId, visitId)).length).toBe(0);
   });
   test('decimal millimetres come back as they went in', async () => {
     await write(1, tender(41.5, { measure: 'opening-mm', place: '', side: 'midline' }));
-    expect((await readingsOfVisit(tenant.practiceId, visitId))[0]).toMatchObject({ measure: 'opening-mm', value: 41.5, source: 'studio' });
+    expect((await readingsOfVisit(tenant.practiceId, visitId))[0]).toMatchObject({
+      measure: 'opening-mm',
+      value: 41.5,
+      source: 'studio',
+    });
   });
   test('courses for Today leave out what was rated right after the work and closed complaints', async () => {
     const jaw = client.complaints[0]!;
-    const rate = (phase: 'before' | 'after', value: number): ReadingEntry => ({ measure: 'nrs-now', complaintId: jaw.id, place: '', side: 'left', phase, value });
+    const rate = (phase: 'before' | 'after', value: number): ReadingEntry => ({
+      measure: 'nrs-now',
+      complaintId: jaw.id,
+      place: '',
+      side: 'left',
+      phase,
+      value,
+    });
     await write(1, { kind: 'readings', entries: [rate('before', 6), rate('after', 3)] });
     expect((await coursesOf(tenant.practiceId, [client.id])).map((c) => c.recent)).toEqual([[6]]);
     await write(2, { kind: 'readings', entries: [{ ...rate('before', 6), value: null }] });
@@ -136,22 +243,39 @@ describe('order in time', () => {
   test('the visits of a span come in order with names', async () => {
     const from = new Date(Date.now() - 3_600_000);
     const rows = await visitsBetween(tenant.practiceId, from, new Date(Date.now() + 3_600_000));
-    expect(rows.find((r) => r.id === visitId)).toMatchObject({ clientName: 'Noor Halvorsen', practitioner: 'Imke Dahl', stage: 'screen' });
+    expect(rows.find((r) => r.id === visitId)).toMatchObject({
+      clientName: 'Noor Halvorsen',
+      practitioner: 'Imke Dahl',
+      stage: 'screen',
+    });
     expect(rows.map((r) => r.startsAt)).toEqual(rows.map((r) => r.startsAt).sort());
   });
 });
 
 describe('what needs a look', () => {
   test('a stopped visit is an open referral until its outcome is noted', async () => {
-    await write(1, { kind: 'stage', stage: 'stopped', referral: { cautions: ['thunderclap'], seeWho: 'Emergency services now.', outcome: null, outcomeOn: null } });
+    await write(1, {
+      kind: 'stage',
+      stage: 'stopped',
+      referral: { cautions: ['thunderclap'], seeWho: 'Emergency services now.', outcome: null, outcomeOn: null },
+    });
     expect((await openReferrals(tenant.practiceId)).map((r) => r.visitId)).toContain(visitId);
     expect(await noteReferralOutcome(tenant, visitId, 'Seen, settled.', '2027-03-09')).toBe(true);
     expect((await openReferrals(tenant.practiceId)).map((r) => r.visitId)).not.toContain(visitId);
-    expect((await findVisit(tenant.practiceId, visitId))!.referral).toMatchObject({ cautions: ['thunderclap'], outcome: 'Seen, settled.', outcomeOn: '2027-03-09' });
+    expect((await findVisit(tenant.practiceId, visitId))!.referral).toMatchObject({
+      cautions: ['thunderclap'],
+      outcome: 'Seen, settled.',
+      outcomeOn: '2027-03-09',
+    });
   });
-  test('an outcome belongs to a stopped visit only', async () => expect(await noteReferralOutcome(tenant, visitId, 'x', '2027-03-09')).toBe(false));
+  test('an outcome belongs to a stopped visit only', async () =>
+    expect(await noteReferralOutcome(tenant, visitId, 'x', '2027-03-09')).toBe(false));
   test('stopping leaves a line in the audit trail', async () => {
-    await write(1, { kind: 'stage', stage: 'stopped', referral: { cautions: ['fever'], seeWho: '', outcome: null, outcomeOn: null } });
+    await write(1, {
+      kind: 'stage',
+      stage: 'stopped',
+      referral: { cautions: ['fever'], seeWho: '', outcome: null, outcomeOn: null },
+    });
     const rows = await asOwner(`select what, about from audit where about->>'visit' = :id`, { id: visitId });
     expect(rows).toEqual([{ what: 'visit-stopped', about: { visit: visitId, cautions: ['fever'] } }]);
   });
@@ -159,7 +283,8 @@ describe('what needs a look', () => {
     const record = (reviewOn: string): VisitPatch => ({ kind: 'record', record: { ...EMPTY_RECORD, reviewOn } });
     await write(1, record('2027-03-09'));
     await write(2, { kind: 'stage', stage: 'done' });
-    const mine = async (day: string) => (await reviewsDue(tenant.practiceId, day)).reviews.filter((r) => r.clientId === client.id);
+    const mine = async (day: string) =>
+      (await reviewsDue(tenant.practiceId, day)).reviews.filter((r) => r.clientId === client.id);
     expect(await mine('2027-03-08')).toEqual([]);
     expect((await mine('2027-03-09')).map((r) => r.reviewOn)).toEqual(['2027-03-09']);
     const later = await addVisit(tenant, client.id, new Date(Date.now() + 60_000));

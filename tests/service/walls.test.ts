@@ -17,7 +17,14 @@ beforeAll(async () => {
   await addClient(mine, 'Jun Castellan');
   const foreign = await addClient(theirs, 'Petr Lindqvist');
   const visit = await addVisit(theirs, foreign.id);
-  await saveVisit(theirs, visit, { saveId: randomUUID(), expectedVersion: 1, patch: { kind: 'readings', entries: [{ measure: 'opening-mm', complaintId: null, place: '', side: 'midline', phase: 'before', value: 41 }] } });
+  await saveVisit(theirs, visit, {
+    saveId: randomUUID(),
+    expectedVersion: 1,
+    patch: {
+      kind: 'readings',
+      entries: [{ measure: 'opening-mm', complaintId: null, place: '', side: 'midline', phase: 'before', value: 41 }],
+    },
+  });
 });
 afterAll(closeDatabase);
 
@@ -26,12 +33,19 @@ const OUTSIDE = ['migrations', 'sign_in_attempts'];
 
 describe('every table of the work', () => {
   test('is behind a policy', async () => {
-    const open = await asOwner<{ relname: string }>(`select c.relname from pg_class c where c.relnamespace = 'public'::regnamespace and c.relkind in ('r', 'p') and not (c.relrowsecurity and exists (select 1 from pg_policy p where p.polrelid = c.oid))`);
+    const open = await asOwner<{ relname: string }>(
+      `select c.relname from pg_class c where c.relnamespace = 'public'::regnamespace and c.relkind in ('r', 'p') and not (c.relrowsecurity and exists (select 1 from pg_policy p where p.polrelid = c.oid))`,
+    );
     expect(open.map((r) => r.relname).sort()).toEqual(OUTSIDE);
   });
   test('has a policy that lets nothing in or out but the practice that is set', async () => {
-    const policies = await asOwner<{ qual: string; with_check: string }>('select distinct qual, with_check from pg_policies');
-    expect(policies.map((p) => [p.qual, p.with_check]).sort()).toEqual([['(id = current_practice())', '(id = current_practice())'], ['(practice_id = current_practice())', '(practice_id = current_practice())']]);
+    const policies = await asOwner<{ qual: string; with_check: string }>(
+      'select distinct qual, with_check from pg_policies',
+    );
+    expect(policies.map((p) => [p.qual, p.with_check]).sort()).toEqual([
+      ['(id = current_practice())', '(id = current_practice())'],
+      ['(practice_id = current_practice())', '(practice_id = current_practice())'],
+    ]);
   });
 });
 
@@ -39,23 +53,41 @@ describe('a query that forgets its where', () => {
   const names = async (rows: Promise<{ name: string }[]>) => (await rows).map((r) => r.name);
   test('reaches no foreign row, as SQL', async () => {
     const forgetful = byPractice((_practiceId: string) => select<{ name: string }>('select name from clients'));
-    expect([await names(forgetful(mine.practiceId)), await names(forgetful(theirs.practiceId))]).toEqual([['Jun Castellan'], ['Petr Lindqvist']]);
+    expect([await names(forgetful(mine.practiceId)), await names(forgetful(theirs.practiceId))]).toEqual([
+      ['Jun Castellan'],
+      ['Petr Lindqvist'],
+    ]);
   });
   test('reaches no foreign row, through a model, inside a transaction', async () => {
-    const forgetful = byPractice(async (_practiceId: string) => database().transaction((transaction) => ClientModel.findAll({ transaction })));
+    const forgetful = byPractice(async (_practiceId: string) =>
+      database().transaction((transaction) => ClientModel.findAll({ transaction })),
+    );
     expect(await names(forgetful(mine.practiceId))).toEqual(['Jun Castellan']);
   });
   test('changes and deletes no foreign row', async () => {
     await inPractice(mine.practiceId, async () => (database(), ClientModel.update({ note: 'mine' }, { where: {} })));
     await inPractice(mine.practiceId, () => database().query('delete from readings'));
     expect(await asOwner('select value::float8 as value from readings')).toEqual([{ value: 41 }]);
-    expect((await asOwner<{ note: string }>(`select note from clients where practice_id = '${theirs.practiceId}'`)).map((r) => r.note)).toEqual(['']);
+    expect(
+      (await asOwner<{ note: string }>(`select note from clients where practice_id = '${theirs.practiceId}'`)).map(
+        (r) => r.note,
+      ),
+    ).toEqual(['']);
   });
   test('puts nothing into another practice', async () => {
-    await expect(inPractice(mine.practiceId, () => database().query(`insert into clients (id, practice_id, name) values ('${randomUUID()}', '${theirs.practiceId}', 'Smuggled')`))).rejects.toThrow(/row-level security/);
-    await expect(inPractice(mine.practiceId, () => database().query(`update clients set practice_id = '${theirs.practiceId}'`))).rejects.toThrow(/row-level security/);
+    await expect(
+      inPractice(mine.practiceId, () =>
+        database().query(
+          `insert into clients (id, practice_id, name) values ('${randomUUID()}', '${theirs.practiceId}', 'Smuggled')`,
+        ),
+      ),
+    ).rejects.toThrow(/row-level security/);
+    await expect(
+      inPractice(mine.practiceId, () => database().query(`update clients set practice_id = '${theirs.practiceId}'`)),
+    ).rejects.toThrow(/row-level security/);
   });
-  test('outside of a practice it reaches nothing at all', async () => expect(await select('select name from clients')).toEqual([]));
+  test('outside of a practice it reaches nothing at all', async () =>
+    expect(await select('select name from clients')).toEqual([]));
   test('and what was set for one query is not set for the next on the same connection', async () => {
     for (let i = 0; i < 12; i++) await inPractice(mine.practiceId, () => select('select 1'));
     expect(await select('select name from clients')).toEqual([]);
@@ -70,12 +102,15 @@ describe('a request that belongs to one practice', () => {
       expect(await findClient(mine.practiceId, randomUUID())).toBeNull();
     });
   });
-  test('a practice is named by its id, whatever else is handed in', () => expect(() => inPractice(`${mine.practiceId}'; drop table clients; --`, async () => 1)).toThrow('named by its id'));
+  test('a practice is named by its id, whatever else is handed in', () =>
+    expect(() => inPractice(`${mine.practiceId}'; drop table clients; --`, async () => 1)).toThrow('named by its id'));
 });
 
 describe('the role of the application', () => {
   test('is no superuser, owns nothing, passes by no policy', async () => {
-    const [role] = await asOwner<Record<string, boolean>>(`select rolsuper, rolcreaterole, rolcreatedb, rolbypassrls, rolreplication from pg_roles where rolname = '${APP_ROLE}'`);
+    const [role] = await asOwner<Record<string, boolean>>(
+      `select rolsuper, rolcreaterole, rolcreatedb, rolbypassrls, rolreplication from pg_roles where rolname = '${APP_ROLE}'`,
+    );
     expect(Object.values(role!)).toEqual([false, false, false, false, false]);
     expect(await asOwner(`select relname from pg_class where relowner = '${APP_ROLE}'::regrole`)).toEqual([]);
     expect(await select('select current_user::text as name')).toEqual([{ name: APP_ROLE }]);
@@ -97,6 +132,8 @@ describe('the role of the application', () => {
     ['rewrite an override', "update overrides set reason = ''"],
     ['make a table', 'create table mine (id int)'],
   ])('may not %s', async (_what, sql) => {
-    await expect(inPractice(mine.practiceId, () => database().query(sql))).rejects.toThrow(/permission denied|must be owner|query would be affected/);
+    await expect(inPractice(mine.practiceId, () => database().query(sql))).rejects.toThrow(
+      /permission denied|must be owner|query would be affected/,
+    );
   });
 });

@@ -13,14 +13,37 @@ export const BAD_NOTE = 'a note that is refused';
 /** A visit's server as a device meets it: the same rules as the real one, without a database. */
 export class FakeVisitServer {
   version = 1;
-  state: Working = workingOf({ stage: 'screen', screen: EMPTY_SCREEN, routine: null, record: null, findings: EMPTY_FINDINGS } as unknown as Visit, [], []);
+  state: Working = workingOf(
+    {
+      stage: 'screen',
+      screen: EMPTY_SCREEN,
+      routine: null,
+      record: null,
+      findings: EMPTY_FINDINGS,
+    } as unknown as Visit,
+    [],
+    [],
+  );
   signedIn = true;
   /** Ids that were acknowledged or could be, with what they said and the version they made. */
   readonly known = new Map<string, { body: string; version: number }>();
 
   private visit(): Visit {
     const { stage, screen, routine, record, findings } = this.state;
-    return { id: VISIT, clientId: 'c1', practitionerId: 'p1', startsAt: NOW, stage, screen, routine, record, findings, referral: null, endedAt: null, version: this.version };
+    return {
+      id: VISIT,
+      clientId: 'c1',
+      practitionerId: 'p1',
+      startsAt: NOW,
+      stage,
+      screen,
+      routine,
+      record,
+      findings,
+      referral: null,
+      endedAt: null,
+      version: this.version,
+    };
   }
   /** Another window writes. */
   foreign(patch: VisitPatch): void {
@@ -30,11 +53,16 @@ export class FakeVisitServer {
   }
   take({ saveId, expectedVersion, patch }: Parameters<Post>[0]): SaveAnswer {
     if (!this.signedIn) return { result: 'signed-out' };
-    if (patch.kind === 'record' && patch.record.note === BAD_NOTE) return { result: 'invalid', field: 'patch.record.note', message: 'This note cannot be kept.' };
+    if (patch.kind === 'record' && patch.record.note === BAD_NOTE)
+      return { result: 'invalid', field: 'patch.record.note', message: 'This note cannot be kept.' };
     const body = JSON.stringify(patch);
     const before = this.known.get(saveId);
-    if (before) return before.body === body ? { result: 'saved', version: before.version } : { result: 'refused', message: 'Another entry was written under this id before.' };
-    const theirs = () => structuredClone({ visit: this.visit(), readings: this.state.readings, scores: this.state.scores });
+    if (before)
+      return before.body === body
+        ? { result: 'saved', version: before.version }
+        : { result: 'refused', message: 'Another entry was written under this id before.' };
+    const theirs = () =>
+      structuredClone({ visit: this.visit(), readings: this.state.readings, scores: this.state.scores });
     if (expectedVersion !== this.version) return { result: 'stale', ...theirs() };
     if (hasEnded(this.state.stage)) return { result: 'ended', ...theirs() };
     this.state = withPatch(this.state, structuredClone(patch), VISIT, NOW);

@@ -1,11 +1,33 @@
-import { DEFAULT_ORDER, ROUTINE_FORMAT, ROUTINE_VERSION, type DosePart, type Routine, type Step } from '../../core/routine/model.ts';
+import {
+  DEFAULT_ORDER,
+  ROUTINE_FORMAT,
+  ROUTINE_VERSION,
+  type DosePart,
+  type Routine,
+  type Step,
+} from '../../core/routine/model.ts';
 import { newStep } from '../../core/routine/technique.ts';
 import { CATALOGUE } from '../../reference/catalogue.ts';
 
-const NO_PAUSES = { leadInSeconds: 0, restSeconds: 0, sideChangeSeconds: 0, directionChangeSeconds: 0, nextSpotSeconds: 0 };
+const NO_PAUSES = {
+  leadInSeconds: 0,
+  restSeconds: 0,
+  sideChangeSeconds: 0,
+  directionChangeSeconds: 0,
+  nextSpotSeconds: 0,
+};
 
 /** A bare step whose time is nothing but its dose. */
-export function bareStep(id: string, parts: DosePart[], change: Partial<Step> & { spots?: number; pauses?: Partial<typeof NO_PAUSES>; sets?: number; mode?: Step['sides']['mode'] } = {}): Step {
+export function bareStep(
+  id: string,
+  parts: DosePart[],
+  change: Partial<Step> & {
+    spots?: number;
+    pauses?: Partial<typeof NO_PAUSES>;
+    sets?: number;
+    mode?: Step['sides']['mode'];
+  } = {},
+): Step {
   const { spots = 1, pauses = {}, sets = 1, mode = 'together', ...rest } = change;
   return {
     id,
@@ -31,9 +53,30 @@ export function bareStep(id: string, parts: DosePart[], change: Partial<Step> & 
 }
 
 export const hold = (seconds: number): DosePart => ({ kind: 'hold', seconds });
-export const beats = (count: number, perMinute: number, change: Partial<Extract<DosePart, { kind: 'beats' }>> = {}): DosePart => ({ kind: 'beats', count, countMost: null, perMinute, unit: 'circles', directions: 1, per: 'spot', ...change });
+export const beats = (
+  count: number,
+  perMinute: number,
+  change: Partial<Extract<DosePart, { kind: 'beats' }>> = {},
+): DosePart => ({
+  kind: 'beats',
+  count,
+  countMost: null,
+  perMinute,
+  unit: 'circles',
+  directions: 1,
+  per: 'spot',
+  ...change,
+});
 
-export const routineOf = (steps: Step[], change: Partial<Routine> = {}): Routine => ({ format: ROUTINE_FORMAT, schemaVersion: ROUTINE_VERSION, name: 'Test', budgetMinutes: null, order: DEFAULT_ORDER, steps, ...change });
+export const routineOf = (steps: Step[], change: Partial<Routine> = {}): Routine => ({
+  format: ROUTINE_FORMAT,
+  schemaVersion: ROUTINE_VERSION,
+  name: 'Test',
+  budgetMinutes: null,
+  order: DEFAULT_ORDER,
+  steps,
+  ...change,
+});
 
 /** A step of a technique of the catalogue. */
 export function stepOf(technique: string, id = technique, change: (step: Step) => Step = (s) => s): Step {
@@ -41,4 +84,8 @@ export function stepOf(technique: string, id = technique, change: (step: Step) =
   if (!found) throw new Error(`no technique ${technique}`);
   return change(newStep(found, id));
 }
-export const routineFrom = (techniques: string[], change: Partial<Routine> = {}): Routine => routineOf(techniques.map((t, i) => stepOf(t, `s${i + 1}`)), change);
+export const routineFrom = (techniques: string[], change: Partial<Routine> = {}): Routine =>
+  routineOf(
+    techniques.map((t, i) => stepOf(t, `s${i + 1}`)),
+    change,
+  );

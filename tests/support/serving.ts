@@ -15,4 +15,9 @@ export async function freshDatabase(clusterUrl: string): Promise<string> {
 }
 
 export const serveForTests = (databaseUrl: string, env: NodeJS.ProcessEnv = {}): Promise<Served> =>
-  serve(databaseUrl, { VELVET_TRAIL_KEY: 'a key that is only used by these tests', VELVET_NEW_PRACTICES_PER_HOUR: '100000', VELVET_LOG: 'fatal', ...env });
+  serve(databaseUrl, {
+    VELVET_TRAIL_KEY: 'a key that is only used by these tests',
+    VELVET_NEW_PRACTICES_PER_HOUR: '100000',
+    VELVET_LOG: 'fatal',
+    ...env,
+  });

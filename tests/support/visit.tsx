@@ -9,9 +9,33 @@ import { TEXT_KINDS } from '../../core/visit/consent.ts';
 
 /** A visit of a made-up client of whom nothing is known yet. */
 export const emptyVisit = (): VisitData => ({
-  visit: { id: 'v1', clientId: 'c1', practitionerId: 'p1', startsAt: '2027-03-09T10:00:00.000Z', stage: 'assess', screen: EMPTY_SCREEN, routine: null, record: null, findings: EMPTY_FINDINGS, referral: null, endedAt: null, version: 1 },
+  visit: {
+    id: 'v1',
+    clientId: 'c1',
+    practitionerId: 'p1',
+    startsAt: '2027-03-09T10:00:00.000Z',
+    stage: 'assess',
+    screen: EMPTY_SCREEN,
+    routine: null,
+    record: null,
+    findings: EMPTY_FINDINGS,
+    referral: null,
+    endedAt: null,
+    version: 1,
+  },
   number: 2,
-  client: { id: 'c1', name: 'Jun Castellan', about: 'stage manager', note: '', pressureCap: null, fingerWidthsMm: null, habitSides: {}, allergies: [], version: 1, complaints: [{ id: 'k1', kind: 'jaw', label: '', side: 'left', onset: '', triggers: '', goal: '', closed: false }] },
+  client: {
+    id: 'c1',
+    name: 'Jun Castellan',
+    about: 'stage manager',
+    note: '',
+    pressureCap: null,
+    fingerWidthsMm: null,
+    habitSides: {},
+    allergies: [],
+    version: 1,
+    complaints: [{ id: 'k1', kind: 'jaw', label: '', side: 'left', onset: '', triggers: '', goal: '', closed: false }],
+  },
   readings: [],
   earlier: [],
   lastScreen: null,
@@ -21,13 +45,26 @@ export const emptyVisit = (): VisitData => ({
   who: { practitionerId: 'p1', name: 'Imke Dahl' },
   timeZone: 'Europe/Lisbon',
   rules: [],
-  texts: Object.fromEntries(TEXT_KINDS.map((kind) => [kind, { kind, version: 0, body: FIRST_TEXTS[kind] }])) as VisitData['texts'],
+  texts: Object.fromEntries(
+    TEXT_KINDS.map((kind) => [kind, { kind, version: 0, body: FIRST_TEXTS[kind] }]),
+  ) as VisitData['texts'],
   products: [],
   hasGauge: false,
   alongside: { overrides: [], consents: [], patchTests: {}, photos: [] },
 });
 
-export const taken = (measure: Reading['measure'], value: number, over: Partial<Reading> = {}): Reading => ({ measure, complaintId: null, place: '', side: 'midline', phase: 'before', value, source: 'studio', takenAt: '2027-03-09T10:05:00.000Z', visitId: 'v1', ...over });
+export const taken = (measure: Reading['measure'], value: number, over: Partial<Reading> = {}): Reading => ({
+  measure,
+  complaintId: null,
+  place: '',
+  side: 'midline',
+  phase: 'before',
+  value,
+  source: 'studio',
+  takenAt: '2027-03-09T10:05:00.000Z',
+  visitId: 'v1',
+  ...over,
+});
 
 /** What a piece of a visit shows, as markup; nothing is fetched and nothing is written. */
 export function shownIn(data: VisitData, element: React.ReactNode): string {
@@ -41,4 +78,10 @@ export function shownIn(data: VisitData, element: React.ReactNode): string {
 }
 
 /** The words of markup, without tags. */
-export const wordsOf = (markup: string): string => markup.replace(/<[^>]+>/g, ' ').replace(/&#x27;/g, '’').replace(/&amp;/g, '&').replace(/\s+/g, ' ').trim();
+export const wordsOf = (markup: string): string =>
+  markup
+    .replace(/<[^>]+>/g, ' ')
+    .replace(/&#x27;/g, '’')
+    .replace(/&amp;/g, '&')
+    .replace(/\s+/g, ' ')
+    .trim();

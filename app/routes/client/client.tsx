@@ -17,7 +17,11 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId, timeZone } = await requirePractitioner(request);
   const now = new Date();
   const { from, to } = dayIn(timeZone, now);
-  const [client, begun, open] = await Promise.all([findClient(practiceId, params.clientId), visitTimes(practiceId, params.clientId, now), openVisitBetween(practiceId, params.clientId, from, to)]);
+  const [client, begun, open] = await Promise.all([
+    findClient(practiceId, params.clientId),
+    visitTimes(practiceId, params.clientId, now),
+    openVisitBetween(practiceId, params.clientId, from, to),
+  ]);
   if (!client) notFound('client');
   return { client, begun, open, timeZone, now: now.toISOString() };
 }
@@ -27,12 +31,19 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { practiceId, practitionerId } = await requirePractitioner(request);
   const input = await checkForm(object({ once }), await readForm(request));
   if (!input.ok) throw data(Object.values(input.errors)[0], { status: 422 });
-  const made = await createVisit(practiceId, { clientId: params.clientId, practitionerId, startsAt: new Date(), once: input.value.once });
+  const made = await createVisit(practiceId, {
+    clientId: params.clientId,
+    practitionerId,
+    startsAt: new Date(),
+    once: input.value.once,
+  });
   if (!made) notFound('client');
   return redirect(`/visits/${made}/screen`);
 }
 
-export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${loaderData?.client.name ?? 'Client'} · Velvet Compass` }];
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `${loaderData?.client.name ?? 'Client'} · Velvet Compass` },
+];
 
 export default function ClientFrame({ loaderData }: Route.ComponentProps) {
   const { client, begun, open, now, timeZone } = loaderData;
@@ -43,7 +54,13 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
       <section className="client-strip" aria-label="Client">
         <div className="who">
           <Link to={base}>{client.name}</Link>
-          <div className="soft small">{days === null ? 'no visit yet' : days === 0 ? 'first visit today' : `${days} day${days === 1 ? '' : 's'} since the first visit`}</div>
+          <div className="soft small">
+            {days === null
+              ? 'no visit yet'
+              : days === 0
+                ? 'first visit today'
+                : `${days} day${days === 1 ? '' : 's'} since the first visit`}
+          </div>
         </div>
         <nav className="client-nav" aria-label="Client">
           <NavLink to={base} end>

@@ -12,9 +12,16 @@ export async function action({ request, params }: Route.ActionArgs) {
   const input = await readJson(request, consentSchema);
   if (!input.ok) return data({ message: Object.values(input.errors)[0] }, { status: 422 });
   const { kind, textVersion } = input.value;
-  if (input.value.do === 'withdraw') return (await withdrawConsent(who, params.clientId, kind)) ? { withdrawn: true } : data({ message: 'There is no consent to take back.' }, { status: 404 });
+  if (input.value.do === 'withdraw')
+    return (await withdrawConsent(who, params.clientId, kind))
+      ? { withdrawn: true }
+      : data({ message: 'There is no consent to take back.' }, { status: 404 });
   const now = (await practiceTexts(who.practiceId))[kind === 'work' ? 'consent-work' : 'consent-photo'].version;
-  if (now !== textVersion) return data({ message: 'The wording was changed meanwhile. Load the page again and read the new one.' }, { status: 409 });
+  if (now !== textVersion)
+    return data(
+      { message: 'The wording was changed meanwhile. Load the page again and read the new one.' },
+      { status: 409 },
+    );
   const consent = await giveConsent(who, params.clientId, kind, textVersion);
   return consent ? { consent } : data({ message: 'This client is not here.' }, { status: 404 });
 }

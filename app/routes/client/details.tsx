@@ -23,7 +23,16 @@ export async function action({ request, params }: Route.ActionArgs) {
   if (!input.ok) return data({ errors: input.errors, typed: input.typed }, { status: 422 });
   const result = await updateClient(who, params.clientId, input.value.version ?? 0, clientInput(input.value));
   if (result === 'missing') notFound('client');
-  if (result === 'stale') return data({ errors: { name: 'These details were changed in another window meanwhile. Open them there, or reload this page to see what is stored; what you typed is still here.' } as FieldErrors, typed: undefined }, { status: 409 });
+  if (result === 'stale')
+    return data(
+      {
+        errors: {
+          name: 'These details were changed in another window meanwhile. Open them there, or reload this page to see what is stored; what you typed is still here.',
+        } as FieldErrors,
+        typed: undefined,
+      },
+      { status: 409 },
+    );
   return redirect(`/clients/${params.clientId}`);
 }
 
@@ -38,7 +47,15 @@ export default function Details({ loaderData: { texts, timeZone, consents: kept 
         </div>
         <section aria-label="Consent" className="narrow">
           {(['work', 'photo'] as const).map((kind) => (
-            <ConsentLine key={kind} clientId={client.id} kind={kind} text={texts[`consent-${kind}`]} consents={consents} timeZone={timeZone} onConsents={setConsents} />
+            <ConsentLine
+              key={kind}
+              clientId={client.id}
+              kind={kind}
+              text={texts[`consent-${kind}`]}
+              consents={consents}
+              timeZone={timeZone}
+              onConsents={setConsents}
+            />
           ))}
         </section>
         <ClientForm client={client} answered={useActionData<typeof action>()} verb="Save" />

@@ -16,7 +16,10 @@ import type { loader as clientLoader } from './client';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId, timeZone } = await requirePractitioner(request);
-  return { taken: await measuresOfClient(practiceId, params.clientId), today: dayOf(new Date().toISOString(), timeZone) };
+  return {
+    taken: await measuresOfClient(practiceId, params.clientId),
+    today: dayOf(new Date().toISOString(), timeZone),
+  };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
@@ -29,7 +32,11 @@ export async function action({ request, params }: Route.ActionArgs) {
   }
   const input = await checkForm(measuresSchema, form);
   if (!input.ok) return data({ errors: input.errors, typed: input.typed }, { status: 422 });
-  if ((await addMeasures(who, params.clientId, input.value.takenOn, measuresOf(input.value), input.value.once)) === 'missing') notFound('client');
+  if (
+    (await addMeasures(who, params.clientId, input.value.takenOn, measuresOf(input.value), input.value.once)) ===
+    'missing'
+  )
+    notFound('client');
   return redirect(`/clients/${params.clientId}/measure`);
 }
 
@@ -37,12 +44,20 @@ export async function action({ request, params }: Route.ActionArgs) {
 export default function Measure({ loaderData: { taken, today } }: Route.ComponentProps) {
   const { client } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof clientLoader>>;
   const [focused, setFocused] = useState<ClientMeasureId | null>(null);
-  const latest: ClientMeasures | null = taken.length ? (Object.assign({}, ...taken.toReversed().map((t) => t.valuesMm)) as ClientMeasures) : null;
+  const latest: ClientMeasures | null = taken.length
+    ? (Object.assign({}, ...taken.toReversed().map((t) => t.valuesMm)) as ClientMeasures)
+    : null;
   const fitting = useFitted(latest);
   return (
     <div className="visit-body is-page">
       <div className="chart-side">
-        <FaceChart map={['Measures']} turn={focused && CLIENT_MEASURES[focused].view} focusedMeasure={focused} measures={latest} fitted={fitting.head} />
+        <FaceChart
+          map={['Measures']}
+          turn={focused && CLIENT_MEASURES[focused].view}
+          focusedMeasure={focused}
+          measures={latest}
+          fitted={fitting.head}
+        />
       </div>
       <main className="work">
         <div className="work-head">
@@ -55,17 +70,37 @@ export default function Measure({ loaderData: { taken, today } }: Route.Componen
               </Link>
             )}
             {fitting.draw && !fitting.head && fitting.progress === null && (
-              <Button size="sm" variant="outline-primary" onClick={fitting.draw} title="Draws every view of this head on this device, about half a minute, once">
+              <Button
+                size="sm"
+                variant="outline-primary"
+                onClick={fitting.draw}
+                title="Draws every view of this head on this device, about half a minute, once"
+              >
                 Draw this head
               </Button>
             )}
           </div>
         </div>
-        {fitting.progress !== null && <ProgressBar now={fitting.progress * 100} label="Drawing this head" className="mb-3" aria-label="Drawing this head" />}
+        {fitting.progress !== null && (
+          <ProgressBar
+            now={fitting.progress * 100}
+            label="Drawing this head"
+            className="mb-3"
+            aria-label="Drawing this head"
+          />
+        )}
         {fitting.failed && <p role="alert">{fitting.failed} The standard drawing stays.</p>}
-        {fitting.head && <p className="soft small">The chart is drawn to this client’s measures and kept on this device.</p>}
+        {fitting.head && (
+          <p className="soft small">The chart is drawn to this client’s measures and kept on this device.</p>
+        )}
         <MeasureHistory taken={taken} dayWord={dayWords} />
-        <MeasureForm key={taken.length} today={today} before={latest} answered={useActionData<typeof action>()} onFocus={setFocused} />
+        <MeasureForm
+          key={taken.length}
+          today={today}
+          before={latest}
+          answered={useActionData<typeof action>()}
+          onFocus={setFocused}
+        />
       </main>
     </div>
   );

@@ -12,8 +12,11 @@ export async function action({ request, params }: Route.ActionArgs) {
   const input = await readJson(request, patchTestSchema);
   if (!input.ok) return data({ message: Object.values(input.errors)[0] }, { status: 422 });
   const { productId, testedOn, reacted } = input.value;
-  if (!testedOn || testedOn > dayOf(new Date().toISOString(), who.timeZone)) return data({ message: 'A day up to today is accepted.' }, { status: 422 });
-  return (await notePatchTest(who, params.clientId, productId, { testedOn, reacted })) ? { testedOn, reacted } : data({ message: 'This client or product is not here.' }, { status: 404 });
+  if (!testedOn || testedOn > dayOf(new Date().toISOString(), who.timeZone))
+    return data({ message: 'A day up to today is accepted.' }, { status: 422 });
+  return (await notePatchTest(who, params.clientId, productId, { testedOn, reacted }))
+    ? { testedOn, reacted }
+    : data({ message: 'This client or product is not here.' }, { status: 404 });
 }
 
 export const loader = () => notFound('page');

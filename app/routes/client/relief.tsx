@@ -13,23 +13,44 @@ import { requirePractitioner } from '../../session.server';
 import type { Route } from './+types/relief';
 import type { loader as frame } from './client';
 
-const TONES: Record<Verdict, string> = { better: 'var(--relief)', worse: 'var(--worse)', 'no-clear-change': 'var(--ink)', 'too-early': 'var(--ink)', 'no-readings': 'var(--ink)' };
+const TONES: Record<Verdict, string> = {
+  better: 'var(--relief)',
+  worse: 'var(--worse)',
+  'no-clear-change': 'var(--ink)',
+  'too-early': 'var(--ink)',
+  'no-readings': 'var(--ink)',
+};
 const DAY_MS = 86_400_000;
 const SOURCES = { s: 'studio', h: 'home', i: 'imported' } as const;
 const ratingsIn = (courses: readonly CourseRatings[], complaintId: string): RatedAt[] => {
   const course = courses.find((c) => c.complaintId === complaintId);
-  return course ? course.values.map((value, i) => ({ value, atMs: course.atMs[i]!, source: SOURCES[course.sources[i] as keyof typeof SOURCES] })) : [];
+  return course
+    ? course.values.map((value, i) => ({
+        value,
+        atMs: course.atMs[i]!,
+        source: SOURCES[course.sources[i] as keyof typeof SOURCES],
+      }))
+    : [];
 };
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
-  const [ratings, ends] = await Promise.all([ratingsOfClient(practiceId, params.clientId), endsOfClient(practiceId, params.clientId)]);
+  const [ratings, ends] = await Promise.all([
+    ratingsOfClient(practiceId, params.clientId),
+    endsOfClient(practiceId, params.clientId),
+  ]);
   return { ratings, pairs: readingPairs(ends) };
 }
 
 export default function Relief({ loaderData: { ratings: all, pairs } }: Route.ComponentProps) {
   const { client, begun } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof frame>>;
-  const changes = pairs.filter((p) => p.measure === 'tenderness' && (p.side === 'left' || p.side === 'right')).map((p) => ({ place: { kind: 'muscle' as const, id: p.place, side: p.side as 'left' | 'right' }, before: p.first, after: p.now }));
+  const changes = pairs
+    .filter((p) => p.measure === 'tenderness' && (p.side === 'left' || p.side === 'right'))
+    .map((p) => ({
+      place: { kind: 'muscle' as const, id: p.place, side: p.side as 'left' | 'right' },
+      before: p.first,
+      after: p.now,
+    }));
   const open = client.complaints.filter((c) => !c.closed);
   return (
     <div className="page with-aside">
@@ -62,7 +83,10 @@ export default function Relief({ loaderData: { ratings: all, pairs } }: Route.Co
                   points={points}
                   after={after.map((r) => ({ day: Math.max(0, dayOfMs(r.atMs)), value: r.value }))}
                   band={judgement.band}
-                  posts={begun.map((at, i) => ({ day: dayOfMs(Date.parse(at)), label: `visit ${i + 1}` })).filter((p) => p.day >= -0.5).map((p) => ({ ...p, day: Math.max(0, p.day) }))}
+                  posts={begun
+                    .map((at, i) => ({ day: dayOfMs(Date.parse(at)), label: `visit ${i + 1}` }))
+                    .filter((p) => p.day >= -0.5)
+                    .map((p) => ({ ...p, day: Math.max(0, p.day) }))}
                   ending={{ value: rated.at(-1)!.value, tone: TONES[judgement.verdict] }}
                 />
               )}
@@ -96,11 +120,17 @@ export default function Relief({ loaderData: { ratings: all, pairs } }: Route.Co
         {open.map((c) => (
           <div key={c.id} className="look">
             <h3>{complaintName(c)}</h3>
-            {[['Since', c.onset], ['Set off by', c.triggers], ['Goal', c.goal]].filter(([, v]) => v).map(([k, v]) => (
-              <p key={k}>
-                <span className="soft">{k}</span> {v}
-              </p>
-            ))}
+            {[
+              ['Since', c.onset],
+              ['Set off by', c.triggers],
+              ['Goal', c.goal],
+            ]
+              .filter(([, v]) => v)
+              .map(([k, v]) => (
+                <p key={k}>
+                  <span className="soft">{k}</span> {v}
+                </p>
+              ))}
           </div>
         ))}
         {client.note && <p className="mt-3">{client.note}</p>}
@@ -112,7 +142,11 @@ export default function Relief({ loaderData: { ratings: all, pairs } }: Route.Co
 function PairRow({ pair }: { pair: ReadingPair }) {
   const muscle = MUSCLES.find((m) => m.id === pair.place);
   const measure = MEASURES[pair.measure];
-  const name = muscle ? `${muscle.name}, ${pair.side}${pair.measure === 'tenderness' ? '' : `, ${measure.name.toLowerCase()}`}` : measure.belongs === 'side' ? `${measure.name}, ${pair.side}` : measure.name;
+  const name = muscle
+    ? `${muscle.name}, ${pair.side}${pair.measure === 'tenderness' ? '' : `, ${measure.name.toLowerCase()}`}`
+    : measure.belongs === 'side'
+      ? `${measure.name}, ${pair.side}`
+      : measure.name;
   const unit = measure.unit === 'mm' || measure.unit === 'kPa' ? ` ${measure.unit}` : '';
   const arrow = pair.direction === 'same' ? '' : pair.change > 0 ? '▲' : '▼';
   return (

@@ -19,7 +19,10 @@ import type { Route } from './+types/visits';
 const bookingSchema = object({
   once,
   day: calendarDay.required('Choose a day.'),
-  time: string().trim().required('Choose a time.').matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time such as 14:30 is accepted.'),
+  time: string()
+    .trim()
+    .required('Choose a time.')
+    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time such as 14:30 is accepted.'),
 });
 
 /** Books a visit for a day and time of the practice's zone. */
@@ -27,7 +30,12 @@ export async function action({ request, params }: Route.ActionArgs) {
   const { practiceId, practitionerId, timeZone } = await requirePractitioner(request);
   const input = await checkForm(bookingSchema, await readForm(request));
   if (!input.ok) return data({ errors: input.errors, booked: null }, { status: 422 });
-  const made = await createVisit(practiceId, { clientId: params.clientId, practitionerId, startsAt: momentIn(timeZone, input.value.day, input.value.time), once: input.value.once });
+  const made = await createVisit(practiceId, {
+    clientId: params.clientId,
+    practitionerId,
+    startsAt: momentIn(timeZone, input.value.day, input.value.time),
+    once: input.value.once,
+  });
   if (!made) notFound('client');
   return { errors: undefined, booked: made };
 }
@@ -35,9 +43,21 @@ export async function action({ request, params }: Route.ActionArgs) {
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
   const before = new URL(request.url).searchParams.get('before') ?? '';
-  const visits = await visitsOfClient(practiceId, params.clientId, /^\d{4}-\d\d-\d\dT[\d:.]+Z$/.test(before) && !Number.isNaN(Date.parse(before)) ? new Date(before) : null);
+  const visits = await visitsOfClient(
+    practiceId,
+    params.clientId,
+    /^\d{4}-\d\d-\d\dT[\d:.]+Z$/.test(before) && !Number.isNaN(Date.parse(before)) ? new Date(before) : null,
+  );
   const shown = visits.slice(0, VISITS_SHOWN);
-  return { visits: shown, more: visits.length > shown.length ? shown[shown.length - 1]!.startsAt : null, later: before !== '', ratings: await ratingsOfVisits(practiceId, shown.map((v) => v.id)) };
+  return {
+    visits: shown,
+    more: visits.length > shown.length ? shown[shown.length - 1]!.startsAt : null,
+    later: before !== '',
+    ratings: await ratingsOfVisits(
+      practiceId,
+      shown.map((v) => v.id),
+    ),
+  };
 }
 
 export default function Visits({ loaderData: { visits, more, later, ratings } }: Route.ComponentProps) {
@@ -85,15 +105,20 @@ export default function Visits({ loaderData: { visits, more, later, ratings } }:
                   <td>
                     {client.complaints
                       .map((c) => {
-                        const of = (phase: string) => ratings.find((r) => r.visitId === v.id && r.complaintId === c.id && r.phase === phase)?.value;
+                        const of = (phase: string) =>
+                          ratings.find((r) => r.visitId === v.id && r.complaintId === c.id && r.phase === phase)?.value;
                         const [before, after] = [of('before'), of('after')];
-                        return before === undefined ? '' : `${complaintName(c)} ${before}${after === undefined ? '' : ` → ${after}`}`;
+                        return before === undefined
+                          ? ''
+                          : `${complaintName(c)} ${before}${after === undefined ? '' : ` → ${after}`}`;
                       })
                       .filter(Boolean)
                       .join('; ')}
                   </td>
                   <td>{v.routine}</td>
-                  <td className="small">{[...v.reactions.map((r) => REACTION_NAMES[r]), v.note].filter(Boolean).join('; ')}</td>
+                  <td className="small">
+                    {[...v.reactions.map((r) => REACTION_NAMES[r]), v.note].filter(Boolean).join('; ')}
+                  </td>
                 </tr>
               ))}
             </tbody>

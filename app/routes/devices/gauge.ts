@@ -6,7 +6,9 @@ import { requirePractitioner } from '../../session.server';
 import type { Route } from './+types/gauge';
 
 const pressSchema = object({
-  target: string().matches(/^[\w.-]{1,80}$/, 'A muscle and side are accepted.').required(),
+  target: string()
+    .matches(/^[\w.-]{1,80}$/, 'A muscle and side are accepted.')
+    .required(),
   trial: number().integer().min(1).max(99).required(),
 });
 
@@ -17,5 +19,9 @@ export async function loader({ request }: Route.LoaderArgs) {
   if (!input.ok) return data({ message: Object.values(input.errors)[0] }, { status: 422 });
   const stream = pressStream({ kind: 'press', ...input.value }, request.signal);
   // no-transform: what is packed to be smaller would arrive late.
-  return stream ? new Response(stream, { headers: { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' } }) : data({ message: 'No gauge is named.' }, { status: 404 });
+  return stream
+    ? new Response(stream, {
+        headers: { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' },
+      })
+    : data({ message: 'No gauge is named.' }, { status: 404 });
 }

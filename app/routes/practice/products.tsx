@@ -20,7 +20,13 @@ export async function action({ request }: Route.ActionArgs) {
   const form = await readForm(request);
   const [what, id, version] = ['do', 'id', 'version'].map((name) => form.get(name));
   const told = (errors: FieldErrors, status: number, typed?: object) => data({ errors, typed }, { status });
-  const stale = () => told({ name: 'This product was changed in another window meanwhile. Load the page again to see it; what you typed is still here.' }, 409);
+  const stale = () =>
+    told(
+      {
+        name: 'This product was changed in another window meanwhile. Load the page again to see it; what you typed is still here.',
+      },
+      409,
+    );
   if (what === 'retire' || what === 'return') {
     const result = await changeProduct(who, id ?? '', Number(version), { retired: what === 'retire' });
     if (result === 'missing') notFound('product');
@@ -29,7 +35,9 @@ export async function action({ request }: Route.ActionArgs) {
   const input = await checkForm(productSchema, form, ['id', 'version', 'once']);
   if (!input.ok) return told(input.errors, 422, input.typed);
   const product = { ...input.value, ingredients: readIngredients(input.value.ingredients) };
-  const result = id ? await changeProduct(who, id, Number(version), { body: product }) : await addProduct(who, product, form.get('once'));
+  const result = id
+    ? await changeProduct(who, id, Number(version), { body: product })
+    : await addProduct(who, product, form.get('once'));
   if (result === 'missing') notFound('product');
   if (result === 'stale') return stale();
   if (result === 'name-taken') return told({ name: 'There is a product of this name already.' }, 422);
@@ -45,25 +53,47 @@ export default function Products({ loaderData: { products } }: Route.ComponentPr
       <main>
         <div className="page-head">
           <h1>Products</h1>
-          <span className="soft">ingredients are held against each client’s allergies when one is chosen in Screen</span>
+          <span className="soft">
+            ingredients are held against each client’s allergies when one is chosen in Screen
+          </span>
         </div>
-        {products.length === 0 && <p className="soft">None yet. Type in what stands on your shelf, ingredients as on the label.</p>}
+        {products.length === 0 && (
+          <p className="soft">None yet. Type in what stands on your shelf, ingredients as on the label.</p>
+        )}
         <ul className="plain-list narrow">
           {products.map((p) => (
-            <KeptRow key={p.id} kept={p} name={p.name} aside={`${p.kind.replace('-', ' ')}${p.essentialPercent ? `, ${p.essentialPercent} % essential oil` : ''}${p.retired ? ', no longer used' : ''}`} inUse={!p.retired} param="product" off={['retire', 'Use no longer']} on={['return', 'Use again']}>
+            <KeptRow
+              key={p.id}
+              kept={p}
+              name={p.name}
+              aside={`${p.kind.replace('-', ' ')}${p.essentialPercent ? `, ${p.essentialPercent} % essential oil` : ''}${p.retired ? ', no longer used' : ''}`}
+              inUse={!p.retired}
+              param="product"
+              off={['retire', 'Use no longer']}
+              on={['return', 'Use again']}
+            >
               <div className="soft small">{p.ingredients.join(', ') || 'no ingredients on file'}</div>
             </KeptRow>
           ))}
         </ul>
         <h2 className="mt-4 mb-2">{edited ? `Change “${edited.name}”` : 'Add a product'}</h2>
-        <ProductForm key={edited ? `${edited.id}-${edited.version}` : `new-${products.length}`} product={edited} answered={answered} />
+        <ProductForm
+          key={edited ? `${edited.id}-${edited.version}` : `new-${products.length}`}
+          product={edited}
+          answered={answered}
+        />
       </main>
     </div>
   );
 }
 
 function ProductForm({ product, answered }: { product?: StoredProduct; answered: Answered }) {
-  const { form, bind } = useCheckedForm<Values>(productSchema, answered, { name: product?.name ?? '', kind: product?.kind ?? 'oil', ingredients: product?.ingredients.join(', ') ?? '', essentialPercent: product?.essentialPercent ?? ('' as never) });
+  const { form, bind } = useCheckedForm<Values>(productSchema, answered, {
+    name: product?.name ?? '',
+    kind: product?.kind ?? 'oil',
+    ingredients: product?.ingredients.join(', ') ?? '',
+    essentialPercent: product?.essentialPercent ?? ('' as never),
+  });
   return (
     <Form {...bind} className="narrow">
       {!product && <OnceKey />}
@@ -78,8 +108,22 @@ function ProductForm({ product, answered }: { product?: StoredProduct; answered:
             </option>
           ))}
         </Field>
-        <Field form={form} name="ingredients" label="Ingredients" as="textarea" rows={3} className="wide" hint="As on the label, with commas between them." />
-        <Field form={form} name="essentialPercent" label="Essential oil in it, %" inputMode="decimal" hint={`Empty: none. On the face ${ESSENTIAL_ON_FACE_PERCENT} % at most.`} />
+        <Field
+          form={form}
+          name="ingredients"
+          label="Ingredients"
+          as="textarea"
+          rows={3}
+          className="wide"
+          hint="As on the label, with commas between them."
+        />
+        <Field
+          form={form}
+          name="essentialPercent"
+          label="Essential oil in it, %"
+          inputMode="decimal"
+          hint={`Empty: none. On the face ${ESSENTIAL_ON_FACE_PERCENT} % at most.`}
+        />
       </div>
       <Button type="submit" className="mt-3">
         {product ? 'Save the product' : 'Add the product'}

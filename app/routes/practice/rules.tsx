@@ -15,12 +15,19 @@ export async function loader({ request }: Route.LoaderArgs) {
   return { rules: await localRules(practiceId) };
 }
 
-const STALE: FieldErrors = { title: 'This rule was changed in another window meanwhile. Load the page again to see it; what you typed is still here.' };
+const STALE: FieldErrors = {
+  title:
+    'This rule was changed in another window meanwhile. Load the page again to see it; what you typed is still here.',
+};
 
 /** A rule is added, changed, switched off or on; only the owner decides for everybody. */
 export async function action({ request }: Route.ActionArgs) {
   const who = await requirePractitioner(request);
-  if (who.role !== 'owner') return data({ errors: { title: 'Rules for everybody are set by the owner of the practice.' } as FieldErrors }, { status: 403 });
+  if (who.role !== 'owner')
+    return data(
+      { errors: { title: 'Rules for everybody are set by the owner of the practice.' } as FieldErrors },
+      { status: 403 },
+    );
   const form = await readForm(request);
   const [what, id, version] = ['do', 'id', 'version'].map((name) => form.get(name));
   if (what === 'off' || what === 'on') {
@@ -53,10 +60,25 @@ export default function Rules({ loaderData: { rules } }: Route.ComponentProps) {
           <h1>Rules of this practice</h1>
           <span className="soft">asked and held like the built-in cautions; a rule can only take away</span>
         </div>
-        {rules.length === 0 && <p className="soft">None yet. Add what your insurer, your local code or your own experience asks for beyond the built-in cautions.</p>}
+        {rules.length === 0 && (
+          <p className="soft">
+            None yet. Add what your insurer, your local code or your own experience asks for beyond the built-in
+            cautions.
+          </p>
+        )}
         <ul className="plain-list narrow">
           {rules.map((r) => (
-            <KeptRow key={r.id} kept={r} name={r.title} aside={`${SEVERITY[r.severity]}${r.active ? '' : ', switched off'}`} inUse={r.active} param="rule" off={['off', 'Switch off']} on={['on', 'Switch on']} mayChange={isOwner}>
+            <KeptRow
+              key={r.id}
+              kept={r}
+              name={r.title}
+              aside={`${SEVERITY[r.severity]}${r.active ? '' : ', switched off'}`}
+              inUse={r.active}
+              param="rule"
+              off={['off', 'Switch off']}
+              on={['on', 'Switch on']}
+              mayChange={isOwner}
+            >
               {r.question && <div className="small">“{r.question}”</div>}
               <div className="soft small">
                 Takes away {takenAwayBy(cautionOf(r.id, r))}. {r.advice} {r.seeWho && `See: ${r.seeWho}`}
@@ -67,7 +89,11 @@ export default function Rules({ loaderData: { rules } }: Route.ComponentProps) {
         {isOwner ? (
           <>
             <h2 className="mt-4 mb-2">{edited ? `Change “${edited.title}”` : 'Add a rule'}</h2>
-            <RuleForm key={edited ? `${edited.id}-${edited.version}` : `new-${rules.length}`} rule={edited} answered={answered} />
+            <RuleForm
+              key={edited ? `${edited.id}-${edited.version}` : `new-${rules.length}`}
+              rule={edited}
+              answered={answered}
+            />
           </>
         ) : (
           <p className="soft mt-3">The owner of the practice adds and changes rules.</p>

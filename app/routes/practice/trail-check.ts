@@ -8,6 +8,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   const { practiceId, role } = await requirePractitioner(request);
   if (role !== 'owner') throw data({ message: 'The trail is checked by the owner of the practice.' }, { status: 403 });
   const after = Number(new URL(request.url).searchParams.get('after') ?? 0);
-  if (!Number.isSafeInteger(after) || after < 0) throw data({ message: 'after: a whole number, 0 or more, is accepted.' }, { status: 422 });
+  if (!Number.isSafeInteger(after) || after < 0)
+    throw data({ message: 'after: a whole number, 0 or more, is accepted.' }, { status: 422 });
   return data(await checkTrail(practiceId, after));
 }

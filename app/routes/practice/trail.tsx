@@ -11,14 +11,44 @@ export async function loader({ request }: Route.LoaderArgs) {
   const { practiceId, role, timeZone } = await requirePractitioner(request);
   if (role !== 'owner') throw redirect('/practice');
   const below = Number(new URL(request.url).searchParams.get('below'));
-  return { ...(await auditTrail(practiceId, Number.isSafeInteger(below) && below > 0 ? below : null, SHOWN)), timeZone };
+  return {
+    ...(await auditTrail(practiceId, Number.isSafeInteger(below) && below > 0 ? below : null, SHOWN)),
+    timeZone,
+  };
 }
 
 const WORDS: Record<string, string> = {
-  'caution-overridden': 'Caution overridden', 'client-added': 'Client added', 'client-changed': 'Client’s details changed', 'consent-given': 'Consent given', 'consent-withdrawn': 'Consent taken back', 'measures-taken': 'Measures taken', 'measures-removed': 'Measures removed',
-  'outcome-noted': 'Outcome of a referral noted', 'patch-test-noted': 'Patch test noted', 'photo-kept': 'Photo kept', 'photo-erased': 'Photo erased', 'practice-opened': 'Practice opened', 'product-added': 'Product added', 'product-changed': 'Product changed',
-  'product-retired': 'Product no longer used', 'product-returned': 'Product used again', 'rule-added': 'Rule added', 'rule-changed': 'Rule changed', 'rule-on': 'Rule switched on', 'rule-off': 'Rule switched off', 'sign-in-failed': 'Wrong password', 'signed-in': 'Signed in', 'signed-out': 'Signed out',
-  'template-kept': 'Template kept', 'template-renamed': 'Template renamed', 'template-deleted': 'Template deleted', 'template-taken-out': 'Template taken out as a file', 'text-changed': 'Text changed', 'visit-done': 'Visit finished', 'visit-stopped': 'Visit stopped, referred', 'visit-postponed': 'Visit postponed',
+  'caution-overridden': 'Caution overridden',
+  'client-added': 'Client added',
+  'client-changed': 'Client’s details changed',
+  'consent-given': 'Consent given',
+  'consent-withdrawn': 'Consent taken back',
+  'measures-taken': 'Measures taken',
+  'measures-removed': 'Measures removed',
+  'outcome-noted': 'Outcome of a referral noted',
+  'patch-test-noted': 'Patch test noted',
+  'photo-kept': 'Photo kept',
+  'photo-erased': 'Photo erased',
+  'practice-opened': 'Practice opened',
+  'product-added': 'Product added',
+  'product-changed': 'Product changed',
+  'product-retired': 'Product no longer used',
+  'product-returned': 'Product used again',
+  'rule-added': 'Rule added',
+  'rule-changed': 'Rule changed',
+  'rule-on': 'Rule switched on',
+  'rule-off': 'Rule switched off',
+  'sign-in-failed': 'Wrong password',
+  'signed-in': 'Signed in',
+  'signed-out': 'Signed out',
+  'template-kept': 'Template kept',
+  'template-renamed': 'Template renamed',
+  'template-deleted': 'Template deleted',
+  'template-taken-out': 'Template taken out as a file',
+  'text-changed': 'Text changed',
+  'visit-done': 'Visit finished',
+  'visit-stopped': 'Visit stopped, referred',
+  'visit-postponed': 'Visit postponed',
 };
 
 /** Records that have a page of their own. */
@@ -37,7 +67,9 @@ export default function Trail({ loaderData: { rows, entries, timeZone } }: Route
           <table className="table table-sm">
             <thead>
               <tr>
-                <th scope="col" className="text-end">No.</th>
+                <th scope="col" className="text-end">
+                  No.
+                </th>
                 <th scope="col">When</th>
                 <th scope="col">Who</th>
                 <th scope="col">What</th>
@@ -59,7 +91,11 @@ export default function Trail({ loaderData: { rows, entries, timeZone } }: Route
                       .map(([k, v], i) => (
                         <span key={k}>
                           {i > 0 && ', '}
-                          {PAGES[k] ? <Link to={`${PAGES[k]}${String(v)}`}>{k}</Link> : `${k} ${Array.isArray(v) ? v.join(', ') : String(v).replace(/^([0-9a-f]{8})-[0-9a-f-]{27}$/, '$1')}`}
+                          {PAGES[k] ? (
+                            <Link to={`${PAGES[k]}${String(v)}`}>{k}</Link>
+                          ) : (
+                            `${k} ${Array.isArray(v) ? v.join(', ') : String(v).replace(/^([0-9a-f]{8})-[0-9a-f-]{27}$/, '$1')}`
+                          )}
                         </span>
                       ))}
                   </td>

@@ -42,9 +42,17 @@ export default function Assess() {
           </section>
           <section className="section">
             <h2>Tenderness</h2>
-            <p className="soft small mb-1">Tap a muscle on the chart, or press 0 to 3 on it: nothing, mild, moderate, severe. Sides are the client’s.</p>
+            <p className="soft small mb-1">
+              Tap a muscle on the chart, or press 0 to 3 on it: nothing, mild, moderate, severe. Sides are the client’s.
+            </p>
             <PressCount />
-            <TendernessTable phase="before" elsewhere={{ from: mode.kind === 'elsewhere' ? mode.from : null, onAsk: (from) => setMode(from ? { kind: 'elsewhere', from } : { kind: 'press' }) }} />
+            <TendernessTable
+              phase="before"
+              elsewhere={{
+                from: mode.kind === 'elsewhere' ? mode.from : null,
+                onAsk: (from) => setMode(from ? { kind: 'elsewhere', from } : { kind: 'press' }),
+              }}
+            />
           </section>
           <SpotsSection pinning={mode.kind === 'spots'} onPinning={toggle('spots')} chosen={spot} onChoose={setSpot} />
           <ScanSection on={mode.kind === 'scan'} onScan={toggle('scan')} />

@@ -47,8 +47,17 @@ export async function action({ request }: Route.ActionArgs) {
   const input = await checkForm(keepTemplateSchema, await readForm(request));
   if (!input.ok) return data({ errors: input.errors, kept: undefined }, { status: 422 });
   try {
-    const made = await saveTemplate(who, input.value.name, parseRoutine(JSON.parse(input.value.routine)), input.value.once);
-    if (made === 'name-taken') return data({ errors: { name: 'There is a template of this name already. Take another.' } as FieldErrors, kept: undefined }, { status: 422 });
+    const made = await saveTemplate(
+      who,
+      input.value.name,
+      parseRoutine(JSON.parse(input.value.routine)),
+      input.value.once,
+    );
+    if (made === 'name-taken')
+      return data(
+        { errors: { name: 'There is a template of this name already. Take another.' } as FieldErrors, kept: undefined },
+        { status: 422 },
+      );
     return { errors: undefined, kept: input.value.name };
   } catch (error) {
     if (!(error instanceof InputError) && !(error instanceof SyntaxError)) throw error;
@@ -68,23 +77,47 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
 
   const flags = useMemo(() => {
     const out = new Map<string, 'stop' | 'warn'>();
-    for (const f of findings) if (f.severity !== 'hint') for (const id of f.stepIds) if (out.get(id) !== 'stop') out.set(id, f.severity);
+    for (const f of findings)
+      if (f.severity !== 'hint') for (const id of f.stepIds) if (out.get(id) !== 'stop') out.set(id, f.severity);
     return out;
   }, [findings]);
-  const names = useMemo(() => new Map(routine.steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? s.technique])), [routine]);
+  const names = useMemo(
+    () =>
+      new Map(routine.steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? s.technique])),
+    [routine],
+  );
   const { measures } = useContext(ClientChart);
   const pickable = useMemo(() => {
     const inches = measures && clientInches(BODY_INCHES, measures);
     const closed = new Set(keepOffPlaces(screening).map((k) => `${k.place.kind}:${k.place.id}`));
-    const of = (kind: 'point' | 'muscle', id: string, name: string, region: string, more?: string) => placesOn({ kind, id }, 'both').map((p) => ({ place: p, name, more, off: closed.has(`${kind}:${id}`) || closed.has(`region:${region}`) }));
-    return [...PRESSED_MUSCLES.flatMap((m) => of('muscle', m.id, m.name, m.region)), ...POINTS.flatMap((p) => of('point', p.id, `${p.id} ${p.name}`, p.region, inches && p.place.cun ? distanceWords(pointDistance(p, inches), landmarkName) : undefined))];
+    const of = (kind: 'point' | 'muscle', id: string, name: string, region: string, more?: string) =>
+      placesOn({ kind, id }, 'both').map((p) => ({
+        place: p,
+        name,
+        more,
+        off: closed.has(`${kind}:${id}`) || closed.has(`region:${region}`),
+      }));
+    return [
+      ...PRESSED_MUSCLES.flatMap((m) => of('muscle', m.id, m.name, m.region)),
+      ...POINTS.flatMap((p) =>
+        of(
+          'point',
+          p.id,
+          `${p.id} ${p.name}`,
+          p.region,
+          inches && p.place.cun ? distanceWords(pointDistance(p, inches), landmarkName) : undefined,
+        ),
+      ),
+    ];
   }, [screening, measures]);
   const stopped = findings.some((f) => f.severity === 'stop');
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const undoKey = (event.ctrlKey || event.metaKey) && !event.altKey && event.key.toLowerCase() === 'z';
-      const redoKey = (event.ctrlKey || event.metaKey) && (event.key.toLowerCase() === 'y' || (event.shiftKey && event.key.toLowerCase() === 'z'));
+      const redoKey =
+        (event.ctrlKey || event.metaKey) &&
+        (event.key.toLowerCase() === 'y' || (event.shiftKey && event.key.toLowerCase() === 'z'));
       if ((event.target as HTMLElement).closest('input, textarea') && (event.target as HTMLInputElement).value) return;
       if (redoKey) table.redo?.();
       else if (undoKey) table.undo?.();
@@ -99,12 +132,21 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
   const add = (step: Step) => {
     if (edit(insertStep(routine, step, usualIndex(routine, step.technique, CATALOGUE)))) setChosen(step.id);
   };
-  const move = (id: string, by: -1 | 1) => edit(moveStep(routine, id, routine.steps.findIndex((s) => s.id === id) + by));
+  const move = (id: string, by: -1 | 1) =>
+    edit(moveStep(routine, id, routine.steps.findIndex((s) => s.id === id) + by));
   /** A template comes without what this client may not have today, and says so. */
   const start = (body: Routine) => {
     const { routine: fit, leftOut, lowered } = admitRoutine(body, screening, CATALOGUE);
     setChosen(null);
-    if (edit(fit)) setAdapted([leftOut.length ? `Left out for this client: ${leftOut.join(', ')}.` : '', lowered.length ? `Lowered: ${lowered.join(', ')}.` : ''].filter(Boolean).join(' '));
+    if (edit(fit))
+      setAdapted(
+        [
+          leftOut.length ? `Left out for this client: ${leftOut.join(', ')}.` : '',
+          lowered.length ? `Lowered: ${lowered.join(', ')}.` : '',
+        ]
+          .filter(Boolean)
+          .join(' '),
+      );
   };
   const budgetSeconds = routine.budgetMinutes === null ? null : routine.budgetMinutes * 60;
 
@@ -131,21 +173,47 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
           <fieldset disabled={ended} className="border-0 p-0 m-0">
             <div className="work-head">
               <h1 className="visually-hidden">Compose</h1>
-              <input className="routine-name" aria-label="Name of the routine" maxLength={120} size={Math.max(8, routine.name.length)} value={routine.name} onChange={(e) => e.target.value && edit({ ...routine, name: e.target.value })} />
+              <input
+                className="routine-name"
+                aria-label="Name of the routine"
+                maxLength={120}
+                size={Math.max(8, routine.name.length)}
+                value={routine.name}
+                onChange={(e) => e.target.value && edit({ ...routine, name: e.target.value })}
+              />
               <SaveState />
               <span className="total" aria-label={`Total ${clock(totals.totalSeconds)}`}>
-                <span className={budgetSeconds !== null && totals.totalSeconds > budgetSeconds ? 'worse' : ''} data-testid="total">
+                <span
+                  className={budgetSeconds !== null && totals.totalSeconds > budgetSeconds ? 'worse' : ''}
+                  data-testid="total"
+                >
                   {clock(totals.totalSeconds)}
                 </span>{' '}
-                <BudgetField minutes={routine.budgetMinutes} range={BOUNDS.budgetMinutes} onCommit={(budgetMinutes) => edit({ ...routine, budgetMinutes })} />
+                <BudgetField
+                  minutes={routine.budgetMinutes}
+                  range={BOUNDS.budgetMinutes}
+                  onCommit={(budgetMinutes) => edit({ ...routine, budgetMinutes })}
+                />
               </span>
             </div>
             <div className="d-flex gap-2">
               <div className="flex-grow-1" style={{ minWidth: 0 }}>
-                <AddStep ref={adder} screening={screening} freshId={freshId(routine)} place={place} onClearPlace={() => setPlace(null)} onAdd={add} />
+                <AddStep
+                  ref={adder}
+                  screening={screening}
+                  freshId={freshId(routine)}
+                  place={place}
+                  onClearPlace={() => setPlace(null)}
+                  onAdd={add}
+                />
               </div>
               {!ended && (
-                <Button className="align-self-start" onClick={() => goTo('guide')} disabled={!routine.steps.length || stopped} title={stopped ? 'Something is off limits: see below' : undefined}>
+                <Button
+                  className="align-self-start"
+                  onClick={() => goTo('guide')}
+                  disabled={!routine.steps.length || stopped}
+                  title={stopped ? 'Something is off limits: see below' : undefined}
+                >
                   Guide
                 </Button>
               )}
@@ -164,7 +232,15 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
               </div>
             )}
             {routine.steps.length ? (
-              <StepList routine={routine} stepSeconds={totals.stepSeconds} flags={flags} chosen={chosen} disabled={ended} onChoose={setChosen} onEdit={edit} />
+              <StepList
+                routine={routine}
+                stepSeconds={totals.stepSeconds}
+                flags={flags}
+                chosen={chosen}
+                disabled={ended}
+                onChoose={setChosen}
+                onEdit={edit}
+              />
             ) : (
               <p className="empty">
                 <strong>No steps yet</strong>
@@ -181,14 +257,27 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
               </Button>
               <span className="soft">
                 Right {clock(totals.workSeconds.right)}, left {clock(totals.workSeconds.left)} hands on
-                {totals.rangeSeconds.most - totals.rangeSeconds.least > 1 && `; ${clock(totals.rangeSeconds.least)} to ${clock(totals.rangeSeconds.most)} with open doses`}
+                {totals.rangeSeconds.most - totals.rangeSeconds.least > 1 &&
+                  `; ${clock(totals.rangeSeconds.least)} to ${clock(totals.rangeSeconds.most)} with open doses`}
               </span>
             </div>
-            <Findings findings={findings} disabled={ended} onFix={(f) => f.fix && edit(applyFix(routine, f.fix.action, CATALOGUE))} />
+            <Findings
+              findings={findings}
+              disabled={ended}
+              onFix={(f) => f.fix && edit(applyFix(routine, f.fix.action, CATALOGUE))}
+            />
           </fieldset>
         </main>
       </div>
-      <Ribbon data={table.ribbon} budgetSeconds={budgetSeconds} names={names} flags={flags} chosen={chosen} onChoose={setChosen} onMove={move} />
+      <Ribbon
+        data={table.ribbon}
+        budgetSeconds={budgetSeconds}
+        names={names}
+        flags={flags}
+        chosen={chosen}
+        onChoose={setChosen}
+        onMove={move}
+      />
     </div>
   );
 }

@@ -9,9 +9,18 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
   const runs = await runsOfVisit(practiceId, params.visitId);
   const open = runs.find((r) => r.status === 'open');
-  return { open: open ? { id: open.id, routine: open.routine, events: open.events } : null, finished: runs.filter((r) => r.status !== 'open').length };
+  return {
+    open: open ? { id: open.id, routine: open.routine, events: open.events } : null,
+    finished: runs.filter((r) => r.status !== 'open').length,
+  };
 }
-export const shouldRevalidate = ({ currentParams, nextParams }: { currentParams: Record<string, string | undefined>; nextParams: Record<string, string | undefined> }): boolean => currentParams.visitId !== nextParams.visitId;
+export const shouldRevalidate = ({
+  currentParams,
+  nextParams,
+}: {
+  currentParams: Record<string, string | undefined>;
+  nextParams: Record<string, string | undefined>;
+}): boolean => currentParams.visitId !== nextParams.visitId;
 
 export default function Guide({ loaderData }: Route.ComponentProps) {
   const { routine, visit, ended } = useVisit();
@@ -22,7 +31,11 @@ export default function Guide({ loaderData }: Route.ComponentProps) {
         <h1>Guide</h1>
         <p className="empty">
           <strong>{ended ? 'This visit has ended' : 'There is no routine to guide yet'}</strong>
-          {ended ? 'What was done is kept under Record.' : <Link to={`/visits/${visit.id}/compose`}>Compose one first</Link>}
+          {ended ? (
+            'What was done is kept under Record.'
+          ) : (
+            <Link to={`/visits/${visit.id}/compose`}>Compose one first</Link>
+          )}
         </p>
       </main>
     );

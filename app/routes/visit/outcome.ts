@@ -6,14 +6,24 @@ import { notFound, requirePractitioner } from '../../session.server';
 import { dayOf } from '../../ui/time';
 import type { Route } from './+types/outcome';
 
-const outcomeSchema = object({ outcome: string().trim().required('Type what came of it.').max(300, 'At most 300 characters are accepted.') });
+const outcomeSchema = object({
+  outcome: string().trim().required('Type what came of it.').max(300, 'At most 300 characters are accepted.'),
+});
 
 /** Notes what came of a referral; it then leaves Today. */
 export async function action({ request, params }: Route.ActionArgs) {
   const who = await requirePractitioner(request);
   const input = await checkForm(outcomeSchema, await readForm(request));
   if (!input.ok) return data({ errors: input.errors }, { status: 422 });
-  if (!(await noteReferralOutcome(who, params.visitId, input.value.outcome, dayOf(new Date().toISOString(), who.timeZone)))) notFound('referral');
+  if (
+    !(await noteReferralOutcome(
+      who,
+      params.visitId,
+      input.value.outcome,
+      dayOf(new Date().toISOString(), who.timeZone),
+    ))
+  )
+    notFound('referral');
   return { errors: undefined };
 }
 export const loader = () => notFound('page');

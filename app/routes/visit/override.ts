@@ -19,16 +19,23 @@ export async function action({ request, params }: Route.ActionArgs) {
   if (!input.ok) return data({ errors: input.errors }, { status: 422 });
   const { caution: key, reason, password } = input.value;
   const caution = (await cautionsOf(who.practiceId)).find((c) => c.key === key);
-  if (!caution || !mayBeOverridden(caution)) return data({ errors: { reason: 'This caution cannot be overridden.' } }, { status: 422 });
-  if (visit.screen.answers[key] !== 'yes') return data({ errors: { reason: 'This caution was not answered with yes, so there is nothing to override.' } }, { status: 422 });
+  if (!caution || !mayBeOverridden(caution))
+    return data({ errors: { reason: 'This caution cannot be overridden.' } }, { status: 422 });
+  if (visit.screen.answers[key] !== 'yes')
+    return data(
+      { errors: { reason: 'This caution was not answered with yes, so there is nothing to override.' } },
+      { status: 422 },
+    );
   const wait = await takeTry('signature', who.practitionerId);
   if (wait) return data({ errors: { password: `Too many wrong tries. Try again in ${wait} min.` } }, { status: 429 });
-  if (!(await isOwnPassword(who, password))) return data({ errors: { password: 'This is not your password.' } }, { status: 422 });
+  if (!(await isOwnPassword(who, password)))
+    return data({ errors: { password: 'This is not your password.' } }, { status: 422 });
   await forgetTries('signature', who.practitionerId);
   const signed = await signOverride(who, visit.id, key, reason);
   if (signed === 'missing') return data({ errors: { reason: 'This visit is not here.' } }, { status: 404 });
   if (signed === 'ended') return data({ errors: { reason: 'This visit has ended.' } }, { status: 409 });
-  if (signed === 'signed-before') return data({ errors: { reason: 'It was signed before. Load the page again to see it.' } }, { status: 409 });
+  if (signed === 'signed-before')
+    return data({ errors: { reason: 'It was signed before. Load the page again to see it.' } }, { status: 409 });
   return { override: signed };
 }
 

@@ -12,10 +12,18 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
   const bytes = await photoBytes(practiceId, params.visitId, params.photoId);
   if (!bytes) notFound('photo');
-  return new Response(new Uint8Array(bytes), { headers: { 'Content-Type': 'image/jpeg', 'Cache-Control': 'no-store', 'X-Content-Type-Options': 'nosniff' } });
+  return new Response(new Uint8Array(bytes), {
+    headers: { 'Content-Type': 'image/jpeg', 'Cache-Control': 'no-store', 'X-Content-Type-Options': 'nosniff' },
+  });
 }
 
-const bodySchema = object({ do: string().oneOf(['mark', 'erase'] as const, 'Mark or erase is accepted.').required(), version: number().integer().min(1).optional(), landmarks: mixed().optional() });
+const bodySchema = object({
+  do: string()
+    .oneOf(['mark', 'erase'] as const, 'Mark or erase is accepted.')
+    .required(),
+  version: number().integer().min(1).optional(),
+  landmarks: mixed().optional(),
+});
 
 /** Landmarks of a photo, or its erasure. */
 export async function action({ request, params }: Route.ActionArgs) {
@@ -25,11 +33,24 @@ export async function action({ request, params }: Route.ActionArgs) {
   if (!size) return data({ message: 'This photo is not here.' }, { status: 404 });
   const input = await readJson(request, bodySchema);
   if (!input.ok) return data({ message: Object.values(input.errors)[0] }, { status: 422 });
-  if (input.value.do === 'erase') return (await erasePhoto(who, visitId, photoId)) ? { erased: true } : data({ message: 'This photo is not here.' }, { status: 404 });
+  if (input.value.do === 'erase')
+    return (await erasePhoto(who, visitId, photoId))
+      ? { erased: true }
+      : data({ message: 'This photo is not here.' }, { status: 404 });
   try {
-    const marked = await markPhoto(who.practiceId, visitId, photoId, input.value.version ?? 0, checkedMarks(input.value.landmarks, size));
+    const marked = await markPhoto(
+      who.practiceId,
+      visitId,
+      photoId,
+      input.value.version ?? 0,
+      checkedMarks(input.value.landmarks, size),
+    );
     if (marked === 'missing') return data({ message: 'This photo is not here.' }, { status: 404 });
-    if (marked === 'stale') return data({ message: 'The marks were changed in another window. Load the page again to see them.' }, { status: 409 });
+    if (marked === 'stale')
+      return data(
+        { message: 'The marks were changed in another window. Load the page again to see them.' },
+        { status: 409 },
+      );
     return { photo: marked };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;

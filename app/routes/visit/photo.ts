@@ -17,9 +17,14 @@ export async function action({ request, params }: Route.ActionArgs) {
   const visit = await findVisit(who.practiceId, params.visitId);
   if (!visit) return data({ message: 'This visit is not here.' }, { status: 404 });
   if (hasEnded(visit.stage)) return data({ message: 'This visit has ended.' }, { status: 409 });
-  if (phase !== 'before' && phase !== 'after') return data({ message: 'A photo is taken before or after the work.' }, { status: 422 });
-  const [consents, texts] = await Promise.all([consentsOf(who.practiceId, visit.clientId), practiceTexts(who.practiceId)]);
-  if (consentState(consents, 'photo', texts['consent-photo'].version).state !== 'given') return data({ message: 'Photos need the client’s consent first.' }, { status: 422 });
+  if (phase !== 'before' && phase !== 'after')
+    return data({ message: 'A photo is taken before or after the work.' }, { status: 422 });
+  const [consents, texts] = await Promise.all([
+    consentsOf(who.practiceId, visit.clientId),
+    practiceTexts(who.practiceId),
+  ]);
+  if (consentState(consents, 'photo', texts['consent-photo'].version).state !== 'given')
+    return data({ message: 'Photos need the client’s consent first.' }, { status: 422 });
   try {
     const kept = await keepPhoto(who, visit.id, phase, await cleanPhoto(await photoBody(request)));
     if (kept === 'missing' || kept === 'ended') return data({ message: 'This visit has ended.' }, { status: 409 });

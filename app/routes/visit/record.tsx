@@ -27,8 +27,17 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const runs = await runsOfVisit(practiceId, params.visitId);
   return {
     runs: runs.map((r) => {
-      const names = new Map(r.routine.steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? s.technique]));
-      return { id: r.id, status: r.status, createdAt: r.createdAt, notes: r.events.filter((e) => e.kind === 'note').map((e) => e.text ?? ''), compares: r.events.filter((e) => e.kind === 'compare').map((e) => sideCompareWords(readSideCompare(e.text))), steps: (r.steps ?? []).map((s: StepRecord) => ({ ...s, name: names.get(s.stepId) ?? s.stepId })) };
+      const names = new Map(
+        r.routine.steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? s.technique]),
+      );
+      return {
+        id: r.id,
+        status: r.status,
+        createdAt: r.createdAt,
+        notes: r.events.filter((e) => e.kind === 'note').map((e) => e.text ?? ''),
+        compares: r.events.filter((e) => e.kind === 'compare').map((e) => sideCompareWords(readSideCompare(e.text))),
+        steps: (r.steps ?? []).map((s: StepRecord) => ({ ...s, name: names.get(s.stepId) ?? s.stepId })),
+      };
     }),
   };
 }
@@ -40,11 +49,35 @@ export default function Record({ loaderData }: Route.ComponentProps) {
   const changes = readings
     .filter((r) => r.measure === 'tenderness' && r.phase === 'after' && r.side !== 'both' && r.side !== 'midline')
     .flatMap((r) => {
-      const before = readings.find((b) => b.measure === 'tenderness' && b.phase === 'before' && b.place === r.place && b.side === r.side);
-      return before ? [{ place: { kind: 'muscle' as const, id: r.place, side: r.side as 'left' | 'right' }, before: before.value, after: r.value }] : [];
+      const before = readings.find(
+        (b) => b.measure === 'tenderness' && b.phase === 'before' && b.place === r.place && b.side === r.side,
+      );
+      return before
+        ? [
+            {
+              place: { kind: 'muscle' as const, id: r.place, side: r.side as 'left' | 'right' },
+              before: before.value,
+              after: r.value,
+            },
+          ]
+        : [];
     });
-  const pickable = PRESSED_MUSCLES.flatMap((m) => placesOn({ kind: 'muscle', id: m.id }, 'both').map((place) => ({ place, name: m.name }))).filter((p) => p.place.side !== 'midline');
-  const untested = readings.filter((r) => r.phase === 'before' && ASKED_AGAIN.includes(r.measure) && !readings.some((a) => a.phase === 'after' && a.measure === r.measure && a.place === r.place && a.side === r.side && a.complaintId === r.complaintId));
+  const pickable = PRESSED_MUSCLES.flatMap((m) =>
+    placesOn({ kind: 'muscle', id: m.id }, 'both').map((place) => ({ place, name: m.name })),
+  ).filter((p) => p.place.side !== 'midline');
+  const untested = readings.filter(
+    (r) =>
+      r.phase === 'before' &&
+      ASKED_AGAIN.includes(r.measure) &&
+      !readings.some(
+        (a) =>
+          a.phase === 'after' &&
+          a.measure === r.measure &&
+          a.place === r.place &&
+          a.side === r.side &&
+          a.complaintId === r.complaintId,
+      ),
+  );
   const toggle = (reaction: Reaction) => {
     const has = record.reactions.includes(reaction);
     const rest = record.reactions.filter((r) => r !== reaction && (reaction === 'none' ? false : r !== 'none'));
@@ -66,13 +99,26 @@ export default function Record({ loaderData }: Route.ComponentProps) {
           <span className="soft">what changed, and what comes next</span>
           <div className="end">
             <SaveState />
-            {ended ? <Link to={`/clients/${client.id}`}>{stage === 'done' ? 'Finished. To the relief course' : 'To the client'}</Link> : <Button onClick={() => end('done')} disabled={save.refused.length > 0} title={save.refused.length ? 'What is not saved has to be changed or taken back first' : undefined}>Finish the visit</Button>}
+            {ended ? (
+              <Link to={`/clients/${client.id}`}>
+                {stage === 'done' ? 'Finished. To the relief course' : 'To the client'}
+              </Link>
+            ) : (
+              <Button
+                onClick={() => end('done')}
+                disabled={save.refused.length > 0}
+                title={save.refused.length ? 'What is not saved has to be changed or taken back first' : undefined}
+              >
+                Finish the visit
+              </Button>
+            )}
           </div>
         </div>
         <fieldset disabled={ended} className="border-0 p-0 m-0">
           {untested.length > 0 && !ended && (
             <div className="note-bar">
-              <strong>{untested.length} tested before, not again yet.</strong> Measure the same things again, in the same position, to have the pair.
+              <strong>{untested.length} tested before, not again yet.</strong> Measure the same things again, in the
+              same position, to have the pair.
             </div>
           )}
           <section className="section">
@@ -95,7 +141,13 @@ export default function Record({ loaderData }: Route.ComponentProps) {
             <h2>Reactions</h2>
             <div className="chips" role="group" aria-label="Reactions">
               {REACTIONS.map((r) => (
-                <button key={r} type="button" className="chip" aria-pressed={record.reactions.includes(r)} onClick={() => toggle(r)}>
+                <button
+                  key={r}
+                  type="button"
+                  className="chip"
+                  aria-pressed={record.reactions.includes(r)}
+                  onClick={() => toggle(r)}
+                >
                   {REACTION_NAMES[r]}
                 </button>
               ))}
@@ -103,14 +155,28 @@ export default function Record({ loaderData }: Route.ComponentProps) {
             <div className="form-grid mt-3">
               <Form.Group className="wide" controlId="note">
                 <Form.Label>Notes</Form.Label>
-                <Form.Control as="textarea" rows={2} maxLength={2000} value={record.note} isInvalid={!!refusal('note')} aria-describedby="note-refused" onChange={(e) => setRecord({ ...record, note: e.target.value })} />
+                <Form.Control
+                  as="textarea"
+                  rows={2}
+                  maxLength={2000}
+                  value={record.note}
+                  isInvalid={!!refusal('note')}
+                  aria-describedby="note-refused"
+                  onChange={(e) => setRecord({ ...record, note: e.target.value })}
+                />
                 <Form.Control.Feedback type="invalid" id="note-refused">
                   {refusal('note')}
                 </Form.Control.Feedback>
               </Form.Group>
               <Form.Group controlId="product">
                 <Form.Label>Product used</Form.Label>
-                <Form.Control maxLength={200} value={record.product} isInvalid={!!refusal('product')} aria-describedby="product-refused" onChange={(e) => setRecord({ ...record, product: e.target.value })} />
+                <Form.Control
+                  maxLength={200}
+                  value={record.product}
+                  isInvalid={!!refusal('product')}
+                  aria-describedby="product-refused"
+                  onChange={(e) => setRecord({ ...record, product: e.target.value })}
+                />
                 <Form.Control.Feedback type="invalid" id="product-refused">
                   {refusal('product')}
                 </Form.Control.Feedback>
@@ -121,12 +187,23 @@ export default function Record({ loaderData }: Route.ComponentProps) {
                 )}
               </Form.Group>
               <div className="d-flex gap-3">
-                <DayField label="Next visit" value={record.nextOn} onCommit={(nextOn) => setRecord({ ...record, nextOn })} />
-                <DayField label="Review" value={record.reviewOn} onCommit={(reviewOn) => setRecord({ ...record, reviewOn })} />
+                <DayField
+                  label="Next visit"
+                  value={record.nextOn}
+                  onCommit={(nextOn) => setRecord({ ...record, nextOn })}
+                />
+                <DayField
+                  label="Review"
+                  value={record.reviewOn}
+                  onCommit={(reviewOn) => setRecord({ ...record, reviewOn })}
+                />
               </div>
             </div>
           </section>
-          <p className="soft small">A fall within one visit is relief during the visit; whether it lasts is told by the course over weeks. {last && last.steps.length > 0 && `Hands on: ${clock(last.steps.reduce((s, r) => s + r.doneSeconds, 0))}.`}</p>
+          <p className="soft small">
+            A fall within one visit is relief during the visit; whether it lasts is told by the course over weeks.{' '}
+            {last && last.steps.length > 0 && `Hands on: ${clock(last.steps.reduce((s, r) => s + r.doneSeconds, 0))}.`}
+          </p>
         </fieldset>
         {/* Outside of what an ended visit closes: a photo can be erased at any time. */}
         <LevelSection phase="after" />

@@ -13,7 +13,9 @@ import { notFound, requirePractitioner } from '../../session.server';
 import type { Route } from './+types/run';
 
 const bodySchema = object({
-  kind: string().oneOf(['open', 'events'] as const).required(),
+  kind: string()
+    .oneOf(['open', 'events'] as const)
+    .required(),
   runId: string().max(64).optional(),
   events: array().of(mixed().required()).max(500, 'At most 500 events at a time are accepted.').optional(),
   /** The device's clock, by which its events are stamped; what counts as now is ours. */
@@ -32,17 +34,25 @@ export async function action({ request, params }: Route.ActionArgs) {
     if (hasEnded(visit.stage)) return data({ message: 'This visit has ended.' }, { status: 409 });
     const screening = (await screeningOf(practiceId, visit))(visit);
     const stop = visit.routine && checkRoutine(visit.routine, CATALOGUE, screening).find((f) => f.severity === 'stop');
-    if (stop || screening.mustStop) return data({ message: stop?.title ?? 'A red flag was answered yes.' }, { status: 422 });
+    if (stop || screening.mustStop)
+      return data({ message: stop?.title ?? 'A red flag was answered yes.' }, { status: 422 });
     const run = await openRun(practiceId, visit.id);
-    return run ? { run: { id: run.id, routine: run.routine, events: run.events } } : data({ message: 'There is no routine to run.' }, { status: 422 });
+    return run
+      ? { run: { id: run.id, routine: run.routine, events: run.events } }
+      : data({ message: 'There is no routine to run.' }, { status: 422 });
   }
 
   try {
     const events = (input.value.events ?? []).map(parseGuideEvent);
     const taken = await takeEvents(practiceId, visit.id, input.value.runId ?? '', events, input.value.nowMs ?? null);
     if (taken === 'missing') return data({ message: 'This run is not here.' }, { status: 404 });
-    if (taken === 'closed') return data({ result: 'closed', message: 'This run has ended; nothing is added to it any more.' }, { status: 409 });
-    if (taken === 'from-the-future') return data({ message: 'event.atMs: a moment up to now is accepted' }, { status: 422 });
+    if (taken === 'closed')
+      return data(
+        { result: 'closed', message: 'This run has ended; nothing is added to it any more.' },
+        { status: 409 },
+      );
+    if (taken === 'from-the-future')
+      return data({ message: 'event.atMs: a moment up to now is accepted' }, { status: 422 });
     return taken;
   } catch (error) {
     if (!(error instanceof InputError)) throw error;

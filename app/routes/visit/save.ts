@@ -26,8 +26,14 @@ export async function action({ request, params }: Route.ActionArgs) {
   if (!visit) return data({ result: 'missing' } as const, { status: 404 });
   const screened = await screeningOf(who.practiceId, visit);
   const given = cleaned(input.value.patch as VisitPatch);
-  const patch: VisitPatch = given.kind === 'stage' && given.stage === 'stopped' ? { ...given, referral: referralOf(screened(visit)) } : given;
-  const result = await saveVisit(who, visit.id, { saveId: input.value.saveId, expectedVersion: input.value.expectedVersion, patch }, (locked) => refusal(locked, screened(locked), patch));
+  const patch: VisitPatch =
+    given.kind === 'stage' && given.stage === 'stopped' ? { ...given, referral: referralOf(screened(visit)) } : given;
+  const result = await saveVisit(
+    who,
+    visit.id,
+    { saveId: input.value.saveId, expectedVersion: input.value.expectedVersion, patch },
+    (locked) => refusal(locked, screened(locked), patch),
+  );
   return data(result, { status: STATUS[result.result] });
 }
 
@@ -37,20 +43,27 @@ export const loader = () => notFound('page');
 /** Only what is known is stored, each in its own shape. */
 function cleaned(patch: VisitPatch): VisitPatch {
   if (patch.kind === 'findings') return { ...patch, findings: readFindings(patch.findings) };
-  if (patch.kind === 'answers' && patch.answers) return { ...patch, answers: checkedAnswers(measureOf(patch.measure)!, patch.answers) };
+  if (patch.kind === 'answers' && patch.answers)
+    return { ...patch, answers: checkedAnswers(measureOf(patch.measure)!, patch.answers) };
   return patch;
 }
 
 function referralOf({ hits }: Screening): Referral {
   const cautions = hits['refer-out'];
-  return { cautions: cautions.map((c) => c.key), seeWho: [...new Set(cautions.map((c) => c.seeWho))].join(' '), outcome: null, outcomeOn: null };
+  return {
+    cautions: cautions.map((c) => c.key),
+    seeWho: [...new Set(cautions.map((c) => c.seeWho))].join(' '),
+    outcome: null,
+    outcomeOn: null,
+  };
 }
 
 /** What the screening forbids is forbidden here too, whatever the screen let through. */
 function refusal(visit: Visit, screening: Screening, patch: VisitPatch): string | null {
   if (patch.kind === 'stage') {
     if (patch.stage === 'stopped') return screening.mustStop ? null : 'Only a red flag stops a visit.';
-    if (patch.stage !== 'screen' && patch.stage !== 'postponed' && screening.mustStop) return 'A red flag was answered yes: this visit does not go on.';
+    if (patch.stage !== 'screen' && patch.stage !== 'postponed' && screening.mustStop)
+      return 'A red flag was answered yes: this visit does not go on.';
     return null;
   }
   if (patch.kind !== 'routine') return null;

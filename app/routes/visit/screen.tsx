@@ -50,11 +50,22 @@ export default function ScreenStage() {
     setScreen({ ...screen, answers });
     setUndo(null);
   };
-  const tick = (key: string) => setScreen({ ...screen, preparation: screen.preparation.includes(key) ? screen.preparation.filter((k) => k !== key) : [...screen.preparation, key] });
+  const tick = (key: string) =>
+    setScreen({
+      ...screen,
+      preparation: screen.preparation.includes(key)
+        ? screen.preparation.filter((k) => k !== key)
+        : [...screen.preparation, key],
+    });
   const open = screening.unanswered.length;
   const groups = GROUPS.map((g) => {
     const asked = cautions.filter((c) => c.group === g.group && c.question);
-    return { ...g, asked, unanswered: asked.filter((c) => !screen.answers[c.key]).map((c) => c.key), known: lastScreen ? asked.filter((c) => lastScreen.answers[c.key]).map((c) => c.key) : [] };
+    return {
+      ...g,
+      asked,
+      unanswered: asked.filter((c) => !screen.answers[c.key]).map((c) => c.key),
+      known: lastScreen ? asked.filter((c) => lastScreen.answers[c.key]).map((c) => c.key) : [],
+    };
   });
   const of = (group: Group) => groups.find((g) => g.group === group)!;
   const ask = (group: Group) => of(group).unanswered.length > 0 && setAsking(group);
@@ -102,7 +113,13 @@ export default function ScreenStage() {
             <h2 className="mb-1">Preparation</h2>
             <div className="prep-list">
               {preparationFor(PREPARATION, routine, CATALOGUE).map((p) => (
-                <BsForm.Check key={p.key} id={`prep-${p.key}`} label={p.label} checked={screen.preparation.includes(p.key)} onChange={() => tick(p.key)} />
+                <BsForm.Check
+                  key={p.key}
+                  id={`prep-${p.key}`}
+                  label={p.label}
+                  checked={screen.preparation.includes(p.key)}
+                  onChange={() => tick(p.key)}
+                />
               ))}
             </div>
             <VisitConsent kind="work" />
@@ -134,9 +151,17 @@ export default function ScreenStage() {
                       <span className="soft small">all answered</span>
                     )}
                   </legend>
-                  {asking === group && <NoneApplies count={unanswered.length} onYes={() => none(group)} onNo={() => setAsking(null)} />}
+                  {asking === group && (
+                    <NoneApplies count={unanswered.length} onYes={() => none(group)} onNo={() => setAsking(null)} />
+                  )}
                   {asked.map((c) => (
-                    <Question key={c.key} caution={c} value={screen.answers[c.key]} before={lastScreen?.answers[c.key]} onAnswer={(a) => answer([c.key], a)} />
+                    <Question
+                      key={c.key}
+                      caution={c}
+                      value={screen.answers[c.key]}
+                      before={lastScreen?.answers[c.key]}
+                      onAnswer={(a) => answer([c.key], a)}
+                    />
                   ))}
                 </fieldset>
               );
@@ -154,7 +179,9 @@ export default function ScreenStage() {
 function NoneApplies({ count, onYes, onNo }: { count: number; onYes: () => void; onNo: () => void }) {
   return (
     <div className="note-bar" role="group" aria-label="None applies?" onKeyDown={(e) => e.key === 'Escape' && onNo()}>
-      <span className="me-2">{count === 1 ? 'One question, it does not apply?' : `${count} questions, none applies?`}</span>
+      <span className="me-2">
+        {count === 1 ? 'One question, it does not apply?' : `${count} questions, none applies?`}
+      </span>
       <Button size="sm" autoFocus onClick={onYes}>
         {count === 1 ? 'It does not' : 'None applies'}
       </Button>{' '}
@@ -165,12 +192,28 @@ function NoneApplies({ count, onYes, onNo }: { count: number; onYes: () => void;
   );
 }
 
-function Question({ caution, value, before, onAnswer }: { caution: Caution; value: Answer | undefined; before: Answer | undefined; onAnswer: (a: Answer) => void }) {
+function Question({
+  caution,
+  value,
+  before,
+  onAnswer,
+}: {
+  caution: Caution;
+  value: Answer | undefined;
+  before: Answer | undefined;
+  onAnswer: (a: Answer) => void;
+}) {
   const id = `q-${caution.key}`;
   return (
-    <div className={`question${value === 'yes' ? ' is-yes' : ''}`} role="radiogroup" aria-labelledby={id} onKeyDown={(e) => (e.key === 'y' || e.key === 'n') && onAnswer(e.key === 'y' ? 'yes' : 'no')}>
+    <div
+      className={`question${value === 'yes' ? ' is-yes' : ''}`}
+      role="radiogroup"
+      aria-labelledby={id}
+      onKeyDown={(e) => (e.key === 'y' || e.key === 'n') && onAnswer(e.key === 'y' ? 'yes' : 'no')}
+    >
       <span id={id}>
-        {caution.question} {before === 'yes' && value === undefined && <strong className="small">yes last time, still so?</strong>}
+        {caution.question}{' '}
+        {before === 'yes' && value === undefined && <strong className="small">yes last time, still so?</strong>}
       </span>
       <span className="yes-no">
         {(['yes', 'no'] as const).map((a) => (
@@ -212,7 +255,11 @@ function Onward({ open }: { open: number }) {
       </Button>
     );
   return (
-    <Button onClick={() => goTo('assess')} disabled={open > 0} title={open ? 'Every question needs an answer first' : undefined}>
+    <Button
+      onClick={() => goTo('assess')}
+      disabled={open > 0}
+      title={open ? 'Every question needs an answer first' : undefined}
+    >
       {open ? `${open} to answer` : 'Assess'}
     </Button>
   );

@@ -20,10 +20,17 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const visit = await findVisit(practiceId, params.visitId);
   if (!visit) notFound('visit');
   const { clientId } = visit;
-  const [client, measures, scores, readings, earlier, number, before, { rules, texts, products, photos, ...beside }] = await Promise.all([
-    findClient(practiceId, clientId), latestMeasures(practiceId, clientId), scoresOfClient(practiceId, clientId), readingsOfVisit(practiceId, visit.id), readingsBefore(practiceId, visit),
-    visitNumber(practiceId, visit), visitBefore(practiceId, visit), besideVisit(practiceId, visit),
-  ]);
+  const [client, measures, scores, readings, earlier, number, before, { rules, texts, products, photos, ...beside }] =
+    await Promise.all([
+      findClient(practiceId, clientId),
+      latestMeasures(practiceId, clientId),
+      scoresOfClient(practiceId, clientId),
+      readingsOfVisit(practiceId, visit.id),
+      readingsBefore(practiceId, visit),
+      visitNumber(practiceId, visit),
+      visitBefore(practiceId, visit),
+      besideVisit(practiceId, visit),
+    ]);
   if (!client) notFound('client');
   return {
     visit,
@@ -46,10 +53,21 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   };
 }
 /** A visit in work is the browser's; it is read again only when asked to, or for another visit. */
-export const shouldRevalidate = ({ currentParams, nextParams, currentUrl, nextUrl }: { currentParams: Record<string, string | undefined>; nextParams: Record<string, string | undefined>; currentUrl: URL; nextUrl: URL }): boolean =>
-  currentParams.visitId !== nextParams.visitId || currentUrl.href === nextUrl.href;
+export const shouldRevalidate = ({
+  currentParams,
+  nextParams,
+  currentUrl,
+  nextUrl,
+}: {
+  currentParams: Record<string, string | undefined>;
+  nextParams: Record<string, string | undefined>;
+  currentUrl: URL;
+  nextUrl: URL;
+}): boolean => currentParams.visitId !== nextParams.visitId || currentUrl.href === nextUrl.href;
 
-export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${loaderData?.client.name ?? 'Visit'} · Velvet Compass` }];
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `${loaderData?.client.name ?? 'Visit'} · Velvet Compass` },
+];
 
 export default function VisitFrame({ loaderData }: Route.ComponentProps) {
   const { revalidate } = useRevalidator();

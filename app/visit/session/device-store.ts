@@ -23,7 +23,9 @@ export async function unsentOnDevice(practitionerId: string): Promise<FoundOnDev
   try {
     const all = await entries<IDBValidKey, OnDevice>();
     return all
-      .flatMap(([key, kept]) => (isOurs(key) && kept?.practitionerId === practitionerId && kept.writes?.length ? [{ key, kept }] : []))
+      .flatMap(([key, kept]) =>
+        isOurs(key) && kept?.practitionerId === practitionerId && kept.writes?.length ? [{ key, kept }] : [],
+      )
       .sort((a, b) => a.kept.atMs - b.kept.atMs);
   } catch {
     // A store that is forbidden costs the safety net, not the work.
@@ -57,7 +59,9 @@ export interface DevicePlace {
 }
 
 /** Takes a place for a visit, with what the oldest page that is gone left in its own. */
-export async function placeOnDevice(about: Pick<OnDevice, 'visitId' | 'practitionerId' | 'clientName'>): Promise<DevicePlace> {
+export async function placeOnDevice(
+  about: Pick<OnDevice, 'visitId' | 'practitionerId' | 'clientName'>,
+): Promise<DevicePlace> {
   const before = (await unsentOnDevice(about.practitionerId)).filter((f) => f.kept.visitId === about.visitId);
   let own = `${PREFIX}${about.visitId}:${crypto.randomUUID()}`;
   let found: OnDevice | null = null;
@@ -72,7 +76,11 @@ export async function placeOnDevice(about: Pick<OnDevice, 'visitId' | 'practitio
   return {
     found,
     keep: (kept) => {
-      writing = writing.then(() => (kept.writes.length ? set(own, { ...about, ...kept, atMs: Date.now() } satisfies OnDevice) : del(own))).catch(() => {});
+      writing = writing
+        .then(() =>
+          kept.writes.length ? set(own, { ...about, ...kept, atMs: Date.now() } satisfies OnDevice) : del(own),
+        )
+        .catch(() => {});
     },
   };
 }

@@ -13,28 +13,63 @@ type Act =
   | { do: 'wait' | 'restart' | 'session ends' | 'sign in' | 'keep mine' | 'take theirs' | 'take back' }
   | { do: 'other window'; patch: VisitPatch };
 
-const reading = (place: string, value: number | null): VisitPatch => ({ kind: 'readings', entries: [{ measure: 'tenderness', complaintId: null, place, side: 'left', phase: 'before', value }] });
+const reading = (place: string, value: number | null): VisitPatch => ({
+  kind: 'readings',
+  entries: [{ measure: 'tenderness', complaintId: null, place, side: 'left', phase: 'before', value }],
+});
 const patch: fc.Arbitrary<VisitPatch> = fc.oneof(
   fc.nat(9).map((n): VisitPatch => ({ kind: 'routine', routine: { name: `routine ${n}` } as never })),
-  fc.tuple(fc.constantFrom('masseter', 'temporalis', 'neck'), fc.option(fc.nat(3))).map(([place, value]) => reading(place, value)),
-  fc.constantFrom('one', 'two', 'three', BAD_NOTE).map((note): VisitPatch => ({ kind: 'record', record: { ...EMPTY_RECORD, note } })),
+  fc
+    .tuple(fc.constantFrom('masseter', 'temporalis', 'neck'), fc.option(fc.nat(3)))
+    .map(([place, value]) => reading(place, value)),
+  fc
+    .constantFrom('one', 'two', 'three', BAD_NOTE)
+    .map((note): VisitPatch => ({ kind: 'record', record: { ...EMPTY_RECORD, note } })),
   fc.nat(10).map((i1): VisitPatch => ({ kind: 'answers', measure: 'distress', answers: { i1 } })),
-  fc.constantFrom('assess', 'compose', 'guide').map((stage): VisitPatch => ({ kind: 'stage', stage: stage as 'assess' })),
+  fc
+    .constantFrom('assess', 'compose', 'guide')
+    .map((stage): VisitPatch => ({ kind: 'stage', stage: stage as 'assess' })),
 );
 const acts: fc.Arbitrary<Act[]> = fc.array(
   fc.oneof(
     { weight: 6, arbitrary: patch.map((p): Act => ({ do: 'edit', patch: p })) },
     { weight: 4, arbitrary: fc.constant<Act>({ do: 'wait' }) },
-    { weight: 2, arbitrary: fc.constantFrom<Act>({ do: 'restart' }, { do: 'session ends' }, { do: 'sign in' }, { do: 'keep mine' }, { do: 'take theirs' }, { do: 'take back' }) },
-    { weight: 1, arbitrary: patch.filter((p) => p.kind !== 'record').map((p): Act => ({ do: 'other window', patch: p })) },
+    {
+      weight: 2,
+      arbitrary: fc.constantFrom<Act>(
+        { do: 'restart' },
+        { do: 'session ends' },
+        { do: 'sign in' },
+        { do: 'keep mine' },
+        { do: 'take theirs' },
+        { do: 'take back' },
+      ),
+    },
+    {
+      weight: 1,
+      arbitrary: patch.filter((p) => p.kind !== 'record').map((p): Act => ({ do: 'other window', patch: p })),
+    },
   ),
   { maxLength: 40 },
 );
-const fates = fc.array(fc.oneof({ weight: 4, arbitrary: fc.constant<Fate>('arrives') }, { weight: 3, arbitrary: fc.constantFrom<Fate>('lost on the way', 'answer lost', 'slow') }), { maxLength: 60 });
+const fates = fc.array(
+  fc.oneof(
+    { weight: 4, arbitrary: fc.constant<Fate>('arrives') },
+    { weight: 3, arbitrary: fc.constantFrom<Fate>('lost on the way', 'answer lost', 'slow') },
+  ),
+  { maxLength: 60 },
+);
 
 const turn = () => new Promise((r) => setTimeout(r, 0));
 /** What can be compared: the order of readings and the moment of an entry say nothing. */
-const plain = (w: Working) => JSON.parse(JSON.stringify({ ...w, readings: [...w.readings].map((r) => ({ ...r, takenAt: '' })).sort((a, b) => a.place.localeCompare(b.place)), scores: w.scores.map((s) => ({ ...s, takenAt: '' })) })) as unknown;
+const plain = (w: Working) =>
+  JSON.parse(
+    JSON.stringify({
+      ...w,
+      readings: [...w.readings].map((r) => ({ ...r, takenAt: '' })).sort((a, b) => a.place.localeCompare(b.place)),
+      scores: w.scores.map((s) => ({ ...s, takenAt: '' })),
+    }),
+  ) as unknown;
 
 class Device {
   kept: Kept | null = null;
@@ -54,7 +89,12 @@ class Device {
   open(): void {
     this.behind = false;
     const queue = new SaveQueue({
-      visitId: VISIT, version: this.server.version, stored: structuredClone(this.server.state), retryMs: 0, now: () => NOW, makeId: () => `id-${++this.ids}`,
+      visitId: VISIT,
+      version: this.server.version,
+      stored: structuredClone(this.server.state),
+      retryMs: 0,
+      now: () => NOW,
+      makeId: () => `id-${++this.ids}`,
       keep: (k) => {
         if (this.queue === queue) this.kept = structuredClone(k);
       },
@@ -63,7 +103,8 @@ class Device {
         this.save = save;
         if ('theirs' in save) this.behind = false;
         // The promise of the screen: "saved" is said only of what is stored.
-        if (save.status === 'saved' && !save.refused.length && !this.behind) expect(plain(shown)).toEqual(plain(this.server.state));
+        if (save.status === 'saved' && !save.refused.length && !this.behind)
+          expect(plain(shown)).toEqual(plain(this.server.state));
       },
       post: async (body) => {
         const fate = this.fates.shift() ?? 'arrives';
@@ -94,16 +135,39 @@ async function play(script: readonly Act[], how: readonly Fate[]): Promise<void>
       case 'edit':
         if (device.save.status === 'ended') break;
         device.queue.add(structuredClone(act.patch));
-        edited.set(act.patch.kind === 'readings' ? `readings ${act.patch.entries[0]!.place}` : act.patch.kind, act.patch);
+        edited.set(
+          act.patch.kind === 'readings' ? `readings ${act.patch.entries[0]!.place}` : act.patch.kind,
+          act.patch,
+        );
         break;
-      case 'wait': await turn(); await turn(); break;
-      case 'restart': device.restart(); break;
-      case 'session ends': server.signedIn = false; break;
-      case 'sign in': server.signedIn = true; device.queue.resume(); break;
-      case 'keep mine': device.queue.keepMine(); break;
-      case 'take theirs': device.queue.takeTheirs(); break;
-      case 'take back': for (const w of device.save.refused) device.queue.takeBack(w.saveId); break;
-      case 'other window': server.foreign(act.patch); device.behind = true; alone = false; break;
+      case 'wait':
+        await turn();
+        await turn();
+        break;
+      case 'restart':
+        device.restart();
+        break;
+      case 'session ends':
+        server.signedIn = false;
+        break;
+      case 'sign in':
+        server.signedIn = true;
+        device.queue.resume();
+        break;
+      case 'keep mine':
+        device.queue.keepMine();
+        break;
+      case 'take theirs':
+        device.queue.takeTheirs();
+        break;
+      case 'take back':
+        for (const w of device.save.refused) device.queue.takeBack(w.saveId);
+        break;
+      case 'other window':
+        server.foreign(act.patch);
+        device.behind = true;
+        alone = false;
+        break;
     }
   }
   // At rest: a network that works, somebody signed in, every conflict decided.

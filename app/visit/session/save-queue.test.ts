@@ -6,7 +6,10 @@ import { SaveQueue, type Kept, type Post, type SaveAnswer, type SaveState } from
 import { joined, leftOf } from './working';
 
 const routine = (name: string): VisitPatch => ({ kind: 'routine', routine: { name } as never });
-const reading = (place: string, value: number | null): VisitPatch => ({ kind: 'readings', entries: [{ measure: 'tenderness', complaintId: null, place, side: 'left', phase: 'before', value }] });
+const reading = (place: string, value: number | null): VisitPatch => ({
+  kind: 'readings',
+  entries: [{ measure: 'tenderness', complaintId: null, place, side: 'left', phase: 'before', value }],
+});
 const note = (text: string): VisitPatch => ({ kind: 'record', record: { ...EMPTY_RECORD, note: text } });
 
 /** A server that can be told to answer otherwise, one answer after the other. */
@@ -19,8 +22,15 @@ function setUp(answers: (SaveAnswer | 'lost')[] = [], kept: Kept | null = null, 
   let release: (() => void)[] = [];
   let held = false;
   const queue = new SaveQueue({
-    visitId: VISIT, version: server.version, stored: structuredClone(server.state), retryMs: 5, now: () => NOW,
-    makeId: (() => { let n = 0; return () => `${page}-${++n}`; })(),
+    visitId: VISIT,
+    version: server.version,
+    stored: structuredClone(server.state),
+    retryMs: 5,
+    now: () => NOW,
+    makeId: (() => {
+      let n = 0;
+      return () => `${page}-${++n}`;
+    })(),
     tell: (_shown, s) => states.push(s),
     keep: (k) => onDevice.push(structuredClone(k)),
     post: async (body) => {
@@ -33,20 +43,43 @@ function setUp(answers: (SaveAnswer | 'lost')[] = [], kept: Kept | null = null, 
   });
   queue.start(kept);
   const done = () => vi.waitFor(() => expect(queue.isIdle).toBe(true));
-  return { queue, server, sent, states, onDevice, done, last: () => states[states.length - 1]!, hold: () => (held = true), letGo: () => { held = false; release.forEach((r) => r()); release = []; } };
+  return {
+    queue,
+    server,
+    sent,
+    states,
+    onDevice,
+    done,
+    last: () => states[states.length - 1]!,
+    hold: () => (held = true),
+    letGo: () => {
+      held = false;
+      release.forEach((r) => r());
+      release = [];
+    },
+  };
 }
 
 describe('joining writes that nobody has seen', () => {
-  test('a later routine replaces an earlier one', () => expect(joined(routine('a'), routine('b'))).toEqual(routine('b')));
+  test('a later routine replaces an earlier one', () =>
+    expect(joined(routine('a'), routine('b'))).toEqual(routine('b')));
   test('readings merge, the later value of the same place wins', () => {
     expect(joined(reading('masseter', 1), reading('masseter', 2))).toEqual(reading('masseter', 2));
     const both = joined(reading('masseter', 1), reading('temporalis', 2));
-    expect(both?.kind === 'readings' && both.entries.map((e) => [e.place, e.value])).toEqual([['masseter', 1], ['temporalis', 2]]);
+    expect(both?.kind === 'readings' && both.entries.map((e) => [e.place, e.value])).toEqual([
+      ['masseter', 1],
+      ['temporalis', 2],
+    ]);
   });
   test('stages, different kinds and different measures are never joined', () => {
     expect(joined({ kind: 'stage', stage: 'assess' }, { kind: 'stage', stage: 'compose' })).toBeNull();
     expect(joined(routine('a'), reading('x', 1))).toBeNull();
-    expect(joined({ kind: 'answers', measure: 'distress', answers: { i1: 1 } }, { kind: 'answers', measure: 'stress-4', answers: { i1: 1 } })).toBeNull();
+    expect(
+      joined(
+        { kind: 'answers', measure: 'distress', answers: { i1: 1 } },
+        { kind: 'answers', measure: 'stress-4', answers: { i1: 1 } },
+      ),
+    ).toBeNull();
   });
   test('what a later change says anew is left of an earlier one no more', () => {
     expect(leftOf(routine('a'), routine('b'))).toBeNull();
@@ -62,7 +95,10 @@ describe('writing in order', () => {
     queue.add(routine('a'));
     queue.add(reading('m', 1));
     await done();
-    expect(sent.map((s) => [s.saveId, s.expectedVersion])).toEqual([['save-1', 1], ['save-2', 2]]);
+    expect(sent.map((s) => [s.saveId, s.expectedVersion])).toEqual([
+      ['save-1', 1],
+      ['save-2', 2],
+    ]);
     expect(last()).toEqual({ status: 'saved', refused: [] });
   });
   test('what is on its way is not changed; what waits behind it is joined', async () => {
@@ -79,7 +115,11 @@ describe('writing in order', () => {
     await vi.waitFor(() => expect(server.state.routine).toMatchObject({ name: 'first' }));
     queue.add(routine('second'));
     await done();
-    expect(sent.map((s) => [s.saveId, (s.patch as { routine: { name: string } }).routine.name])).toEqual([['save-1', 'first'], ['save-1', 'first'], ['save-2', 'second']]);
+    expect(sent.map((s) => [s.saveId, (s.patch as { routine: { name: string } }).routine.name])).toEqual([
+      ['save-1', 'first'],
+      ['save-1', 'first'],
+      ['save-2', 'second'],
+    ]);
     expect(server.state.routine).toMatchObject({ name: 'second' });
   });
   test('an unreachable server is tried again under the same id', async () => {
@@ -91,7 +131,15 @@ describe('writing in order', () => {
   });
   test('nothing goes before it is known what an earlier page left', async () => {
     const server = new FakeVisitServer();
-    const queue = new SaveQueue({ visitId: VISIT, version: 1, stored: server.state, makeId: () => 'save-1', tell: () => {}, keep: () => {}, post: async (body) => server.take(body) });
+    const queue = new SaveQueue({
+      visitId: VISIT,
+      version: 1,
+      stored: server.state,
+      makeId: () => 'save-1',
+      tell: () => {},
+      keep: () => {},
+      post: async (body) => server.take(body),
+    });
     queue.add(routine('a'));
     await new Promise((r) => setTimeout(r, 10));
     expect([server.version, queue.save.status]).toEqual([1, 'saving']);
@@ -106,7 +154,9 @@ describe('a write that cannot succeed', () => {
     queue.add(note(BAD_NOTE));
     queue.add(reading('m', 1));
     await vi.waitFor(() => expect(server.state.readings).toHaveLength(1));
-    expect(last().refused).toMatchObject([{ message: 'This note cannot be kept.', field: 'patch.record.note', patch: note(BAD_NOTE) }]);
+    expect(last().refused).toMatchObject([
+      { message: 'This note cannot be kept.', field: 'patch.record.note', patch: note(BAD_NOTE) },
+    ]);
     expect(queue.shown.record.note).toBe(BAD_NOTE);
     expect(queue.isIdle).toBe(false);
   });
@@ -172,7 +222,11 @@ describe('what outlives the page', () => {
 
 test('what lies on a device may be older than what was sent: none of it is altered', async () => {
   const server = new FakeVisitServer();
-  const writes = [reading('m', 1), routine('a')].map((patch, i) => ({ saveId: `gone-${i}`, patch, state: 'waiting' as const }));
+  const writes = [reading('m', 1), routine('a')].map((patch, i) => ({
+    saveId: `gone-${i}`,
+    patch,
+    state: 'waiting' as const,
+  }));
   for (const [i, { saveId, patch }] of writes.entries()) server.take({ saveId, patch, expectedVersion: i + 1 });
   const { queue, sent, last, done } = setUp([], { version: 1, writes }, server);
   queue.add(routine('b'));

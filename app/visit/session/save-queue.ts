@@ -1,7 +1,11 @@
 import type { SaveResult, VisitPatch } from '../../../server/db/queries/save-visit.server';
 import { joined, leftOf, withPatch, workingOf, type Working } from './working';
 
-export type SaveAnswer = SaveResult | { result: 'invalid'; message: string; field?: string } | { result: 'unreachable' } | { result: 'signed-out' };
+export type SaveAnswer =
+  | SaveResult
+  | { result: 'invalid'; message: string; field?: string }
+  | { result: 'unreachable' }
+  | { result: 'signed-out' };
 export type Post = (body: { saveId: string; expectedVersion: number; patch: VisitPatch }) => Promise<SaveAnswer>;
 
 /** One change on its way. From `sent` on it is never altered: the server may have it. */
@@ -20,7 +24,8 @@ export interface Kept {
 }
 
 type Theirs = Extract<SaveResult, { result: 'stale' | 'ended' }>;
-export type SaveStatus = { status: 'saved' | 'saving' | 'waiting' | 'signed-out' } | { status: 'stale' | 'ended'; theirs: Theirs };
+export type SaveStatus =
+  { status: 'saved' | 'saving' | 'waiting' | 'signed-out' } | { status: 'stale' | 'ended'; theirs: Theirs };
 /** How the writes stand. "saved" is told only when the screen shows what is stored. */
 export type SaveState = SaveStatus & {
   /** Not written and not tried again until changed or taken back. */
@@ -68,7 +73,13 @@ export class SaveQueue {
 
   /** What should be on the screen. */
   get shown(): Working {
-    return this.writes.reduce((state, w) => (w.state === 'refused' && w.patch.kind === 'stage' ? state : withPatch(state, w.patch, this.o.visitId, this.now())), this.stored);
+    return this.writes.reduce(
+      (state, w) =>
+        w.state === 'refused' && w.patch.kind === 'stage'
+          ? state
+          : withPatch(state, w.patch, this.o.visitId, this.now()),
+      this.stored,
+    );
   }
   get save(): SaveState {
     const pending = this.writes.some((w) => w.state !== 'refused');
@@ -84,7 +95,10 @@ export class SaveQueue {
   start(kept: Kept | null): void {
     if (kept?.writes.length) {
       this.version = kept.version;
-      this.writes = [...kept.writes.map((w): Write => (w.state === 'refused' ? w : { ...w, state: 'sent' })), ...this.writes];
+      this.writes = [
+        ...kept.writes.map((w): Write => (w.state === 'refused' ? w : { ...w, state: 'sent' })),
+        ...this.writes,
+      ];
     }
     this.ready = true;
     this.changed();
@@ -194,7 +208,11 @@ export class SaveQueue {
         return false;
       default:
         this.status = { status: 'saved' };
-        this.set(sent.saveId, { state: 'refused', message: 'message' in answer ? answer.message : 'This visit is not here any more.', ...('field' in answer && answer.field ? { field: answer.field } : {}) });
+        this.set(sent.saveId, {
+          state: 'refused',
+          message: 'message' in answer ? answer.message : 'This visit is not here any more.',
+          ...('field' in answer && answer.field ? { field: answer.field } : {}),
+        });
         return true;
     }
   }

@@ -13,10 +13,13 @@ export function UnsentNote({ practitionerId }: { practitionerId: string }) {
       gone = true;
     };
   }, [practitionerId, pathname]);
-  const elsewhere = [...new Map(kept.map((k) => [k.visitId, k])).values()].filter((k) => !pathname.startsWith(`/visits/${k.visitId}`));
+  const elsewhere = [...new Map(kept.map((k) => [k.visitId, k])).values()].filter(
+    (k) => !pathname.startsWith(`/visits/${k.visitId}`),
+  );
   return elsewhere.map((k) => (
     <div key={k.visitId} className="note-bar is-stop no-print" role="status">
-      Entries of {k.clientName}’s visit are kept on this device and not written yet. <Link to={`/visits/${k.visitId}`}>Open the visit to write them</Link>
+      Entries of {k.clientName}’s visit are kept on this device and not written yet.{' '}
+      <Link to={`/visits/${k.visitId}`}>Open the visit to write them</Link>
     </div>
   ));
 }

@@ -19,9 +19,22 @@ export interface Working {
   scores: TakenScore[];
 }
 
-export const workingOf = (visit: Visit, readings: Reading[], scores: TakenScore[]): Working => ({ stage: visit.stage, screen: visit.screen, readings, routine: visit.routine, record: visit.record ?? EMPTY_RECORD, findings: visit.findings, scores });
+export const workingOf = (visit: Visit, readings: Reading[], scores: TakenScore[]): Working => ({
+  stage: visit.stage,
+  screen: visit.screen,
+  readings,
+  routine: visit.routine,
+  record: visit.record ?? EMPTY_RECORD,
+  findings: visit.findings,
+  scores,
+});
 
-const sameReading = (a: Omit<ReadingEntry, 'value'>, b: Omit<ReadingEntry, 'value'>): boolean => a.measure === b.measure && a.complaintId === b.complaintId && a.place === b.place && a.side === b.side && a.phase === b.phase;
+const sameReading = (a: Omit<ReadingEntry, 'value'>, b: Omit<ReadingEntry, 'value'>): boolean =>
+  a.measure === b.measure &&
+  a.complaintId === b.complaintId &&
+  a.place === b.place &&
+  a.side === b.side &&
+  a.phase === b.phase;
 
 /** The state with one change made to it; the same change twice is the same as once. */
 export function withPatch(before: Working, patch: VisitPatch, visitId: string, now: string): Working {
@@ -37,20 +50,28 @@ export function withPatch(before: Working, patch: VisitPatch, visitId: string, n
     case 'stage':
       return { ...before, stage: patch.stage };
     case 'readings':
-      return { ...before, readings: patch.entries.reduce((all, e) => withEntry(all, e, visitId, now), before.readings) };
+      return {
+        ...before,
+        readings: patch.entries.reduce((all, e) => withEntry(all, e, visitId, now), before.readings),
+      };
     case 'answers': {
       const others = before.scores.filter((s) => s.measure !== patch.measure);
       const def = measureOf(patch.measure);
       if (!patch.answers || !def) return { ...before, scores: others };
       const { value, words } = scoreSoFar(def, patch.answers);
-      return { ...before, scores: [...others, { visitId, measure: patch.measure, answers: patch.answers, value, words, takenAt: now }] };
+      return {
+        ...before,
+        scores: [...others, { visitId, measure: patch.measure, answers: patch.answers, value, words, takenAt: now }],
+      };
     }
   }
 }
 
 function withEntry(readings: Reading[], entry: ReadingEntry, visitId: string, now: string): Reading[] {
   const rest = readings.filter((r) => !sameReading(r, entry));
-  return entry.value === null ? rest : [...rest, { ...entry, value: entry.value, source: 'studio', takenAt: now, visitId }];
+  return entry.value === null
+    ? rest
+    : [...rest, { ...entry, value: entry.value, source: 'studio', takenAt: now, visitId }];
 }
 
 /** A later change that takes the place of an earlier one which nobody has seen yet; null when both are needed. */
@@ -58,7 +79,10 @@ export function joined(earlier: VisitPatch, later: VisitPatch): VisitPatch | nul
   if (earlier.kind !== later.kind || later.kind === 'stage') return null;
   if (earlier.kind === 'answers' && later.kind === 'answers') return earlier.measure === later.measure ? later : null;
   if (earlier.kind !== 'readings' || later.kind !== 'readings') return later;
-  return { kind: 'readings', entries: [...earlier.entries.filter((e) => !later.entries.some((l) => sameReading(e, l))), ...later.entries] };
+  return {
+    kind: 'readings',
+    entries: [...earlier.entries.filter((e) => !later.entries.some((l) => sameReading(e, l))), ...later.entries],
+  };
 }
 
 /** What is left of an earlier change once a later one says the same things anew; null when nothing is. */

@@ -21,7 +21,13 @@ export const LOAD_RULES: readonly Rule[] = [
     check: ({ routine, totals, steps }) => {
       if (routine.budgetMinutes === null || totals.totalSeconds <= routine.budgetMinutes * 60) return [];
       const over = totals.totalSeconds - routine.budgetMinutes * 60;
-      return [{ stepIds: steps.slice(-1).map((p) => p.step.id), title: `${clock(over)} over the ${routine.budgetMinutes} minutes.`, fix: { label: 'Shorten the longest steps', action: { do: 'shorten-to-budget' } } }];
+      return [
+        {
+          stepIds: steps.slice(-1).map((p) => p.step.id),
+          title: `${clock(over)} over the ${routine.budgetMinutes} minutes.`,
+          fix: { label: 'Shorten the longest steps', action: { do: 'shorten-to-budget' } },
+        },
+      ];
     },
   },
   {
@@ -43,7 +49,13 @@ export const LOAD_RULES: readonly Rule[] = [
       if (Math.abs(difference) < UNEVEN_SECONDS) return [];
       const more: OneSide = difference > 0 ? 'left' : 'right';
       const oneSided = steps.filter((p) => p.step.sides.mode === more || p.step.sides.extra?.side === more);
-      return [{ stepIds: oneSided.map((p) => p.step.id), title: `Client’s ${more} side gets ${Math.round(Math.abs(difference))} s more.`, fix: oneSided.length ? { label: 'Even it out', action: { do: 'even-sides' } } : null }];
+      return [
+        {
+          stepIds: oneSided.map((p) => p.step.id),
+          title: `Client’s ${more} side gets ${Math.round(Math.abs(difference))} s more.`,
+          fix: oneSided.length ? { label: 'Even it out', action: { do: 'even-sides' } } : null,
+        },
+      ];
     },
   },
   {
@@ -54,7 +66,11 @@ export const LOAD_RULES: readonly Rule[] = [
     check: ({ steps }) =>
       steps
         .filter((p) => p.step.sides.extra?.reason)
-        .map((p) => ({ stepIds: [p.step.id], title: `${nameOf(p)}: ${p.step.sides.extra!.sets} more on the client’s ${p.step.sides.extra!.side}. ${p.step.sides.extra!.reason}`, fix: null })),
+        .map((p) => ({
+          stepIds: [p.step.id],
+          title: `${nameOf(p)}: ${p.step.sides.extra!.sets} more on the client’s ${p.step.sides.extra!.side}. ${p.step.sides.extra!.reason}`,
+          fix: null,
+        })),
   },
   {
     id: 'thumb-load',
@@ -66,7 +82,11 @@ export const LOAD_RULES: readonly Rule[] = [
       let inRun: string[] = [];
       for (const cue of cues) {
         const p = steps[cue.stepIndex];
-        const thumb = p && (p.step.contact === 'thumb' || p.step.contact === 'pinch') && p.step.pressure !== null && p.step.pressure !== 'feather';
+        const thumb =
+          p &&
+          (p.step.contact === 'thumb' || p.step.contact === 'pinch') &&
+          p.step.pressure !== null &&
+          p.step.pressure !== 'feather';
         if (!thumb) {
           run = 0;
           inRun = [];
@@ -75,9 +95,23 @@ export const LOAD_RULES: readonly Rule[] = [
         if (!inRun.includes(p.step.id)) inRun.push(p.step.id);
         if (WORKING.has(cue.kind)) run += (cue.endMs - cue.startMs) / 1000;
         if (run <= THUMB_LIMIT_SECONDS) continue;
-        const swap = inRun.map((id) => steps.find((q) => q.step.id === id)!).find((q) => q.technique.contacts.some((c) => c !== 'thumb' && c !== 'pinch'));
+        const swap = inRun
+          .map((id) => steps.find((q) => q.step.id === id)!)
+          .find((q) => q.technique.contacts.some((c) => c !== 'thumb' && c !== 'pinch'));
         const contact = swap?.technique.contacts.find((c) => c !== 'thumb' && c !== 'pinch');
-        return [{ stepIds: inRun, title: `Thumbs work ${clock(run)} without a break.`, fix: swap && contact ? { label: `${nameOf(swap)} with ${contact.replaceAll('-', ' ')}`, action: { do: 'set-contact', stepId: swap.step.id, contact } } : null }];
+        return [
+          {
+            stepIds: inRun,
+            title: `Thumbs work ${clock(run)} without a break.`,
+            fix:
+              swap && contact
+                ? {
+                    label: `${nameOf(swap)} with ${contact.replaceAll('-', ' ')}`,
+                    action: { do: 'set-contact', stepId: swap.step.id, contact },
+                  }
+                : null,
+          },
+        ];
       }
       return [];
     },
@@ -91,11 +125,16 @@ export const LOAD_RULES: readonly Rule[] = [
       const seconds = new Map<string, number>();
       for (const p of steps) {
         const where = p.technique.regions.find((r) => FACE_REGIONS.includes(r) && r !== 'whole-face');
-        if (where && p.step.pressure && p.step.pressure !== 'feather') seconds.set(where, (seconds.get(where) ?? 0) + (totals.stepSeconds[p.index] ?? 0));
+        if (where && p.step.pressure && p.step.pressure !== 'feather')
+          seconds.set(where, (seconds.get(where) ?? 0) + (totals.stepSeconds[p.index] ?? 0));
       }
       return [...seconds]
         .filter(([, s]) => s > REGION_CEILING_SECONDS)
-        .map(([where, s]) => ({ stepIds: steps.filter((p) => p.technique.regions[0] === where).map((p) => p.step.id), title: `${clock(s)} on the ${where}; a quarter of an hour a day is enough.`, fix: null }));
+        .map(([where, s]) => ({
+          stepIds: steps.filter((p) => p.technique.regions[0] === where).map((p) => p.step.id),
+          title: `${clock(s)} on the ${where}; a quarter of an hour a day is enough.`,
+          fix: null,
+        }));
     },
   },
 ];

@@ -12,7 +12,14 @@ const regionsOf = (p: Placed, regionOf: (place: Placed['step']['places'][number]
   new Set([...p.technique.regions, ...p.step.places.map(regionOf).filter((r): r is Region => r !== null)]);
 
 /** A rule that caps pressure in some regions. */
-function capRule(id: string, most: Pressure, regions: readonly Region[], where: string, reason: string, source: string): Rule {
+function capRule(
+  id: string,
+  most: Pressure,
+  regions: readonly Region[],
+  where: string,
+  reason: string,
+  source: string,
+): Rule {
   return {
     id,
     severity: 'stop',
@@ -20,7 +27,9 @@ function capRule(id: string, most: Pressure, regions: readonly Region[], where: 
     source,
     check: ({ steps, catalogue }) =>
       steps
-        .filter((p) => rank(p) > pressureRank(most) && [...regionsOf(p, catalogue.regionOf)].some((r) => regions.includes(r)))
+        .filter(
+          (p) => rank(p) > pressureRank(most) && [...regionsOf(p, catalogue.regionOf)].some((r) => regions.includes(r)),
+        )
         .map((p) => ({
           stepIds: [p.step.id],
           title: `${nameOf(p)} is ${hardestOf(p.step)}; ${where} takes ${most} at most.`,
@@ -42,8 +51,16 @@ export const SAFETY_RULES: readonly Rule[] = [
         const first = bans[0];
         if (!first) return [];
         const lower = bans.every((b) => b.lowerTo) ? bans.map((b) => b.lowerTo!).reduce(lighterOf) : null;
-        const action: FixAction = lower ? { do: 'set-pressure', stepId: p.step.id, pressure: lower } : { do: 'remove', stepId: p.step.id };
-        return [{ stepIds: [p.step.id], title: `${nameOf(p)}: off limits. ${first.reason}`, fix: { label: lower ? `Make it ${lower}` : 'Take it out', action } }];
+        const action: FixAction = lower
+          ? { do: 'set-pressure', stepId: p.step.id, pressure: lower }
+          : { do: 'remove', stepId: p.step.id };
+        return [
+          {
+            stepIds: [p.step.id],
+            title: `${nameOf(p)}: off limits. ${first.reason}`,
+            fix: { label: lower ? `Make it ${lower}` : 'Take it out', action },
+          },
+        ];
       }),
   },
   {
@@ -68,11 +85,24 @@ export const SAFETY_RULES: readonly Rule[] = [
         .map((p) => {
           const place = p.step.places.find((q) => q.kind === 'keep-off')!;
           const rest = p.step.places.length > 1;
-          const action: FixAction = rest ? { do: 'drop-place', stepId: p.step.id } : { do: 'remove', stepId: p.step.id };
-          return { stepIds: [p.step.id], title: `${nameOf(p)} touches the ${catalogue.placeName(place) ?? place.id}.`, fix: { label: rest ? 'Leave that place out' : 'Take it out', action } };
+          const action: FixAction = rest
+            ? { do: 'drop-place', stepId: p.step.id }
+            : { do: 'remove', stepId: p.step.id };
+          return {
+            stepIds: [p.step.id],
+            title: `${nameOf(p)} touches the ${catalogue.placeName(place) ?? place.id}.`,
+            fix: { label: rest ? 'Leave that place out' : 'Take it out', action },
+          };
         }),
   },
-  capRule('under-eye-light', 'light', ['under-eye', 'upper-lid'], 'the skin under the eye', 'The skin is thin and the eye lies behind it.', 'our choice after common practice'),
+  capRule(
+    'under-eye-light',
+    'light',
+    ['under-eye', 'upper-lid'],
+    'the skin under the eye',
+    'The skin is thin and the eye lies behind it.',
+    'our choice after common practice',
+  ),
   {
     id: 'front-neck-never-pressed',
     severity: 'stop',
@@ -81,10 +111,28 @@ export const SAFETY_RULES: readonly Rule[] = [
     check: ({ steps, catalogue }) =>
       steps
         .filter((p) => rank(p) > 1 && regionsOf(p, catalogue.regionOf).has('neck-front'))
-        .map((p) => ({ stepIds: [p.step.id], title: `${nameOf(p)} presses on the front of the neck.`, fix: { label: 'Make it feather', action: { do: 'set-pressure', stepId: p.step.id, pressure: 'feather' } } })),
+        .map((p) => ({
+          stepIds: [p.step.id],
+          title: `${nameOf(p)} presses on the front of the neck.`,
+          fix: { label: 'Make it feather', action: { do: 'set-pressure', stepId: p.step.id, pressure: 'feather' } },
+        })),
   },
-  capRule('neck-side-cap', 'medium', ['neck-side'], 'the side of the neck', 'The carotid runs in front of the side-neck muscle.', PRACTICE),
-  capRule('face-at-most-firm', 'firm', FACE_REGIONS, 'the face', 'Deep work belongs to neck, shoulder and hand.', 'our choice'),
+  capRule(
+    'neck-side-cap',
+    'medium',
+    ['neck-side'],
+    'the side of the neck',
+    'The carotid runs in front of the side-neck muscle.',
+    PRACTICE,
+  ),
+  capRule(
+    'face-at-most-firm',
+    'firm',
+    FACE_REGIONS,
+    'the face',
+    'Deep work belongs to neck, shoulder and hand.',
+    'our choice',
+  ),
   {
     id: 'both-sides-of-neck',
     severity: 'warn',
@@ -92,8 +140,14 @@ export const SAFETY_RULES: readonly Rule[] = [
     source: PRACTICE,
     check: ({ steps, catalogue }) =>
       steps
-        .filter((p) => p.step.sides.mode === 'together' && rank(p) > 1 && regionsOf(p, catalogue.regionOf).has('neck-side'))
-        .map((p) => ({ stepIds: [p.step.id], title: `${nameOf(p)} works both sides of the neck at once.`, fix: { label: 'One side after the other', action: { do: 'each-side', stepId: p.step.id } } })),
+        .filter(
+          (p) => p.step.sides.mode === 'together' && rank(p) > 1 && regionsOf(p, catalogue.regionOf).has('neck-side'),
+        )
+        .map((p) => ({
+          stepIds: [p.step.id],
+          title: `${nameOf(p)} works both sides of the neck at once.`,
+          fix: { label: 'One side after the other', action: { do: 'each-side', stepId: p.step.id } },
+        })),
   },
   {
     id: 'pressure-in-range',
@@ -106,7 +160,10 @@ export const SAFETY_RULES: readonly Rule[] = [
         .map((p) => ({
           stepIds: [p.step.id],
           title: `${nameOf(p)} is usually ${p.technique.pressure!.least === p.technique.pressure!.most ? p.technique.pressure!.most : `${p.technique.pressure!.least} to ${p.technique.pressure!.most}`}.`,
-          fix: { label: `Make it ${p.technique.pressure!.most}`, action: { do: 'set-pressure', stepId: p.step.id, pressure: p.technique.pressure!.most } },
+          fix: {
+            label: `Make it ${p.technique.pressure!.most}`,
+            action: { do: 'set-pressure', stepId: p.step.id, pressure: p.technique.pressure!.most },
+          },
         })),
   },
   {
@@ -124,9 +181,13 @@ export const SAFETY_RULES: readonly Rule[] = [
           out.push({
             stepIds: [p.step.id],
             title: `${nameOf(p)} is the first touch there and already ${p.step.pressure}.`,
-            fix: { label: `Begin ${PRESSURES[2]}`, action: { do: 'set-pressure' as const, stepId: p.step.id, pressure: PRESSURES[2] } },
+            fix: {
+              label: `Begin ${PRESSURES[2]}`,
+              action: { do: 'set-pressure' as const, stepId: p.step.id, pressure: PRESSURES[2] },
+            },
           });
-        if (rank(p) > 0) for (const m of [...p.technique.muscles, where]) met.set(m, Math.max(met.get(m) ?? 0, rank(p)));
+        if (rank(p) > 0)
+          for (const m of [...p.technique.muscles, where]) met.set(m, Math.max(met.get(m) ?? 0, rank(p)));
       }
       return out;
     },

@@ -20,23 +20,43 @@ create index on trainer_answers (practice_id, practitioner_id, at);
 `;
 
 /** Names that changed when the tables of cautions and of lymph nodes became whole. */
-const CAUTIONS = { fever: 'fever-infection', throat: 'throat-airway', 'headache-change': 'headache-pattern-change', trigeminal: 'trigeminal-neuralgia' };
+const CAUTIONS = {
+  fever: 'fever-infection',
+  throat: 'throat-airway',
+  'headache-change': 'headache-pattern-change',
+  trigeminal: 'trigeminal-neuralgia',
+};
 const NODES = { terminus: 'supraclavicular', 'deep-cervical': 'deep-cervical-upper' };
 
 export const up = async ({ sequelize, transaction }: Migration): Promise<void> => {
   await sequelize.query(TABLES, { transaction });
   for (const [from, to] of Object.entries(CAUTIONS)) {
-    await sequelize.query(`update visits set screen = replace(screen::text, :from, :to)::jsonb where screen::text like '%' || :from || '%'`, { transaction, replacements: { from: `"${from}":`, to: `"${to}":` } });
-    await sequelize.query(`update visits set referral = replace(referral::text, :from, :to)::jsonb where referral::text like '%' || :from || '%'`, { transaction, replacements: { from: `"${from}"`, to: `"${to}"` } });
+    await sequelize.query(
+      `update visits set screen = replace(screen::text, :from, :to)::jsonb where screen::text like '%' || :from || '%'`,
+      { transaction, replacements: { from: `"${from}":`, to: `"${to}":` } },
+    );
+    await sequelize.query(
+      `update visits set referral = replace(referral::text, :from, :to)::jsonb where referral::text like '%' || :from || '%'`,
+      { transaction, replacements: { from: `"${from}"`, to: `"${to}"` } },
+    );
   }
   for (const [from, to] of Object.entries(NODES))
-    for (const [table, column] of [['visits', 'routine'], ['templates', 'body'], ['runs', 'routine']] as const)
-      await sequelize.query(`update ${table} set ${column} = regexp_replace(regexp_replace(${column}::text, :kindFirst, :kindFirstTo, 'g'), :idFirst, :idFirstTo, 'g')::jsonb where ${column}::text like '%"' || :from || '"%'`, {
-        transaction,
-        replacements: {
-          from,
-          kindFirst: `"kind": "node", "id": "${from}"`, kindFirstTo: `"kind": "node", "id": "${to}"`,
-          idFirst: `"id": "${from}", "kind": "node"`, idFirstTo: `"id": "${to}", "kind": "node"`,
+    for (const [table, column] of [
+      ['visits', 'routine'],
+      ['templates', 'body'],
+      ['runs', 'routine'],
+    ] as const)
+      await sequelize.query(
+        `update ${table} set ${column} = regexp_replace(regexp_replace(${column}::text, :kindFirst, :kindFirstTo, 'g'), :idFirst, :idFirstTo, 'g')::jsonb where ${column}::text like '%"' || :from || '"%'`,
+        {
+          transaction,
+          replacements: {
+            from,
+            kindFirst: `"kind": "node", "id": "${from}"`,
+            kindFirstTo: `"kind": "node", "id": "${to}"`,
+            idFirst: `"id": "${from}", "kind": "node"`,
+            idFirstTo: `"id": "${to}", "kind": "node"`,
+          },
         },
-      });
+      );
 };

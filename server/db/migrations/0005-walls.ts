@@ -42,11 +42,32 @@ create unique index patch_tests_once on patch_tests (client_id, product_id, test
 
 /** Every table of the work, and what the application may do to it. What is not named here it may not. */
 const GRANTS: Record<string, string> = {
-  practices: 'select, insert, update', practitioners: 'select, insert, update', sessions: 'select, insert, update, delete', clients: 'select, insert, update', complaints: 'select, insert, update',
-  visits: 'select, insert, update', readings: 'select, insert, update, delete', templates: 'select, insert, update, delete', runs: 'select, insert, update', run_events: 'select, insert',
-  body_measures: 'select, insert, delete', trainer_cards: 'select, insert, update', trainer_answers: 'select, insert', scores: 'select, insert, update, delete', practice_texts: 'select, insert',
-  consents: 'select, insert, update', local_rules: 'select, insert, update', overrides: 'select, insert', products: 'select, insert, update', patch_tests: 'select, insert, update',
-  photos: 'select, insert, update, delete', audit: 'select, insert', visit_writes: 'select, insert', made_once: 'select, insert, update', trail_heads: 'select, insert, update', course_states: 'select, insert, update, delete',
+  practices: 'select, insert, update',
+  practitioners: 'select, insert, update',
+  sessions: 'select, insert, update, delete',
+  clients: 'select, insert, update',
+  complaints: 'select, insert, update',
+  visits: 'select, insert, update',
+  readings: 'select, insert, update, delete',
+  templates: 'select, insert, update, delete',
+  runs: 'select, insert, update',
+  run_events: 'select, insert',
+  body_measures: 'select, insert, delete',
+  trainer_cards: 'select, insert, update',
+  trainer_answers: 'select, insert',
+  scores: 'select, insert, update, delete',
+  practice_texts: 'select, insert',
+  consents: 'select, insert, update',
+  local_rules: 'select, insert, update',
+  overrides: 'select, insert',
+  products: 'select, insert, update',
+  patch_tests: 'select, insert, update',
+  photos: 'select, insert, update, delete',
+  audit: 'select, insert',
+  visit_writes: 'select, insert',
+  made_once: 'select, insert, update',
+  trail_heads: 'select, insert, update',
+  course_states: 'select, insert, update, delete',
 };
 
 /** The second wall: whatever a query asks, it reaches the rows of the practice that is set, or none. */

@@ -1,11 +1,21 @@
-import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
 import type { ClientMeasures } from '../../../core/atlas/client-measure.ts';
 
 const uuid = { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 };
 const practiceId = { type: DataTypes.UUID, allowNull: false };
 
 /** Tape and caliper measures of a client on one day, in mm. */
-export class BodyMeasureModel extends Model<InferAttributes<BodyMeasureModel>, InferCreationAttributes<BodyMeasureModel>> {
+export class BodyMeasureModel extends Model<
+  InferAttributes<BodyMeasureModel>,
+  InferCreationAttributes<BodyMeasureModel>
+> {
   declare id: CreationOptional<string>;
   declare practiceId: string;
   declare clientId: string;
@@ -17,7 +27,10 @@ export class BodyMeasureModel extends Model<InferAttributes<BodyMeasureModel>, I
 }
 
 /** How well one practitioner knows one place, as the scheduler keeps it. */
-export class TrainerCardModel extends Model<InferAttributes<TrainerCardModel>, InferCreationAttributes<TrainerCardModel>> {
+export class TrainerCardModel extends Model<
+  InferAttributes<TrainerCardModel>,
+  InferCreationAttributes<TrainerCardModel>
+> {
   declare practitionerId: string;
   declare place: string;
   declare practiceId: string;
@@ -25,7 +38,10 @@ export class TrainerCardModel extends Model<InferAttributes<TrainerCardModel>, I
   declare due: Date;
 }
 
-export class TrainerAnswerModel extends Model<InferAttributes<TrainerAnswerModel>, InferCreationAttributes<TrainerAnswerModel>> {
+export class TrainerAnswerModel extends Model<
+  InferAttributes<TrainerAnswerModel>,
+  InferCreationAttributes<TrainerAnswerModel>
+> {
   declare id: CreationOptional<string>;
   declare practiceId: string;
   declare practitionerId: string;
@@ -39,15 +55,38 @@ export class TrainerAnswerModel extends Model<InferAttributes<TrainerAnswerModel
 
 export function defineAtlas(sequelize: Sequelize): void {
   BodyMeasureModel.init(
-    { id: uuid, practiceId, clientId: DataTypes.UUID, takenOn: DataTypes.DATEONLY, valuesMm: DataTypes.JSONB, takenBy: DataTypes.UUID, createdAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW } },
+    {
+      id: uuid,
+      practiceId,
+      clientId: DataTypes.UUID,
+      takenOn: DataTypes.DATEONLY,
+      valuesMm: DataTypes.JSONB,
+      takenBy: DataTypes.UUID,
+      createdAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
+    },
     { sequelize, tableName: 'body_measures' },
   );
   TrainerCardModel.init(
-    { practitionerId: { type: DataTypes.UUID, primaryKey: true }, place: { type: DataTypes.TEXT, primaryKey: true }, practiceId, card: DataTypes.JSONB, due: DataTypes.DATE },
+    {
+      practitionerId: { type: DataTypes.UUID, primaryKey: true },
+      place: { type: DataTypes.TEXT, primaryKey: true },
+      practiceId,
+      card: DataTypes.JSONB,
+      due: DataTypes.DATE,
+    },
     { sequelize, tableName: 'trainer_cards' },
   );
   TrainerAnswerModel.init(
-    { id: uuid, practiceId, practitionerId: DataTypes.UUID, place: DataTypes.TEXT, at: DataTypes.DATE, errorMm: DataTypes.DECIMAL, takenFor: DataTypes.TEXT, grade: DataTypes.TEXT },
+    {
+      id: uuid,
+      practiceId,
+      practitionerId: DataTypes.UUID,
+      place: DataTypes.TEXT,
+      at: DataTypes.DATE,
+      errorMm: DataTypes.DECIMAL,
+      takenFor: DataTypes.TEXT,
+      grade: DataTypes.TEXT,
+    },
     { sequelize, tableName: 'trainer_answers' },
   );
 }

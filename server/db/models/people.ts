@@ -1,4 +1,11 @@
-import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
 import type { HabitSides } from '../../../core/visit/habit-sides.ts';
 import type { Pressure, Side } from '../../../core/units.ts';
 import type { ComplaintKind } from '../../../core/routine/technique.ts';
@@ -16,7 +23,10 @@ export class PracticeModel extends Model<InferAttributes<PracticeModel>, InferCr
   declare createdAt: CreationOptional<Date>;
 }
 
-export class PractitionerModel extends Model<InferAttributes<PractitionerModel>, InferCreationAttributes<PractitionerModel>> {
+export class PractitionerModel extends Model<
+  InferAttributes<PractitionerModel>,
+  InferCreationAttributes<PractitionerModel>
+> {
   declare id: CreationOptional<string>;
   declare practiceId: string;
   declare name: string;
@@ -72,26 +82,62 @@ export class ComplaintModel extends Model<InferAttributes<ComplaintModel>, Infer
 }
 
 export function definePeople(sequelize: Sequelize): void {
-  PracticeModel.init({ id: uuid, name: DataTypes.TEXT, timeZone: DataTypes.TEXT, createdAt: now }, { sequelize, tableName: 'practices' });
+  PracticeModel.init(
+    { id: uuid, name: DataTypes.TEXT, timeZone: DataTypes.TEXT, createdAt: now },
+    { sequelize, tableName: 'practices' },
+  );
   PractitionerModel.init(
-    { id: uuid, practiceId, name: DataTypes.TEXT, email: DataTypes.TEXT, passwordHash: DataTypes.TEXT, role: DataTypes.TEXT, createdAt: now },
+    {
+      id: uuid,
+      practiceId,
+      name: DataTypes.TEXT,
+      email: DataTypes.TEXT,
+      passwordHash: DataTypes.TEXT,
+      role: DataTypes.TEXT,
+      createdAt: now,
+    },
     { sequelize, tableName: 'practitioners' },
   );
   SessionModel.init(
-    { tokenHash: { type: DataTypes.TEXT, primaryKey: true }, practiceId, practitionerId: DataTypes.UUID, expiresAt: DataTypes.DATE },
+    {
+      tokenHash: { type: DataTypes.TEXT, primaryKey: true },
+      practiceId,
+      practitionerId: DataTypes.UUID,
+      expiresAt: DataTypes.DATE,
+    },
     { sequelize, tableName: 'sessions' },
   );
   ClientModel.init(
     {
-      id: uuid, practiceId, name: DataTypes.TEXT, about: DataTypes.TEXT, note: DataTypes.TEXT, pressureCap: DataTypes.TEXT,
-      fingerWidthsMm: DataTypes.JSONB, habitSides: { type: DataTypes.JSONB, defaultValue: {} }, allergies: { type: DataTypes.JSONB, defaultValue: [] }, version: { type: DataTypes.INTEGER, defaultValue: 1 }, createdAt: now, reviewOn: DataTypes.DATEONLY, reviewVisitId: DataTypes.UUID,
+      id: uuid,
+      practiceId,
+      name: DataTypes.TEXT,
+      about: DataTypes.TEXT,
+      note: DataTypes.TEXT,
+      pressureCap: DataTypes.TEXT,
+      fingerWidthsMm: DataTypes.JSONB,
+      habitSides: { type: DataTypes.JSONB, defaultValue: {} },
+      allergies: { type: DataTypes.JSONB, defaultValue: [] },
+      version: { type: DataTypes.INTEGER, defaultValue: 1 },
+      createdAt: now,
+      reviewOn: DataTypes.DATEONLY,
+      reviewVisitId: DataTypes.UUID,
     },
     { sequelize, tableName: 'clients' },
   );
   ComplaintModel.init(
     {
-      id: uuid, practiceId, clientId: DataTypes.UUID, kind: DataTypes.TEXT, label: { type: DataTypes.TEXT, defaultValue: '' }, side: DataTypes.TEXT, onset: DataTypes.TEXT, triggers: DataTypes.TEXT,
-      goal: DataTypes.TEXT, position: DataTypes.INTEGER, closed: { type: DataTypes.BOOLEAN, defaultValue: false },
+      id: uuid,
+      practiceId,
+      clientId: DataTypes.UUID,
+      kind: DataTypes.TEXT,
+      label: { type: DataTypes.TEXT, defaultValue: '' },
+      side: DataTypes.TEXT,
+      onset: DataTypes.TEXT,
+      triggers: DataTypes.TEXT,
+      goal: DataTypes.TEXT,
+      position: DataTypes.INTEGER,
+      closed: { type: DataTypes.BOOLEAN, defaultValue: false },
     },
     { sequelize, tableName: 'complaints' },
   );

@@ -1,4 +1,11 @@
-import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
 import type { LocalRule } from '../../../core/screening/local-rules.ts';
 import type { Product } from '../../../core/screening/products.ts';
 import type { PhotoMarks } from '../../../core/symmetry/levelness.ts';
@@ -9,7 +16,10 @@ const practiceId = { type: DataTypes.UUID, allowNull: false };
 const version = { type: DataTypes.INTEGER, defaultValue: 1 };
 
 /** A text of the practice; a new wording is a new version, and old ones stay readable. */
-export class PracticeTextModel extends Model<InferAttributes<PracticeTextModel>, InferCreationAttributes<PracticeTextModel>> {
+export class PracticeTextModel extends Model<
+  InferAttributes<PracticeTextModel>,
+  InferCreationAttributes<PracticeTextModel>
+> {
   declare id: CreationOptional<string>;
   declare practiceId: string;
   declare kind: TextKind;
@@ -87,25 +97,93 @@ export class PhotoModel extends Model<InferAttributes<PhotoModel>, InferCreation
 }
 
 export function definePractice(sequelize: Sequelize): void {
-  PracticeTextModel.init({ id: uuid, practiceId, kind: DataTypes.TEXT, version, body: DataTypes.TEXT, createdBy: DataTypes.UUID, createdAt: DataTypes.DATE }, { sequelize, tableName: 'practice_texts' });
+  PracticeTextModel.init(
+    {
+      id: uuid,
+      practiceId,
+      kind: DataTypes.TEXT,
+      version,
+      body: DataTypes.TEXT,
+      createdBy: DataTypes.UUID,
+      createdAt: DataTypes.DATE,
+    },
+    { sequelize, tableName: 'practice_texts' },
+  );
   ConsentModel.init(
-    { id: uuid, practiceId, clientId: DataTypes.UUID, kind: DataTypes.TEXT, textVersion: DataTypes.INTEGER, givenAt: DataTypes.DATE, takenBy: DataTypes.UUID, withdrawnAt: DataTypes.DATE },
+    {
+      id: uuid,
+      practiceId,
+      clientId: DataTypes.UUID,
+      kind: DataTypes.TEXT,
+      textVersion: DataTypes.INTEGER,
+      givenAt: DataTypes.DATE,
+      takenBy: DataTypes.UUID,
+      withdrawnAt: DataTypes.DATE,
+    },
     { sequelize, tableName: 'consents' },
   );
-  LocalRuleModel.init({ id: uuid, practiceId, body: DataTypes.JSONB, active: { type: DataTypes.BOOLEAN, defaultValue: true }, version, updatedAt: DataTypes.DATE }, { sequelize, tableName: 'local_rules' });
+  LocalRuleModel.init(
+    {
+      id: uuid,
+      practiceId,
+      body: DataTypes.JSONB,
+      active: { type: DataTypes.BOOLEAN, defaultValue: true },
+      version,
+      updatedAt: DataTypes.DATE,
+    },
+    { sequelize, tableName: 'local_rules' },
+  );
   OverrideModel.init(
-    { id: uuid, practiceId, visitId: DataTypes.UUID, caution: DataTypes.TEXT, reason: DataTypes.TEXT, signedBy: DataTypes.UUID, signedName: DataTypes.TEXT, signedAt: DataTypes.DATE },
+    {
+      id: uuid,
+      practiceId,
+      visitId: DataTypes.UUID,
+      caution: DataTypes.TEXT,
+      reason: DataTypes.TEXT,
+      signedBy: DataTypes.UUID,
+      signedName: DataTypes.TEXT,
+      signedAt: DataTypes.DATE,
+    },
     { sequelize, tableName: 'overrides' },
   );
-  ProductModel.init({ id: uuid, practiceId, body: DataTypes.JSONB, retired: { type: DataTypes.BOOLEAN, defaultValue: false }, version, updatedAt: DataTypes.DATE }, { sequelize, tableName: 'products' });
+  ProductModel.init(
+    {
+      id: uuid,
+      practiceId,
+      body: DataTypes.JSONB,
+      retired: { type: DataTypes.BOOLEAN, defaultValue: false },
+      version,
+      updatedAt: DataTypes.DATE,
+    },
+    { sequelize, tableName: 'products' },
+  );
   PatchTestModel.init(
-    { id: uuid, practiceId, clientId: DataTypes.UUID, productId: DataTypes.UUID, testedOn: DataTypes.DATEONLY, reacted: DataTypes.BOOLEAN, notedBy: DataTypes.UUID, notedAt: DataTypes.DATE },
+    {
+      id: uuid,
+      practiceId,
+      clientId: DataTypes.UUID,
+      productId: DataTypes.UUID,
+      testedOn: DataTypes.DATEONLY,
+      reacted: DataTypes.BOOLEAN,
+      notedBy: DataTypes.UUID,
+      notedAt: DataTypes.DATE,
+    },
     { sequelize, tableName: 'patch_tests' },
   );
   PhotoModel.init(
     {
-      id: uuid, practiceId, clientId: DataTypes.UUID, visitId: DataTypes.UUID, phase: DataTypes.TEXT, bytes: DataTypes.BLOB, widthPx: DataTypes.INTEGER, heightPx: DataTypes.INTEGER,
-      landmarks: { type: DataTypes.JSONB, defaultValue: {} }, version, takenBy: DataTypes.UUID, takenAt: DataTypes.DATE,
+      id: uuid,
+      practiceId,
+      clientId: DataTypes.UUID,
+      visitId: DataTypes.UUID,
+      phase: DataTypes.TEXT,
+      bytes: DataTypes.BLOB,
+      widthPx: DataTypes.INTEGER,
+      heightPx: DataTypes.INTEGER,
+      landmarks: { type: DataTypes.JSONB, defaultValue: {} },
+      version,
+      takenBy: DataTypes.UUID,
+      takenAt: DataTypes.DATE,
     },
     { sequelize, tableName: 'photos' },
   );

@@ -1,4 +1,11 @@
-import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
 import type { MeasureAnswers } from '../../../core/measures/catalogue.ts';
 
 /** One measure taken in one visit. */
@@ -21,8 +28,17 @@ export class ScoreModel extends Model<InferAttributes<ScoreModel>, InferCreation
 export function defineScores(sequelize: Sequelize): void {
   ScoreModel.init(
     {
-      id: { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 }, practiceId: { type: DataTypes.UUID, allowNull: false }, clientId: DataTypes.UUID, visitId: DataTypes.UUID,
-      measure: DataTypes.TEXT, ruleVersion: DataTypes.INTEGER, answers: DataTypes.JSONB, value: DataTypes.DECIMAL, words: DataTypes.TEXT, takenBy: DataTypes.UUID, takenAt: DataTypes.DATE,
+      id: { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 },
+      practiceId: { type: DataTypes.UUID, allowNull: false },
+      clientId: DataTypes.UUID,
+      visitId: DataTypes.UUID,
+      measure: DataTypes.TEXT,
+      ruleVersion: DataTypes.INTEGER,
+      answers: DataTypes.JSONB,
+      value: DataTypes.DECIMAL,
+      words: DataTypes.TEXT,
+      takenBy: DataTypes.UUID,
+      takenAt: DataTypes.DATE,
     },
     { sequelize, tableName: 'scores' },
   );

@@ -1,4 +1,11 @@
-import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
 import type { Routine } from '../../../core/routine/model.ts';
 import type { StepRecord } from '../../../core/guide/machine.ts';
 import type { MeasureKey, ReadingPhase, ReadingSource } from '../../../core/measures/reading.ts';
@@ -110,36 +117,97 @@ const asNumber = (field: string, type: DataTypes.DataType | string) => ({
 export function defineWork(sequelize: Sequelize): void {
   VisitModel.init(
     {
-      id: uuid, practiceId, clientId: DataTypes.UUID, practitionerId: DataTypes.UUID, startsAt: DataTypes.DATE, stage: DataTypes.TEXT, screen: DataTypes.JSONB,
-      routine: DataTypes.JSONB, record: DataTypes.JSONB, findings: { type: DataTypes.JSONB, defaultValue: {} }, referral: DataTypes.JSONB, endedAt: DataTypes.DATE, version,
+      id: uuid,
+      practiceId,
+      clientId: DataTypes.UUID,
+      practitionerId: DataTypes.UUID,
+      startsAt: DataTypes.DATE,
+      stage: DataTypes.TEXT,
+      screen: DataTypes.JSONB,
+      routine: DataTypes.JSONB,
+      record: DataTypes.JSONB,
+      findings: { type: DataTypes.JSONB, defaultValue: {} },
+      referral: DataTypes.JSONB,
+      endedAt: DataTypes.DATE,
+      version,
     },
     { sequelize, tableName: 'visits' },
   );
-  VisitWriteModel.init({ practiceId, visitId: { type: DataTypes.UUID, primaryKey: true }, saveId: { type: DataTypes.TEXT, primaryKey: true }, bodyHash: DataTypes.TEXT, version: DataTypes.INTEGER }, { sequelize, tableName: 'visit_writes' });
+  VisitWriteModel.init(
+    {
+      practiceId,
+      visitId: { type: DataTypes.UUID, primaryKey: true },
+      saveId: { type: DataTypes.TEXT, primaryKey: true },
+      bodyHash: DataTypes.TEXT,
+      version: DataTypes.INTEGER,
+    },
+    { sequelize, tableName: 'visit_writes' },
+  );
   ReadingModel.init(
     {
-      id: uuid, practiceId, clientId: DataTypes.UUID, visitId: DataTypes.UUID, complaintId: DataTypes.UUID, measure: DataTypes.TEXT, place: DataTypes.TEXT,
-      side: DataTypes.TEXT, phase: DataTypes.TEXT, value: asNumber('value', DataTypes.DECIMAL), source: DataTypes.TEXT, takenBy: DataTypes.UUID, takenAt: DataTypes.DATE,
+      id: uuid,
+      practiceId,
+      clientId: DataTypes.UUID,
+      visitId: DataTypes.UUID,
+      complaintId: DataTypes.UUID,
+      measure: DataTypes.TEXT,
+      place: DataTypes.TEXT,
+      side: DataTypes.TEXT,
+      phase: DataTypes.TEXT,
+      value: asNumber('value', DataTypes.DECIMAL),
+      source: DataTypes.TEXT,
+      takenBy: DataTypes.UUID,
+      takenAt: DataTypes.DATE,
     },
     { sequelize, tableName: 'readings' },
   );
   TemplateModel.init(
-    { id: uuid, practiceId, name: DataTypes.TEXT, body: DataTypes.JSONB, createdBy: DataTypes.UUID, updatedAt: DataTypes.DATE, version },
+    {
+      id: uuid,
+      practiceId,
+      name: DataTypes.TEXT,
+      body: DataTypes.JSONB,
+      createdBy: DataTypes.UUID,
+      updatedAt: DataTypes.DATE,
+      version,
+    },
     { sequelize, tableName: 'templates' },
   );
   RunModel.init(
-    { id: uuid, practiceId, visitId: DataTypes.UUID, routine: DataTypes.JSONB, status: DataTypes.TEXT, steps: DataTypes.JSONB, createdAt: DataTypes.DATE, clockAheadMs: DataTypes.DOUBLE },
+    {
+      id: uuid,
+      practiceId,
+      visitId: DataTypes.UUID,
+      routine: DataTypes.JSONB,
+      status: DataTypes.TEXT,
+      steps: DataTypes.JSONB,
+      createdAt: DataTypes.DATE,
+      clockAheadMs: DataTypes.DOUBLE,
+    },
     { sequelize, tableName: 'runs' },
   );
   RunEventModel.init(
     {
-      runId: { type: DataTypes.UUID, primaryKey: true }, id: { type: DataTypes.TEXT, primaryKey: true }, practiceId, kind: DataTypes.TEXT,
-      atMs: asNumber('atMs', DataTypes.DECIMAL), text: DataTypes.TEXT,
+      runId: { type: DataTypes.UUID, primaryKey: true },
+      id: { type: DataTypes.TEXT, primaryKey: true },
+      practiceId,
+      kind: DataTypes.TEXT,
+      atMs: asNumber('atMs', DataTypes.DECIMAL),
+      text: DataTypes.TEXT,
     },
     { sequelize, tableName: 'run_events' },
   );
   AuditModel.init(
-    { id: uuid, practiceId, practitionerId: DataTypes.UUID, at: DataTypes.DATE, what: DataTypes.TEXT, about: DataTypes.JSONB, seq: DataTypes.BIGINT, hash: DataTypes.TEXT },
+    {
+      id: uuid,
+      practiceId,
+      practitionerId: DataTypes.UUID,
+      at: DataTypes.DATE,
+      what: DataTypes.TEXT,
+      about: DataTypes.JSONB,
+      seq: DataTypes.BIGINT,
+      hash: DataTypes.TEXT,
+    },
     { sequelize, tableName: 'audit' },
   );
 }

@@ -35,14 +35,23 @@ const hashed = (password: string): Promise<string> => oneByOne(() => hash(passwo
 /** Verified against when the address is unknown, so that the answer takes the same time. */
 let decoy: Promise<string> | null = null;
 
-export async function createPractice(input: { practice: string; timeZone: string; name: string; email: string; password: string }): Promise<Member | 'email-taken'> {
+export async function createPractice(input: {
+  practice: string;
+  timeZone: string;
+  name: string;
+  email: string;
+  password: string;
+}): Promise<Member | 'email-taken'> {
   const passwordHash = await hashed(input.password);
   const practiceId = randomUUID();
   try {
     return await inPractice(practiceId, () =>
       database().transaction(async (transaction) => {
         await PracticeModel.create({ id: practiceId, name: input.practice, timeZone: input.timeZone }, { transaction });
-        const owner = await PractitionerModel.create({ practiceId, name: input.name, email: input.email.toLowerCase(), passwordHash, role: 'owner' }, { transaction });
+        const owner = await PractitionerModel.create(
+          { practiceId, name: input.name, email: input.email.toLowerCase(), passwordHash, role: 'owner' },
+          { transaction },
+        );
         await writeAudit({ practiceId, practitionerId: owner.id }, 'practice-opened', {}, transaction);
         return { practitionerId: owner.id, practiceId };
       }),
@@ -55,18 +64,29 @@ export async function createPractice(input: { practice: string; timeZone: string
 
 /** The practitioner with this address and password, or null without a hint which of the two was wrong. Both ways are in the trail. */
 export async function checkPassword(email: string, password: string): Promise<Member | null> {
-  const [found] = await database().query<{ id: string; practice_id: string; password_hash: string }>('select id, practice_id, password_hash from account_of(:email)', { replacements: { email: email.toLowerCase() }, type: QueryTypes.SELECT });
+  const [found] = await database().query<{ id: string; practice_id: string; password_hash: string }>(
+    'select id, practice_id, password_hash from account_of(:email)',
+    { replacements: { email: email.toLowerCase() }, type: QueryTypes.SELECT },
+  );
   decoy ??= hash('no such practitioner');
   const matches = await isPassword(found?.password_hash ?? (await decoy), password);
   if (!found) return null;
   const who = { practitionerId: found.id, practiceId: found.practice_id };
-  await inPractice(who.practiceId, () => database().transaction((transaction) => writeAudit(who, matches ? 'signed-in' : 'sign-in-failed', {}, transaction)));
+  await inPractice(who.practiceId, () =>
+    database().transaction((transaction) => writeAudit(who, matches ? 'signed-in' : 'sign-in-failed', {}, transaction)),
+  );
   return matches ? who : null;
 }
 
 /** True when this is the practitioner's own password: the signature under an override. */
 export async function isOwnPassword(who: Member, password: string): Promise<boolean> {
-  const one = await inPractice(who.practiceId, async () => (database(), PractitionerModel.findOne({ where: { practiceId: who.practiceId, id: who.practitionerId } })));
+  const one = await inPractice(
+    who.practiceId,
+    async () => (
+      database(),
+      PractitionerModel.findOne({ where: { practiceId: who.practiceId, id: who.practitionerId } })
+    ),
+  );
   return !!one && isPassword(one.passwordHash, password);
 }
 
@@ -83,11 +103,19 @@ export async function openSession(who: Member): Promise<{ token: string }> {
 
 /** Whose token this is. A session lives from its last use. */
 export async function findSession(token: string): Promise<SignedIn | null> {
-  const [found] = await database().query<SignedIn & { expiresAt: Date }>('select * from session_of(:hash)', { replacements: { hash: digest(token) }, type: QueryTypes.SELECT });
+  const [found] = await database().query<SignedIn & { expiresAt: Date }>('select * from session_of(:hash)', {
+    replacements: { hash: digest(token) },
+    type: QueryTypes.SELECT,
+  });
   if (!found) return null;
   const { expiresAt, ...who } = found;
   if (expiresAt.getTime() - Date.now() < SESSION_MS - TOUCH_AFTER_MS)
-    await inPractice(who.practiceId, () => SessionModel.update({ expiresAt: new Date(Date.now() + SESSION_MS) }, { where: { practiceId: who.practiceId, tokenHash: digest(token) } }));
+    await inPractice(who.practiceId, () =>
+      SessionModel.update(
+        { expiresAt: new Date(Date.now() + SESSION_MS) },
+        { where: { practiceId: who.practiceId, tokenHash: digest(token) } },
+      ),
+    );
   return who;
 }
 

@@ -27,7 +27,15 @@ function limiter(name: LimitName): RateLimiterPostgres {
   const known = limiters.get(name);
   if (known?.on === storeClient) return known.of;
   const { points, minutes } = LIMITS[name];
-  const of = new RateLimiterPostgres({ storeClient, storeType: 'sequelize', tableName: 'sign_in_attempts', tableCreated: true, keyPrefix: name, points, duration: minutes * 60 });
+  const of = new RateLimiterPostgres({
+    storeClient,
+    storeType: 'sequelize',
+    tableName: 'sign_in_attempts',
+    tableCreated: true,
+    keyPrefix: name,
+    points,
+    duration: minutes * 60,
+  });
   limiters.set(name, { on: storeClient, of });
   return of;
 }

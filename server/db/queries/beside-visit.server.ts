@@ -34,7 +34,8 @@ interface Row {
 /** Photos that a comparison offers, beside those of the visit itself: the latest. */
 const PHOTOS_SHOWN = 8;
 
-const list = (columns: string, from: string, order: string): string => `coalesce((select json_agg(json_build_object(${columns}) order by ${order}) from ${from}), '[]')`;
+const list = (columns: string, from: string, order: string): string =>
+  `coalesce((select json_agg(json_build_object(${columns}) order by ${order}) from ${from}), '[]')`;
 const SQL = `select
   ${list(`'id', id, 'body', body`, 'local_rules where practice_id = :practiceId and active', 'updated_at')} as rules,
   ${list(`'kind', kind, 'version', version, 'body', body`, 'practice_texts where practice_id = :practiceId', 'version')} as texts,
@@ -47,16 +48,24 @@ const SQL = `select
 const iso = (at: string): string => new Date(at).toISOString();
 
 /** All of it in one question to the database: a visit is opened often, and each of these is short. */
-export const besideVisit = byPractice(async (practiceId: string, visit: { id: string; clientId: string }): Promise<BesideVisit> => {
-  const [[row]] = (await database().query(SQL, { replacements: { practiceId, visitId: visit.id, clientId: visit.clientId } })) as [Row[], unknown];
-  const r = row!;
-  return {
-    rules: r.rules.map((rule) => cautionOf(rule.id, rule.body)),
-    texts: latestTexts(r.texts),
-    products: r.products.map(({ body, ...own }) => ({ ...body, ...own })),
-    overrides: r.overrides.map((o) => ({ ...o, signedAt: iso(o.signedAt) })),
-    consents: r.consents.map((c) => ({ ...c, givenAt: iso(c.givenAt), withdrawnAt: c.withdrawnAt && iso(c.withdrawnAt) })),
-    patchTests: Object.fromEntries(r.tests.map(({ productId, ...test }) => [productId, test])),
-    photos: r.photos.map((p) => ({ ...p, takenAt: iso(p.takenAt) })),
-  };
-});
+export const besideVisit = byPractice(
+  async (practiceId: string, visit: { id: string; clientId: string }): Promise<BesideVisit> => {
+    const [[row]] = (await database().query(SQL, {
+      replacements: { practiceId, visitId: visit.id, clientId: visit.clientId },
+    })) as [Row[], unknown];
+    const r = row!;
+    return {
+      rules: r.rules.map((rule) => cautionOf(rule.id, rule.body)),
+      texts: latestTexts(r.texts),
+      products: r.products.map(({ body, ...own }) => ({ ...body, ...own })),
+      overrides: r.overrides.map((o) => ({ ...o, signedAt: iso(o.signedAt) })),
+      consents: r.consents.map((c) => ({
+        ...c,
+        givenAt: iso(c.givenAt),
+        withdrawnAt: c.withdrawnAt && iso(c.withdrawnAt),
+      })),
+      patchTests: Object.fromEntries(r.tests.map(({ productId, ...test }) => [productId, test])),
+      photos: r.photos.map((p) => ({ ...p, takenAt: iso(p.takenAt) })),
+    };
+  },
+);

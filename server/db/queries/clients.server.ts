@@ -32,7 +32,9 @@ export interface Client {
   version: number;
   complaints: Complaint[];
 }
-export type ClientInput = Omit<Client, 'id' | 'version' | 'complaints'> & { complaints: (Omit<Complaint, 'id' | 'closed'> & { id?: string; closed?: boolean })[] };
+export type ClientInput = Omit<Client, 'id' | 'version' | 'complaints'> & {
+  complaints: (Omit<Complaint, 'id' | 'closed'> & { id?: string; closed?: boolean })[];
+};
 
 export interface ClientRow {
   id: string;
@@ -50,22 +52,41 @@ const ORDER: Record<ClientSort, string> = { name: 'lower(c.name)', last: 'v.last
 const VISITS = `lateral (select count(*)::int as visits, max(starts_at) as last from visits where practice_id = c.practice_id and client_id = c.id and starts_at <= now()) v`;
 
 /** One page of the practice's clients. */
-export const listClients = byPractice(async (practiceId: string, ask: { find: string; sort: ClientSort; descending: boolean; page: number; pageSize: number }): Promise<{ rows: ClientRow[]; total: number }> => {
-  const replacements = { practiceId, find: like(ask.find), limit: ask.pageSize, offset: (ask.page - 1) * ask.pageSize };
-  const where = 'c.practice_id = :practiceId and (c.name ilike :find or c.about ilike :find)';
-  const order = `${ORDER[ask.sort]} ${ask.descending ? 'desc nulls last' : 'asc nulls last'}, lower(c.name), c.id`;
-  const shown = ask.sort === 'name' ? `select c.* from clients c where ${where} order by ${order} limit :limit offset :offset` : `select c.* from clients c, ${VISITS} where ${where} order by ${order} limit :limit offset :offset`;
-  const [rows, [count]] = await Promise.all([
-    database().query<Omit<ClientRow, 'lastVisitAt'> & { lastVisitAt: Date | null }>(
-      `select c.id, c.name, c.about, v.visits, v.last as "lastVisitAt",
+export const listClients = byPractice(
+  async (
+    practiceId: string,
+    ask: { find: string; sort: ClientSort; descending: boolean; page: number; pageSize: number },
+  ): Promise<{ rows: ClientRow[]; total: number }> => {
+    const replacements = {
+      practiceId,
+      find: like(ask.find),
+      limit: ask.pageSize,
+      offset: (ask.page - 1) * ask.pageSize,
+    };
+    const where = 'c.practice_id = :practiceId and (c.name ilike :find or c.about ilike :find)';
+    const order = `${ORDER[ask.sort]} ${ask.descending ? 'desc nulls last' : 'asc nulls last'}, lower(c.name), c.id`;
+    const shown =
+      ask.sort === 'name'
+        ? `select c.* from clients c where ${where} order by ${order} limit :limit offset :offset`
+        : `select c.* from clients c, ${VISITS} where ${where} order by ${order} limit :limit offset :offset`;
+    const [rows, [count]] = await Promise.all([
+      database().query<Omit<ClientRow, 'lastVisitAt'> & { lastVisitAt: Date | null }>(
+        `select c.id, c.name, c.about, v.visits, v.last as "lastVisitAt",
          coalesce((select json_agg(json_build_object('kind', k.kind, 'label', k.label, 'side', k.side) order by k.position) from complaints k where k.client_id = c.id and k.practice_id = c.practice_id and not k.closed), '[]') as complaints
        from (${shown}) c, ${VISITS} order by ${order}`,
-      { replacements, type: QueryTypes.SELECT },
-    ),
-    database().query<{ total: number }>(`select count(*)::int as total from clients c where ${where}`, { replacements, type: QueryTypes.SELECT }),
-  ]);
-  return { rows: rows.map((r) => ({ ...r, lastVisitAt: r.lastVisitAt?.toISOString() ?? null })), total: count?.total ?? 0 };
-});
+        { replacements, type: QueryTypes.SELECT },
+      ),
+      database().query<{ total: number }>(`select count(*)::int as total from clients c where ${where}`, {
+        replacements,
+        type: QueryTypes.SELECT,
+      }),
+    ]);
+    return {
+      rows: rows.map((r) => ({ ...r, lastVisitAt: r.lastVisitAt?.toISOString() ?? null })),
+      total: count?.total ?? 0,
+    };
+  },
+);
 
 export const findClient = byPractice(async (practiceId: string, id: string): Promise<Client | null> => {
   if (!isUuid(id)) return null;
@@ -79,8 +100,25 @@ export const findClient = byPractice(async (practiceId: string, id: string): Pro
 
 function plainClient(c: ClientModel, complaints: ComplaintModel[]): Client {
   return {
-    id: c.id, name: c.name, about: c.about, note: c.note, pressureCap: c.pressureCap, fingerWidthsMm: c.fingerWidthsMm, habitSides: c.habitSides, allergies: c.allergies, version: c.version,
-    complaints: complaints.map((k) => ({ id: k.id, kind: k.kind, label: k.label, side: k.side, onset: k.onset, triggers: k.triggers, goal: k.goal, closed: k.closed })),
+    id: c.id,
+    name: c.name,
+    about: c.about,
+    note: c.note,
+    pressureCap: c.pressureCap,
+    fingerWidthsMm: c.fingerWidthsMm,
+    habitSides: c.habitSides,
+    allergies: c.allergies,
+    version: c.version,
+    complaints: complaints.map((k) => ({
+      id: k.id,
+      kind: k.kind,
+      label: k.label,
+      side: k.side,
+      onset: k.onset,
+      triggers: k.triggers,
+      goal: k.goal,
+      closed: k.closed,
+    })),
   };
 }
 
@@ -99,25 +137,41 @@ export const createClient = byPractice(async (who: Member, input: ClientInput, k
 });
 
 /** Writes only when nobody else has since `expectedVersion`; a complaint that is left out is closed, never deleted. */
-export const updateClient = byPractice(async (who: Member, id: string, expectedVersion: number, input: ClientInput): Promise<'saved' | 'stale' | 'missing'> => {
-  const { practiceId } = who;
-  if (!isUuid(id)) return 'missing';
-  return database().transaction(async (transaction) => {
-    const client = await ClientModel.findOne({ where: { practiceId, id }, transaction, lock: transaction.LOCK.UPDATE });
-    if (!client) return 'missing';
-    if (client.version !== expectedVersion) return 'stale';
-    const { complaints, ...own } = input;
-    client.set(own);
-    // Which fields, never what stands in them.
-    const fields = (client.changed() || []).filter((f) => f in own);
-    await client.set({ version: client.version + 1 }).save({ transaction });
-    await writeComplaints(practiceId, id, complaints, transaction);
-    await writeAudit(who, 'client-changed', { client: id, fields: [...fields, 'complaints'] }, transaction);
-    return 'saved';
-  });
-});
+export const updateClient = byPractice(
+  async (
+    who: Member,
+    id: string,
+    expectedVersion: number,
+    input: ClientInput,
+  ): Promise<'saved' | 'stale' | 'missing'> => {
+    const { practiceId } = who;
+    if (!isUuid(id)) return 'missing';
+    return database().transaction(async (transaction) => {
+      const client = await ClientModel.findOne({
+        where: { practiceId, id },
+        transaction,
+        lock: transaction.LOCK.UPDATE,
+      });
+      if (!client) return 'missing';
+      if (client.version !== expectedVersion) return 'stale';
+      const { complaints, ...own } = input;
+      client.set(own);
+      // Which fields, never what stands in them.
+      const fields = (client.changed() || []).filter((f) => f in own);
+      await client.set({ version: client.version + 1 }).save({ transaction });
+      await writeComplaints(practiceId, id, complaints, transaction);
+      await writeAudit(who, 'client-changed', { client: id, fields: [...fields, 'complaints'] }, transaction);
+      return 'saved';
+    });
+  },
+);
 
-async function writeComplaints(practiceId: string, clientId: string, complaints: ClientInput['complaints'], transaction: Transaction): Promise<void> {
+async function writeComplaints(
+  practiceId: string,
+  clientId: string,
+  complaints: ClientInput['complaints'],
+  transaction: Transaction,
+): Promise<void> {
   const existing = await ComplaintModel.findAll({ where: { practiceId, clientId }, transaction });
   const kept = new Set(complaints.map((c) => c.id));
   for (const gone of existing) if (!kept.has(gone.id)) await gone.update({ closed: true }, { transaction });
@@ -129,8 +183,15 @@ async function writeComplaints(practiceId: string, clientId: string, complaints:
 }
 
 /** Names for the find box, best first. */
-export const findClientsByName = byPractice(async (practiceId: string, text: string, limit: number): Promise<{ id: string; name: string; about: string }[]> => {
-  database();
-  const rows = await ClientModel.findAll({ where: { practiceId, name: { [Op.iLike]: like(text) } }, order: [['name', 'ASC']], limit, attributes: ['id', 'name', 'about'] });
-  return rows.map((r) => ({ id: r.id, name: r.name, about: r.about }));
-});
+export const findClientsByName = byPractice(
+  async (practiceId: string, text: string, limit: number): Promise<{ id: string; name: string; about: string }[]> => {
+    database();
+    const rows = await ClientModel.findAll({
+      where: { practiceId, name: { [Op.iLike]: like(text) } },
+      order: [['name', 'ASC']],
+      limit,
+      attributes: ['id', 'name', 'about'],
+    });
+    return rows.map((r) => ({ id: r.id, name: r.name, about: r.about }));
+  },
+);

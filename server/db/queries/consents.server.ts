@@ -13,44 +13,85 @@ interface Who {
 export const consentsOf = byPractice(async (practiceId: string, clientId: string): Promise<Consent[]> => {
   if (!isUuid(clientId)) return [];
   database();
-  return (await ConsentModel.findAll({ where: { practiceId, clientId }, order: [['givenAt', 'ASC']] })).map((c) => ({ id: c.id, kind: c.kind, textVersion: c.textVersion, givenAt: c.givenAt.toISOString(), withdrawnAt: c.withdrawnAt?.toISOString() ?? null }));
+  return (await ConsentModel.findAll({ where: { practiceId, clientId }, order: [['givenAt', 'ASC']] })).map((c) => ({
+    id: c.id,
+    kind: c.kind,
+    textVersion: c.textVersion,
+    givenAt: c.givenAt.toISOString(),
+    withdrawnAt: c.withdrawnAt?.toISOString() ?? null,
+  }));
 });
 
 /** Notes consent to one version of a text; given before and not taken back, it stands as it is. Null when the client is not of this practice. */
-export const giveConsent = byPractice(async (who: Who, clientId: string, kind: ConsentKind, textVersion: number): Promise<Consent | null> => {
-  const { practiceId } = who;
-  if (!isUuid(clientId)) return null;
-  return database().transaction(async (transaction) => {
-    // The row of the client makes two at once wait for each other.
-    if (!(await ClientModel.findOne({ where: { practiceId, id: clientId }, attributes: ['id'], transaction, lock: transaction.LOCK.UPDATE }))) return null;
-    const known = await ConsentModel.findOne({ where: { practiceId, clientId, kind, textVersion, withdrawnAt: null }, transaction });
-    const c = known ?? (await ConsentModel.create({ practiceId, clientId, kind, textVersion, givenAt: new Date(), takenBy: who.practitionerId }, { transaction }));
-    if (!known) await writeAudit(who, 'consent-given', { client: clientId, kind, version: textVersion }, transaction);
-    return { id: c.id, kind, textVersion, givenAt: c.givenAt.toISOString(), withdrawnAt: null };
-  });
-});
+export const giveConsent = byPractice(
+  async (who: Who, clientId: string, kind: ConsentKind, textVersion: number): Promise<Consent | null> => {
+    const { practiceId } = who;
+    if (!isUuid(clientId)) return null;
+    return database().transaction(async (transaction) => {
+      // The row of the client makes two at once wait for each other.
+      if (
+        !(await ClientModel.findOne({
+          where: { practiceId, id: clientId },
+          attributes: ['id'],
+          transaction,
+          lock: transaction.LOCK.UPDATE,
+        }))
+      )
+        return null;
+      const known = await ConsentModel.findOne({
+        where: { practiceId, clientId, kind, textVersion, withdrawnAt: null },
+        transaction,
+      });
+      const c =
+        known ??
+        (await ConsentModel.create(
+          { practiceId, clientId, kind, textVersion, givenAt: new Date(), takenBy: who.practitionerId },
+          { transaction },
+        ));
+      if (!known) await writeAudit(who, 'consent-given', { client: clientId, kind, version: textVersion }, transaction);
+      return { id: c.id, kind, textVersion, givenAt: c.givenAt.toISOString(), withdrawnAt: null };
+    });
+  },
+);
 
 export const withdrawConsent = byPractice(async (who: Who, clientId: string, kind: ConsentKind): Promise<boolean> => {
   if (!isUuid(clientId)) return false;
   return database().transaction(async (transaction) => {
-    const [count] = await ConsentModel.update({ withdrawnAt: new Date() }, { where: { practiceId: who.practiceId, clientId, kind, withdrawnAt: null }, transaction });
+    const [count] = await ConsentModel.update(
+      { withdrawnAt: new Date() },
+      { where: { practiceId: who.practiceId, clientId, kind, withdrawnAt: null }, transaction },
+    );
     if (count) await writeAudit(who, 'consent-withdrawn', { client: clientId, kind }, transaction);
     return count > 0;
   });
 });
 
 /** One test of a product a day: noted again, the later word stands. */
-export const notePatchTest = byPractice(async (who: Who, clientId: string, productId: string, test: PatchTest): Promise<boolean> => {
-  const { practiceId } = who;
-  if (!isUuid(clientId) || !isUuid(productId)) return false;
-  return database().transaction(async (transaction) => {
-    const client = await ClientModel.findOne({ where: { practiceId, id: clientId }, attributes: ['id'], transaction, lock: transaction.LOCK.UPDATE });
-    if (!client || !(await ProductModel.count({ where: { practiceId, id: productId }, transaction }))) return false;
-    const noted = { reacted: test.reacted, notedBy: who.practitionerId, notedAt: new Date() };
-    const known = await PatchTestModel.findOne({ where: { practiceId, clientId, productId, testedOn: test.testedOn }, transaction });
-    if (known) await known.update(noted, { transaction });
-    else await PatchTestModel.create({ practiceId, clientId, productId, testedOn: test.testedOn, ...noted }, { transaction });
-    await writeAudit(who, 'patch-test-noted', { client: clientId, product: productId }, transaction);
-    return true;
-  });
-});
+export const notePatchTest = byPractice(
+  async (who: Who, clientId: string, productId: string, test: PatchTest): Promise<boolean> => {
+    const { practiceId } = who;
+    if (!isUuid(clientId) || !isUuid(productId)) return false;
+    return database().transaction(async (transaction) => {
+      const client = await ClientModel.findOne({
+        where: { practiceId, id: clientId },
+        attributes: ['id'],
+        transaction,
+        lock: transaction.LOCK.UPDATE,
+      });
+      if (!client || !(await ProductModel.count({ where: { practiceId, id: productId }, transaction }))) return false;
+      const noted = { reacted: test.reacted, notedBy: who.practitionerId, notedAt: new Date() };
+      const known = await PatchTestModel.findOne({
+        where: { practiceId, clientId, productId, testedOn: test.testedOn },
+        transaction,
+      });
+      if (known) await known.update(noted, { transaction });
+      else
+        await PatchTestModel.create(
+          { practiceId, clientId, productId, testedOn: test.testedOn, ...noted },
+          { transaction },
+        );
+      await writeAudit(who, 'patch-test-noted', { client: clientId, product: productId }, transaction);
+      return true;
+    });
+  },
+);

@@ -1,13 +1,25 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import type { MeasureKey } from '../../../core/measures/reading.ts';
-import { COURSE_RULE_VERSION, courseState, FORGET_AFTER_DAYS, SILENT_AFTER_DAYS, type CourseOf, type RatedAt } from '../../../core/relief/attention.ts';
+import {
+  COURSE_RULE_VERSION,
+  courseState,
+  FORGET_AFTER_DAYS,
+  SILENT_AFTER_DAYS,
+  type CourseOf,
+  type RatedAt,
+} from '../../../core/relief/attention.ts';
 import { database } from '../connection.ts';
 import { byPractice, isUuid } from '../scope.ts';
 
 const RATED: MeasureKey = 'nrs-now';
 
 /** Works out how a complaint's ratings stand, in the transaction that wrote one of them. */
-export async function refreshCourse(practiceId: string, clientId: string, complaintId: string, transaction: Transaction): Promise<void> {
+export async function refreshCourse(
+  practiceId: string,
+  clientId: string,
+  complaintId: string,
+  transaction: Transaction,
+): Promise<void> {
   const rows = await database().query<{ value: number; at: Date; source: RatedAt['source'] }>(
     `select value::float8 as value, taken_at as at, source from readings where practice_id = :practiceId and complaint_id = :complaintId and measure = :measure and phase <> 'after' order by taken_at, id`,
     { replacements: { practiceId, complaintId, measure: RATED }, type: QueryTypes.SELECT, transaction },
@@ -20,8 +32,14 @@ export async function refreshCourse(practiceId: string, clientId: string, compla
        days = excluded.days, ratings = excluded.ratings, recent = excluded.recent, last_at = excluded.last_at, last_home_at = excluded.last_home_at`,
     {
       replacements: {
-        ...s, practiceId, clientId, complaintId, rule: COURSE_RULE_VERSION, recent: JSON.stringify(s.recent),
-        lastAt: s.lastAtMs === null ? null : new Date(s.lastAtMs), lastHomeAt: s.lastHomeAtMs === null ? null : new Date(s.lastHomeAtMs),
+        ...s,
+        practiceId,
+        clientId,
+        complaintId,
+        rule: COURSE_RULE_VERSION,
+        recent: JSON.stringify(s.recent),
+        lastAt: s.lastAtMs === null ? null : new Date(s.lastAtMs),
+        lastHomeAt: s.lastHomeAtMs === null ? null : new Date(s.lastHomeAtMs),
       },
       transaction,
     },
@@ -53,17 +71,25 @@ const FROM = `course_states s join complaints k on k.id = s.complaint_id and k.p
 export const coursesOf = byPractice(async (practiceId: string, clientIds: readonly string[]): Promise<CourseOf[]> => {
   const ids = clientIds.filter(isUuid);
   if (!ids.length) return [];
-  return database().query<CourseOf>(`select ${COLUMNS} from ${FROM} where s.practice_id = :practiceId and s.client_id in (:ids) and s.ratings > 0 order by k.position`, { replacements: { practiceId, ids }, type: QueryTypes.SELECT });
+  return database().query<CourseOf>(
+    `select ${COLUMNS} from ${FROM} where s.practice_id = :practiceId and s.client_id in (:ids) and s.ratings > 0 order by k.position`,
+    { replacements: { practiceId, ids }, type: QueryTypes.SELECT },
+  );
 });
 
 /** Courses that may need a look now, worse first and the latest first, at most so many; and how many there are. */
-export const coursesToLookAt = byPractice(async (practiceId: string, now: Date, limit: number): Promise<{ courses: CourseOf[]; total: number }> => {
-  const days = (n: number) => new Date(now.getTime() - n * 86_400_000);
-  const rows = await database().query<CourseOf & { total: number }>(
-    `select ${COLUMNS}, count(*) over ()::int as total from ${FROM}
+export const coursesToLookAt = byPractice(
+  async (practiceId: string, now: Date, limit: number): Promise<{ courses: CourseOf[]; total: number }> => {
+    const days = (n: number) => new Date(now.getTime() - n * 86_400_000);
+    const rows = await database().query<CourseOf & { total: number }>(
+      `select ${COLUMNS}, count(*) over ()::int as total from ${FROM}
      where s.practice_id = :practiceId and s.last_at >= :since and (s.verdict = 'worse' or (s.verdict = 'no-clear-change' and s.advice = 'review') or s.last_home_at <= :silentSince)
      order by s.verdict = 'worse' desc, s.verdict = 'no-clear-change' desc, s.last_at desc, s.complaint_id limit :limit`,
-    { replacements: { practiceId, since: days(FORGET_AFTER_DAYS), silentSince: days(SILENT_AFTER_DAYS), limit }, type: QueryTypes.SELECT },
-  );
-  return { courses: rows.map(({ total: _total, ...course }) => course), total: rows[0]?.total ?? 0 };
-});
+      {
+        replacements: { practiceId, since: days(FORGET_AFTER_DAYS), silentSince: days(SILENT_AFTER_DAYS), limit },
+        type: QueryTypes.SELECT,
+      },
+    );
+    return { courses: rows.map(({ total: _total, ...course }) => course), total: rows[0]?.total ?? 0 };
+  },
+);

@@ -5,7 +5,12 @@ import { OverrideModel, VisitModel } from '../models/index.ts';
 import { writeAudit } from './audit.server.ts';
 import { byPractice, isUuid } from '../scope.ts';
 
-const plain = (o: OverrideModel): Override => ({ caution: o.caution, reason: o.reason, signedName: o.signedName, signedAt: o.signedAt.toISOString() });
+const plain = (o: OverrideModel): Override => ({
+  caution: o.caution,
+  reason: o.reason,
+  signedName: o.signedName,
+  signedAt: o.signedAt.toISOString(),
+});
 
 export const overridesOf = byPractice(async (practiceId: string, visitId: string): Promise<Override[]> => {
   if (!isUuid(visitId)) return [];
@@ -14,15 +19,38 @@ export const overridesOf = byPractice(async (practiceId: string, visitId: string
 });
 
 /** Signs an override for one visit and writes it into the trail. It cannot be taken back, only noted anew. */
-export const signOverride = byPractice(async (who: { practiceId: string; practitionerId: string; name: string }, visitId: string, caution: string, reason: string): Promise<Override | 'missing' | 'ended' | 'signed-before'> => {
-  if (!isUuid(visitId)) return 'missing';
-  return database().transaction(async (transaction) => {
-    const visit = await VisitModel.findOne({ where: { practiceId: who.practiceId, id: visitId }, transaction, lock: transaction.LOCK.UPDATE });
-    if (!visit) return 'missing';
-    if (hasEnded(visit.stage)) return 'ended';
-    if (await OverrideModel.count({ where: { practiceId: who.practiceId, visitId, caution }, transaction })) return 'signed-before';
-    const row = await OverrideModel.create({ practiceId: who.practiceId, visitId, caution, reason, signedBy: who.practitionerId, signedName: who.name, signedAt: new Date() }, { transaction });
-    await writeAudit(who, 'caution-overridden', { visit: visitId, caution }, transaction);
-    return plain(row);
-  });
-});
+export const signOverride = byPractice(
+  async (
+    who: { practiceId: string; practitionerId: string; name: string },
+    visitId: string,
+    caution: string,
+    reason: string,
+  ): Promise<Override | 'missing' | 'ended' | 'signed-before'> => {
+    if (!isUuid(visitId)) return 'missing';
+    return database().transaction(async (transaction) => {
+      const visit = await VisitModel.findOne({
+        where: { practiceId: who.practiceId, id: visitId },
+        transaction,
+        lock: transaction.LOCK.UPDATE,
+      });
+      if (!visit) return 'missing';
+      if (hasEnded(visit.stage)) return 'ended';
+      if (await OverrideModel.count({ where: { practiceId: who.practiceId, visitId, caution }, transaction }))
+        return 'signed-before';
+      const row = await OverrideModel.create(
+        {
+          practiceId: who.practiceId,
+          visitId,
+          caution,
+          reason,
+          signedBy: who.practitionerId,
+          signedName: who.name,
+          signedAt: new Date(),
+        },
+        { transaction },
+      );
+      await writeAudit(who, 'caution-overridden', { visit: visitId, caution }, transaction);
+      return plain(row);
+    });
+  },
+);

@@ -33,18 +33,37 @@ export const practiceTexts = byPractice(async (practiceId: string): Promise<Reco
 });
 
 /** A new wording is a new version; the same wording is none. Refused when another window made one meanwhile. */
-export const writeText = byPractice(async (who: Who, kind: TextKind, expectedVersion: number, body: string): Promise<Kept> => {
-  return database().transaction(async (transaction) => {
-    await database().query('select 1 from practices where id = :id for update', { replacements: { id: who.practiceId }, transaction });
-    const last = await PracticeTextModel.findOne({ where: { practiceId: who.practiceId, kind }, order: [['version', 'DESC']], transaction });
-    const version = last?.version ?? 0;
-    if (version !== expectedVersion) return 'stale';
-    if (body === (last?.body ?? FIRST_TEXTS[kind])) return 'saved';
-    await PracticeTextModel.create({ practiceId: who.practiceId, kind, version: version + 1, body, createdBy: who.practitionerId, createdAt: new Date() }, { transaction });
-    await writeAudit(who, 'text-changed', { text: kind, version: version + 1 }, transaction);
-    return 'saved';
-  });
-});
+export const writeText = byPractice(
+  async (who: Who, kind: TextKind, expectedVersion: number, body: string): Promise<Kept> => {
+    return database().transaction(async (transaction) => {
+      await database().query('select 1 from practices where id = :id for update', {
+        replacements: { id: who.practiceId },
+        transaction,
+      });
+      const last = await PracticeTextModel.findOne({
+        where: { practiceId: who.practiceId, kind },
+        order: [['version', 'DESC']],
+        transaction,
+      });
+      const version = last?.version ?? 0;
+      if (version !== expectedVersion) return 'stale';
+      if (body === (last?.body ?? FIRST_TEXTS[kind])) return 'saved';
+      await PracticeTextModel.create(
+        {
+          practiceId: who.practiceId,
+          kind,
+          version: version + 1,
+          body,
+          createdBy: who.practitionerId,
+          createdAt: new Date(),
+        },
+        { transaction },
+      );
+      await writeAudit(who, 'text-changed', { text: kind, version: version + 1 }, transaction);
+      return 'saved';
+    });
+  },
+);
 
 export interface StoredRule extends LocalRule {
   id: string;
@@ -53,34 +72,64 @@ export interface StoredRule extends LocalRule {
 }
 export const localRules = byPractice(async (practiceId: string): Promise<StoredRule[]> => {
   database();
-  return (await LocalRuleModel.findAll({ where: { practiceId }, order: [['active', 'DESC'], ['updatedAt', 'ASC']] })).map((r) => ({ ...r.body, id: r.id, active: r.active, version: r.version }));
+  return (
+    await LocalRuleModel.findAll({
+      where: { practiceId },
+      order: [
+        ['active', 'DESC'],
+        ['updatedAt', 'ASC'],
+      ],
+    })
+  ).map((r) => ({ ...r.body, id: r.id, active: r.active, version: r.version }));
 });
 
 /** Everything this practice screens for: our cautions, then its own. */
-export const cautionsOf = async (practiceId: string): Promise<Caution[]> => [...CAUTIONS, ...(await localRules(practiceId)).filter((r) => r.active).map((rule) => cautionOf(rule.id, rule))];
+export const cautionsOf = async (practiceId: string): Promise<Caution[]> => [
+  ...CAUTIONS,
+  ...(await localRules(practiceId)).filter((r) => r.active).map((rule) => cautionOf(rule.id, rule)),
+];
 
 /** Rules and products are kept alike: a body, and a switch that takes it out of use without losing it. Added once for a key. */
 export const addRule = byPractice(async (who: Who, rule: LocalRule, key?: string): Promise<string> =>
   database().transaction((transaction) =>
     once(who.practiceId, key, 'rule', transaction, async () => {
-      const row = await LocalRuleModel.create({ practiceId: who.practiceId, body: rule, updatedAt: new Date() }, { transaction });
+      const row = await LocalRuleModel.create(
+        { practiceId: who.practiceId, body: rule, updatedAt: new Date() },
+        { transaction },
+      );
       await writeAudit(who, 'rule-added', { rule: row.id }, transaction);
       return row.id;
     }),
   ),
 );
 
-export const changeRule = byPractice(async (who: Who, id: string, expectedVersion: number, change: { body: LocalRule } | { active: boolean }): Promise<Kept> => {
-  if (!isUuid(id)) return 'missing';
-  return database().transaction(async (transaction) => {
-    const row = await LocalRuleModel.findOne({ where: { practiceId: who.practiceId, id }, transaction, lock: transaction.LOCK.UPDATE });
-    if (!row) return 'missing';
-    if (row.version !== expectedVersion) return 'stale';
-    await row.update({ ...change, version: row.version + 1, updatedAt: new Date() }, { transaction });
-    await writeAudit(who, 'active' in change ? (change.active ? 'rule-on' : 'rule-off') : 'rule-changed', { rule: id, version: row.version }, transaction);
-    return 'saved';
-  });
-});
+export const changeRule = byPractice(
+  async (
+    who: Who,
+    id: string,
+    expectedVersion: number,
+    change: { body: LocalRule } | { active: boolean },
+  ): Promise<Kept> => {
+    if (!isUuid(id)) return 'missing';
+    return database().transaction(async (transaction) => {
+      const row = await LocalRuleModel.findOne({
+        where: { practiceId: who.practiceId, id },
+        transaction,
+        lock: transaction.LOCK.UPDATE,
+      });
+      if (!row) return 'missing';
+      if (row.version !== expectedVersion) return 'stale';
+      await row.update({ ...change, version: row.version + 1, updatedAt: new Date() }, { transaction });
+      await writeAudit(
+        who,
+        'active' in change ? (change.active ? 'rule-on' : 'rule-off') : 'rule-changed',
+        { rule: id, version: row.version },
+        transaction,
+      );
+      return 'saved';
+    });
+  },
+);
 
 export interface StoredProduct extends Product {
   id: string;
@@ -90,47 +139,74 @@ export interface StoredProduct extends Product {
 export const productsOf = byPractice(async (practiceId: string): Promise<StoredProduct[]> => {
   database();
   const rows = await ProductModel.findAll({ where: { practiceId } });
-  return rows.map((r) => ({ ...r.body, id: r.id, retired: r.retired, version: r.version })).sort((a, b) => Number(a.retired) - Number(b.retired) || a.name.localeCompare(b.name));
+  return rows
+    .map((r) => ({ ...r.body, id: r.id, retired: r.retired, version: r.version }))
+    .sort((a, b) => Number(a.retired) - Number(b.retired) || a.name.localeCompare(b.name));
 });
 
 const taken = (practiceId: string, name: string, butId: string | null, transaction: Transaction) =>
-  ProductModel.findOne({ where: { practiceId, ...(butId ? { id: { [Op.ne]: butId } } : {}), [Op.and]: database().literal(`lower(body->>'name') = ${database().escape(name.toLowerCase())}`) }, transaction });
+  ProductModel.findOne({
+    where: {
+      practiceId,
+      ...(butId ? { id: { [Op.ne]: butId } } : {}),
+      [Op.and]: database().literal(`lower(body->>'name') = ${database().escape(name.toLowerCase())}`),
+    },
+    transaction,
+  });
 /** Two products of one name at once: the second waits, and finds the first. */
-const oneAtATime = (practiceId: string, transaction: Transaction) => database().query('select pg_advisory_xact_lock(7310044, hashtext(:practiceId))', { replacements: { practiceId }, transaction });
+const oneAtATime = (practiceId: string, transaction: Transaction) =>
+  database().query('select pg_advisory_xact_lock(7310044, hashtext(:practiceId))', {
+    replacements: { practiceId },
+    transaction,
+  });
 
 class NameTaken extends Error {}
 
 /** Adds a product, once for a key; a name is there once. */
-export const addProduct = byPractice(async (who: Who, product: Product, key?: string): Promise<'saved' | 'name-taken'> => {
-  const { practiceId } = who;
-  try {
-    await database().transaction((transaction) =>
-      once(practiceId, key, 'product', transaction, async () => {
-        await oneAtATime(practiceId, transaction);
-        if (await taken(practiceId, product.name, null, transaction)) throw new NameTaken();
-        const row = await ProductModel.create({ practiceId, body: product, updatedAt: new Date() }, { transaction });
-        await writeAudit(who, 'product-added', { product: row.id }, transaction);
-        return row.id;
-      }),
-    );
-    return 'saved';
-  } catch (error) {
-    if (error instanceof NameTaken) return 'name-taken';
-    throw error;
-  }
-});
+export const addProduct = byPractice(
+  async (who: Who, product: Product, key?: string): Promise<'saved' | 'name-taken'> => {
+    const { practiceId } = who;
+    try {
+      await database().transaction((transaction) =>
+        once(practiceId, key, 'product', transaction, async () => {
+          await oneAtATime(practiceId, transaction);
+          if (await taken(practiceId, product.name, null, transaction)) throw new NameTaken();
+          const row = await ProductModel.create({ practiceId, body: product, updatedAt: new Date() }, { transaction });
+          await writeAudit(who, 'product-added', { product: row.id }, transaction);
+          return row.id;
+        }),
+      );
+      return 'saved';
+    } catch (error) {
+      if (error instanceof NameTaken) return 'name-taken';
+      throw error;
+    }
+  },
+);
 
-export const changeProduct = byPractice(async (who: Who, id: string, expectedVersion: number, change: { body: Product } | { retired: boolean }): Promise<Kept | 'name-taken'> => {
-  const { practiceId } = who;
-  if (!isUuid(id)) return 'missing';
-  return database().transaction(async (transaction) => {
-    await oneAtATime(practiceId, transaction);
-    if ('body' in change && (await taken(practiceId, change.body.name, id, transaction))) return 'name-taken';
-    const row = await ProductModel.findOne({ where: { practiceId, id }, transaction, lock: transaction.LOCK.UPDATE });
-    if (!row) return 'missing';
-    if (row.version !== expectedVersion) return 'stale';
-    await row.update({ ...change, version: row.version + 1, updatedAt: new Date() }, { transaction });
-    await writeAudit(who, 'retired' in change ? (change.retired ? 'product-retired' : 'product-returned') : 'product-changed', { product: id, version: row.version }, transaction);
-    return 'saved';
-  });
-});
+export const changeProduct = byPractice(
+  async (
+    who: Who,
+    id: string,
+    expectedVersion: number,
+    change: { body: Product } | { retired: boolean },
+  ): Promise<Kept | 'name-taken'> => {
+    const { practiceId } = who;
+    if (!isUuid(id)) return 'missing';
+    return database().transaction(async (transaction) => {
+      await oneAtATime(practiceId, transaction);
+      if ('body' in change && (await taken(practiceId, change.body.name, id, transaction))) return 'name-taken';
+      const row = await ProductModel.findOne({ where: { practiceId, id }, transaction, lock: transaction.LOCK.UPDATE });
+      if (!row) return 'missing';
+      if (row.version !== expectedVersion) return 'stale';
+      await row.update({ ...change, version: row.version + 1, updatedAt: new Date() }, { transaction });
+      await writeAudit(
+        who,
+        'retired' in change ? (change.retired ? 'product-retired' : 'product-returned') : 'product-changed',
+        { product: id, version: row.version },
+        transaction,
+      );
+      return 'saved';
+    });
+  },
+);

@@ -5,7 +5,15 @@ import { ReadingModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';
 
 const plainReading = (r: ReadingModel): Reading => ({
-  measure: r.measure, complaintId: r.complaintId, place: r.place, side: r.side, phase: r.phase, value: r.value, source: r.source, takenAt: r.takenAt.toISOString(), visitId: r.visitId,
+  measure: r.measure,
+  complaintId: r.complaintId,
+  place: r.place,
+  side: r.side,
+  phase: r.phase,
+  value: r.value,
+  source: r.source,
+  takenAt: r.takenAt.toISOString(),
+  visitId: r.visitId,
 });
 
 export const readingsOfVisit = byPractice(async (practiceId: string, visitId: string): Promise<Reading[]> => {
@@ -15,7 +23,10 @@ export const readingsOfVisit = byPractice(async (practiceId: string, visitId: st
 });
 
 /** The same, inside a transaction that holds the visit. */
-export const readingsIn = async (practiceId: string, visitId: string, transaction?: Transaction): Promise<Reading[]> => (await ReadingModel.findAll({ where: { practiceId, visitId }, order: [['takenAt', 'ASC']], transaction })).map(plainReading);
+export const readingsIn = async (practiceId: string, visitId: string, transaction?: Transaction): Promise<Reading[]> =>
+  (await ReadingModel.findAll({ where: { practiceId, visitId }, order: [['takenAt', 'ASC']], transaction })).map(
+    plainReading,
+  );
 
 /** How many earlier readings of one thing are shown beside it. */
 export const SHOWN_BEFORE = 6;
@@ -24,17 +35,19 @@ export const SHOWN_BEFORE = 6;
  * The latest few of each thing that was read before a visit. Re-tests right after work are left out; a complaint is one
  * thing, whichever side it is said to be on.
  */
-export const readingsBefore = byPractice(async (practiceId: string, visit: { id: string; clientId: string; startsAt: string }): Promise<EarlierReadings[]> => {
-  const [rows] = (await database().query(
-    `select measure, complaint_id as "complaintId", place, side, array_agg(value order by taken_at) as values from
+export const readingsBefore = byPractice(
+  async (practiceId: string, visit: { id: string; clientId: string; startsAt: string }): Promise<EarlierReadings[]> => {
+    const [rows] = (await database().query(
+      `select measure, complaint_id as "complaintId", place, side, array_agg(value order by taken_at) as values from
        (select measure, complaint_id, place, thing_side as side, value, taken_at, row_number() over (partition by measure, complaint_id, place, thing_side order by taken_at desc) as nth from
          (select measure, complaint_id, place, case when complaint_id is null then side else 'both' end as thing_side, value::float8 as value, taken_at from readings
           where practice_id = :practiceId and client_id = :clientId and phase <> 'after' and taken_at < :before and visit_id is distinct from :visitId) read) latest
      where nth <= ${SHOWN_BEFORE} group by measure, complaint_id, place, side`,
-    { replacements: { practiceId, clientId: visit.clientId, visitId: visit.id, before: new Date(visit.startsAt) } },
-  )) as [EarlierReadings[], unknown];
-  return rows;
-});
+      { replacements: { practiceId, clientId: visit.clientId, visitId: visit.id, before: new Date(visit.startsAt) } },
+    )) as [EarlierReadings[], unknown];
+    return rows;
+  },
+);
 
 /** Ratings of one complaint as a course needs them: lists that belong together by their places, oldest first. */
 export interface CourseRatings {
@@ -49,33 +62,48 @@ export interface CourseRatings {
 const MOST_RATINGS = 2000;
 
 /** Ratings "now" of a client's complaints, those before the work and those right after it. */
-export const ratingsOfClient = byPractice(async (practiceId: string, clientId: string): Promise<{ before: CourseRatings[]; after: CourseRatings[] }> => {
-  if (!isUuid(clientId)) return { before: [], after: [] };
-  const rated: MeasureKey = 'nrs-now';
-  const rows = await database().query<CourseRatings & { after: boolean }>(
-    `select complaint_id as "complaintId", after, array_agg(at order by at, id) as "atMs", array_agg(value order by at, id) as values, string_agg(left(source, 1), '' order by at, id) as sources from
+export const ratingsOfClient = byPractice(
+  async (practiceId: string, clientId: string): Promise<{ before: CourseRatings[]; after: CourseRatings[] }> => {
+    if (!isUuid(clientId)) return { before: [], after: [] };
+    const rated: MeasureKey = 'nrs-now';
+    const rows = await database().query<CourseRatings & { after: boolean }>(
+      `select complaint_id as "complaintId", after, array_agg(at order by at, id) as "atMs", array_agg(value order by at, id) as values, string_agg(left(source, 1), '' order by at, id) as sources from
        (select id, complaint_id, phase = 'after' as after, round(extract(epoch from taken_at) * 1000)::float8 as at, value::float8 as value, source, row_number() over (partition by complaint_id, phase = 'after' order by taken_at desc, id desc) as nth
         from readings where practice_id = :practiceId and client_id = :clientId and measure = :rated and complaint_id is not null) read
      where nth <= ${MOST_RATINGS} group by complaint_id, after`,
-    { replacements: { practiceId, clientId, rated }, type: QueryTypes.SELECT },
-  );
-  const of = (after: boolean) => rows.filter((r) => r.after === after).map(({ after: _after, ...course }) => course);
-  return { before: of(false), after: of(true) };
-});
+      { replacements: { practiceId, clientId, rated }, type: QueryTypes.SELECT },
+    );
+    const of = (after: boolean) => rows.filter((r) => r.after === after).map(({ after: _after, ...course }) => course);
+    return { before: of(false), after: of(true) };
+  },
+);
 
 /** The first and the latest reading before the work of everything that belongs to no complaint, oldest first. */
 export const endsOfClient = byPractice(async (practiceId: string, clientId: string): Promise<Reading[]> => {
   if (!isUuid(clientId)) return [];
-  const end = (way: 'asc' | 'desc') => `(select distinct on (measure, place, side) measure, place, side, phase, value::float8 as value, source, taken_at as "takenAt", visit_id as "visitId", id
+  const end = (
+    way: 'asc' | 'desc',
+  ) => `(select distinct on (measure, place, side) measure, place, side, phase, value::float8 as value, source, taken_at as "takenAt", visit_id as "visitId", id
      from readings where practice_id = :practiceId and client_id = :clientId and complaint_id is null and phase <> 'after' order by measure, place, side, taken_at ${way}, id ${way})`;
-  const rows = await database().query<Omit<Reading, 'takenAt' | 'complaintId'> & { takenAt: Date; id: string }>(`select * from (${end('asc')} union ${end('desc')}) ends order by "takenAt", id`, { replacements: { practiceId, clientId }, type: QueryTypes.SELECT });
+  const rows = await database().query<Omit<Reading, 'takenAt' | 'complaintId'> & { takenAt: Date; id: string }>(
+    `select * from (${end('asc')} union ${end('desc')}) ends order by "takenAt", id`,
+    { replacements: { practiceId, clientId }, type: QueryTypes.SELECT },
+  );
   return rows.map(({ id: _id, ...r }) => ({ ...r, complaintId: null, takenAt: r.takenAt.toISOString() }));
 });
 
 /** Ratings before and after the work of some visits. */
-export const ratingsOfVisits = byPractice(async (practiceId: string, visitIds: readonly string[]): Promise<{ visitId: string; complaintId: string; phase: string; value: number }[]> => {
-  const ids = visitIds.filter(isUuid);
-  if (!ids.length) return [];
-  const rated: MeasureKey = 'nrs-now';
-  return database().query(`select visit_id as "visitId", complaint_id as "complaintId", phase, value::float8 as value from readings where practice_id = :practiceId and visit_id in (:ids) and measure = :rated`, { replacements: { practiceId, ids, rated }, type: QueryTypes.SELECT });
-});
+export const ratingsOfVisits = byPractice(
+  async (
+    practiceId: string,
+    visitIds: readonly string[],
+  ): Promise<{ visitId: string; complaintId: string; phase: string; value: number }[]> => {
+    const ids = visitIds.filter(isUuid);
+    if (!ids.length) return [];
+    const rated: MeasureKey = 'nrs-now';
+    return database().query(
+      `select visit_id as "visitId", complaint_id as "complaintId", phase, value::float8 as value from readings where practice_id = :practiceId and visit_id in (:ids) and measure = :rated`,
+      { replacements: { practiceId, ids, rated }, type: QueryTypes.SELECT },
+    );
+  },
+);

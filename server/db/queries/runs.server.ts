@@ -16,27 +16,55 @@ export interface Run {
 }
 
 async function withEvents(run: RunModel): Promise<Run> {
-  const events = await RunEventModel.findAll({ where: { practiceId: run.practiceId, runId: run.id }, order: [['atMs', 'ASC'], ['id', 'ASC']] });
+  const events = await RunEventModel.findAll({
+    where: { practiceId: run.practiceId, runId: run.id },
+    order: [
+      ['atMs', 'ASC'],
+      ['id', 'ASC'],
+    ],
+  });
   return {
-    id: run.id, visitId: run.visitId, routine: run.routine, status: run.status, steps: run.steps, createdAt: run.createdAt.toISOString(),
-    events: events.map((e) => ({ id: e.id, kind: e.kind as GuideEventKind, atMs: e.atMs, ...(e.text === null ? {} : { text: e.text }) })),
+    id: run.id,
+    visitId: run.visitId,
+    routine: run.routine,
+    status: run.status,
+    steps: run.steps,
+    createdAt: run.createdAt.toISOString(),
+    events: events.map((e) => ({
+      id: e.id,
+      kind: e.kind as GuideEventKind,
+      atMs: e.atMs,
+      ...(e.text === null ? {} : { text: e.text }),
+    })),
   };
 }
 
 export const runsOfVisit = byPractice(async (practiceId: string, visitId: string): Promise<Run[]> => {
   if (!isUuid(visitId)) return [];
   database();
-  return Promise.all((await RunModel.findAll({ where: { practiceId, visitId }, order: [['createdAt', 'ASC']] })).map(withEvents));
+  return Promise.all(
+    (await RunModel.findAll({ where: { practiceId, visitId }, order: [['createdAt', 'ASC']] })).map(withEvents),
+  );
 });
 
 /** The open run of a visit, or a new one of the visit's routine. Two devices that ask at once get the same run. */
 export const openRun = byPractice(async (practiceId: string, visitId: string): Promise<Run | null> => {
   if (!isUuid(visitId)) return null;
   const run = await database().transaction(async (transaction) => {
-    const visit = await VisitModel.findOne({ where: { practiceId, id: visitId }, transaction, lock: transaction.LOCK.UPDATE });
+    const visit = await VisitModel.findOne({
+      where: { practiceId, id: visitId },
+      transaction,
+      lock: transaction.LOCK.UPDATE,
+    });
     if (!visit?.routine?.steps.length) return null;
     const open = await RunModel.findOne({ where: { practiceId, visitId, status: 'open' }, transaction });
-    return open ?? RunModel.create({ practiceId, visitId, routine: visit.routine, status: 'open', steps: null, createdAt: new Date() }, { transaction });
+    return (
+      open ??
+      RunModel.create(
+        { practiceId, visitId, routine: visit.routine, status: 'open', steps: null, createdAt: new Date() },
+        { transaction },
+      )
+    );
   });
   return run && withEvents(run);
 });
@@ -54,30 +82,64 @@ export type Taken = { taken: string[]; status: Run['status'] } | 'missing' | 'cl
  * planned against done is worked out from the whole log and stored, and nothing is taken any more: events that are
  * known are acknowledged again, new ones are refused.
  */
-export const takeEvents = byPractice(async (practiceId: string, visitId: string, runId: string, events: readonly GuideEvent[], deviceNowMs: number | null, nowMs: number = Date.now()): Promise<Taken> => {
-  if (!isUuid(visitId) || !isUuid(runId)) return 'missing';
-  return database().transaction(async (transaction): Promise<Taken> => {
-    const run = await RunModel.findOne({ where: { practiceId, visitId, id: runId }, transaction, lock: transaction.LOCK.UPDATE });
-    if (!run) return 'missing';
-    const ids = events.map((e) => e.id);
-    if (run.status !== 'open') {
-      const known = await RunEventModel.count({ where: { practiceId, runId, id: ids }, transaction });
-      return known === new Set(ids).size ? { taken: ids, status: run.status } : 'closed';
-    }
-    if (run.clockAheadMs === null && deviceNowMs !== null) await run.update({ clockAheadMs: deviceNowMs - nowMs }, { transaction });
-    // What the way took with the first ones made the device look late by as much; no more than that is given back.
-    const first = run.clockAheadMs ?? 0;
-    const ahead = deviceNowMs === null ? first : Math.min(Math.max(first, deviceNowMs - nowMs), first + SLOW_WAY_MS);
-    const deviceNow = nowMs + ahead;
-    if (events.some((e) => e.atMs > deviceNow + CLOCK_SLACK_MS)) return 'from-the-future';
-    await RunEventModel.bulkCreate(events.map((e) => ({ runId, id: e.id, practiceId, kind: e.kind, atMs: e.atMs, text: e.text ?? null })), { transaction, ignoreDuplicates: true });
-    const log = await RunEventModel.findAll({ where: { practiceId, runId }, order: [['atMs', 'ASC'], ['id', 'ASC']], transaction });
-    const replayed = log.map((e) => ({ id: e.id, kind: e.kind as GuideEventKind, atMs: e.atMs, ...(e.text === null ? {} : { text: e.text }) }));
-    // What has been pressed has happened: the way to us makes the device's clock look late by as much as it took.
-    const now = Math.max(deviceNow, replayed[replayed.length - 1]?.atMs ?? 0);
-    const { state, steps } = runRecord(expandRoutine(run.routine), run.routine.steps.map((s) => s.pressure), replayed, now);
-    const status = state.status === 'done' || state.status === 'stopped' ? state.status : 'open';
-    await run.update({ status, steps: status === 'open' ? null : steps }, { transaction });
-    return { taken: ids, status };
-  });
-});
+export const takeEvents = byPractice(
+  async (
+    practiceId: string,
+    visitId: string,
+    runId: string,
+    events: readonly GuideEvent[],
+    deviceNowMs: number | null,
+    nowMs: number = Date.now(),
+  ): Promise<Taken> => {
+    if (!isUuid(visitId) || !isUuid(runId)) return 'missing';
+    return database().transaction(async (transaction): Promise<Taken> => {
+      const run = await RunModel.findOne({
+        where: { practiceId, visitId, id: runId },
+        transaction,
+        lock: transaction.LOCK.UPDATE,
+      });
+      if (!run) return 'missing';
+      const ids = events.map((e) => e.id);
+      if (run.status !== 'open') {
+        const known = await RunEventModel.count({ where: { practiceId, runId, id: ids }, transaction });
+        return known === new Set(ids).size ? { taken: ids, status: run.status } : 'closed';
+      }
+      if (run.clockAheadMs === null && deviceNowMs !== null)
+        await run.update({ clockAheadMs: deviceNowMs - nowMs }, { transaction });
+      // What the way took with the first ones made the device look late by as much; no more than that is given back.
+      const first = run.clockAheadMs ?? 0;
+      const ahead = deviceNowMs === null ? first : Math.min(Math.max(first, deviceNowMs - nowMs), first + SLOW_WAY_MS);
+      const deviceNow = nowMs + ahead;
+      if (events.some((e) => e.atMs > deviceNow + CLOCK_SLACK_MS)) return 'from-the-future';
+      await RunEventModel.bulkCreate(
+        events.map((e) => ({ runId, id: e.id, practiceId, kind: e.kind, atMs: e.atMs, text: e.text ?? null })),
+        { transaction, ignoreDuplicates: true },
+      );
+      const log = await RunEventModel.findAll({
+        where: { practiceId, runId },
+        order: [
+          ['atMs', 'ASC'],
+          ['id', 'ASC'],
+        ],
+        transaction,
+      });
+      const replayed = log.map((e) => ({
+        id: e.id,
+        kind: e.kind as GuideEventKind,
+        atMs: e.atMs,
+        ...(e.text === null ? {} : { text: e.text }),
+      }));
+      // What has been pressed has happened: the way to us makes the device's clock look late by as much as it took.
+      const now = Math.max(deviceNow, replayed[replayed.length - 1]?.atMs ?? 0);
+      const { state, steps } = runRecord(
+        expandRoutine(run.routine),
+        run.routine.steps.map((s) => s.pressure),
+        replayed,
+        now,
+      );
+      const status = state.status === 'done' || state.status === 'stopped' ? state.status : 'open';
+      await run.update({ status, steps: status === 'open' ? null : steps }, { transaction });
+      return { taken: ids, status };
+    });
+  },
+);

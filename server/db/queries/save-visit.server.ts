@@ -8,7 +8,15 @@ import { hasEnded, type Referral, type Screen, type VisitRecord, type VisitStage
 import type { Findings } from '../../../core/visit/findings.ts';
 import { database } from '../connection.ts';
 import { canonical } from '../../audit-chain.ts';
-import { ClientModel, ComplaintModel, ProductModel, ReadingModel, ScoreModel, VisitModel, VisitWriteModel } from '../models/index.ts';
+import {
+  ClientModel,
+  ComplaintModel,
+  ProductModel,
+  ReadingModel,
+  ScoreModel,
+  VisitModel,
+  VisitWriteModel,
+} from '../models/index.ts';
 import type { Member } from './accounts.server.ts';
 import { writeAudit } from './audit.server.ts';
 import { refreshCourse } from './courses.server.ts';
@@ -51,7 +59,10 @@ interface Write {
 }
 
 /** What a write says, whatever order its fields came in; the referral is worked out here and is no part of it. */
-const bodyHash = (patch: VisitPatch): string => createHash('sha256').update(canonical(patch.kind === 'stage' ? { kind: patch.kind, stage: patch.stage } : patch)).digest('hex');
+const bodyHash = (patch: VisitPatch): string =>
+  createHash('sha256')
+    .update(canonical(patch.kind === 'stage' ? { kind: patch.kind, stage: patch.stage } : patch))
+    .digest('hex');
 
 /**
  * Apply a change in one transaction, only when the visit still has the version it was made on. Every write is known by
@@ -59,33 +70,63 @@ const bodyHash = (patch: VisitPatch): string => createHash('sha256').update(cano
  * however many others came between; another change under the same id is refused. `allow` sees the locked visit and may
  * refuse with a message.
  */
-export const saveVisit = byPractice(async (who: Member, visitId: string, write: Write, allow: (visit: Visit) => string | null = () => null): Promise<SaveResult> => {
-  if (!isUuid(visitId)) return { result: 'missing' };
-  const { practiceId } = who;
-  const bodyOf = bodyHash(write.patch);
-  return database().transaction(async (transaction): Promise<SaveResult> => {
-    const visit = await VisitModel.findOne({ where: { practiceId, id: visitId }, transaction, lock: transaction.LOCK.UPDATE });
-    if (!visit) return { result: 'missing' };
-    const known = await VisitWriteModel.findOne({ where: { practiceId, visitId, saveId: write.saveId }, transaction });
-    if (known) return known.bodyHash === bodyOf ? { result: 'saved', version: known.version } : { result: 'refused', message: 'Another entry was written under this id before.' };
-    const stored = async () => ({ visit: plainVisit(visit), readings: await readingsIn(practiceId, visitId, transaction), scores: await scoresIn(practiceId, visitId, transaction) });
-    if (visit.version !== write.expectedVersion) return { result: 'stale', ...(await stored()) };
-    if (hasEnded(visit.stage)) return { result: 'ended', ...(await stored()) };
-    const refusal = allow(plainVisit(visit)) ?? (await applyPatch(who, visit, write.patch, transaction));
-    if (refusal) return { result: 'refused', message: refusal };
-    // save, not update: update would write this field only and leave the patch behind.
-    visit.set({ version: visit.version + 1 });
-    await visit.save({ transaction });
-    await VisitWriteModel.create({ practiceId, visitId, saveId: write.saveId, bodyHash: bodyOf, version: visit.version }, { transaction });
-    return { result: 'saved', version: visit.version };
-  });
-});
+export const saveVisit = byPractice(
+  async (
+    who: Member,
+    visitId: string,
+    write: Write,
+    allow: (visit: Visit) => string | null = () => null,
+  ): Promise<SaveResult> => {
+    if (!isUuid(visitId)) return { result: 'missing' };
+    const { practiceId } = who;
+    const bodyOf = bodyHash(write.patch);
+    return database().transaction(async (transaction): Promise<SaveResult> => {
+      const visit = await VisitModel.findOne({
+        where: { practiceId, id: visitId },
+        transaction,
+        lock: transaction.LOCK.UPDATE,
+      });
+      if (!visit) return { result: 'missing' };
+      const known = await VisitWriteModel.findOne({
+        where: { practiceId, visitId, saveId: write.saveId },
+        transaction,
+      });
+      if (known)
+        return known.bodyHash === bodyOf
+          ? { result: 'saved', version: known.version }
+          : { result: 'refused', message: 'Another entry was written under this id before.' };
+      const stored = async () => ({
+        visit: plainVisit(visit),
+        readings: await readingsIn(practiceId, visitId, transaction),
+        scores: await scoresIn(practiceId, visitId, transaction),
+      });
+      if (visit.version !== write.expectedVersion) return { result: 'stale', ...(await stored()) };
+      if (hasEnded(visit.stage)) return { result: 'ended', ...(await stored()) };
+      const refusal = allow(plainVisit(visit)) ?? (await applyPatch(who, visit, write.patch, transaction));
+      if (refusal) return { result: 'refused', message: refusal };
+      // save, not update: update would write this field only and leave the patch behind.
+      visit.set({ version: visit.version + 1 });
+      await visit.save({ transaction });
+      await VisitWriteModel.create(
+        { practiceId, visitId, saveId: write.saveId, bodyHash: bodyOf, version: visit.version },
+        { transaction },
+      );
+      return { result: 'saved', version: visit.version };
+    });
+  },
+);
 
 /** Why the change cannot be made, or null when it is. */
-async function applyPatch(who: Member, visit: VisitModel, patch: VisitPatch, transaction: Transaction): Promise<string | null> {
+async function applyPatch(
+  who: Member,
+  visit: VisitModel,
+  patch: VisitPatch,
+  transaction: Transaction,
+): Promise<string | null> {
   switch (patch.kind) {
     case 'screen':
-      if (patch.screen.product !== undefined && !(await isProduct(who.practiceId, patch.screen.product, transaction))) return 'This product is not one of the practice’s.';
+      if (patch.screen.product !== undefined && !(await isProduct(who.practiceId, patch.screen.product, transaction)))
+        return 'This product is not one of the practice’s.';
       visit.set({ screen: patch.screen });
       return null;
     case 'routine':
@@ -102,23 +143,50 @@ async function applyPatch(who: Member, visit: VisitModel, patch: VisitPatch, tra
     case 'answers':
       return writeAnswers(who, visit, patch.measure, patch.answers, transaction);
     case 'stage':
-      visit.set({ stage: patch.stage, endedAt: hasEnded(patch.stage) ? new Date() : null, referral: patch.referral ?? visit.referral });
-      if (hasEnded(patch.stage)) await writeAudit(who, `visit-${patch.stage}`, { visit: visit.id, cautions: patch.referral?.cautions ?? [] }, transaction);
+      visit.set({
+        stage: patch.stage,
+        endedAt: hasEnded(patch.stage) ? new Date() : null,
+        referral: patch.referral ?? visit.referral,
+      });
+      if (hasEnded(patch.stage))
+        await writeAudit(
+          who,
+          `visit-${patch.stage}`,
+          { visit: visit.id, cautions: patch.referral?.cautions ?? [] },
+          transaction,
+        );
       if (patch.stage === 'done') await keepReview(visit, transaction);
       return null;
   }
 }
 
-const isProduct = async (practiceId: string, id: string, transaction: Transaction): Promise<boolean> => isUuid(id) && (await ProductModel.count({ where: { practiceId, id }, transaction })) > 0;
+const isProduct = async (practiceId: string, id: string, transaction: Transaction): Promise<boolean> =>
+  isUuid(id) && (await ProductModel.count({ where: { practiceId, id }, transaction })) > 0;
 
 /** The review of the latest finished visit is the client's; Today asks for it there. */
-async function keepReview({ practiceId, clientId, id, startsAt, record }: VisitModel, transaction: Transaction): Promise<void> {
-  const later = await VisitModel.count({ where: { practiceId, clientId, stage: 'done', startsAt: { [Op.gt]: startsAt } }, transaction });
-  if (!later) await ClientModel.update({ reviewOn: record?.reviewOn || null, reviewVisitId: id }, { where: { practiceId, id: clientId }, transaction });
+async function keepReview(
+  { practiceId, clientId, id, startsAt, record }: VisitModel,
+  transaction: Transaction,
+): Promise<void> {
+  const later = await VisitModel.count({
+    where: { practiceId, clientId, stage: 'done', startsAt: { [Op.gt]: startsAt } },
+    transaction,
+  });
+  if (!later)
+    await ClientModel.update(
+      { reviewOn: record?.reviewOn || null, reviewVisitId: id },
+      { where: { practiceId, id: clientId }, transaction },
+    );
 }
 
 /** Answers are kept as they are given, scored or not yet; none at all takes the measure back. */
-async function writeAnswers(who: Member, visit: VisitModel, measure: string, answers: MeasureAnswers | null, transaction: Transaction): Promise<string | null> {
+async function writeAnswers(
+  who: Member,
+  visit: VisitModel,
+  measure: string,
+  answers: MeasureAnswers | null,
+  transaction: Transaction,
+): Promise<string | null> {
   const { practiceId } = who;
   const where = { practiceId, visitId: visit.id, measure };
   if (!answers) {
@@ -135,9 +203,23 @@ async function writeAnswers(who: Member, visit: VisitModel, measure: string, ans
   return null;
 }
 
-async function writeReadings(who: Member, visit: VisitModel, entries: readonly ReadingEntry[], transaction: Transaction): Promise<string | null> {
-  const complaints = new Set((await ComplaintModel.findAll({ where: { practiceId: who.practiceId, clientId: visit.clientId }, attributes: ['id'], transaction })).map((c) => c.id));
-  if (entries.some((e) => e.complaintId !== null && !complaints.has(e.complaintId))) return 'This complaint is not this client’s.';
+async function writeReadings(
+  who: Member,
+  visit: VisitModel,
+  entries: readonly ReadingEntry[],
+  transaction: Transaction,
+): Promise<string | null> {
+  const complaints = new Set(
+    (
+      await ComplaintModel.findAll({
+        where: { practiceId: who.practiceId, clientId: visit.clientId },
+        attributes: ['id'],
+        transaction,
+      })
+    ).map((c) => c.id),
+  );
+  if (entries.some((e) => e.complaintId !== null && !complaints.has(e.complaintId)))
+    return 'This complaint is not this client’s.';
   for (const entry of entries) {
     const { value, ...key } = entry;
     const where = { practiceId: who.practiceId, visitId: visit.id, ...key };
@@ -147,9 +229,22 @@ async function writeReadings(who: Member, visit: VisitModel, entries: readonly R
     }
     const known = await ReadingModel.findOne({ where, transaction });
     if (known) await known.update({ value, takenBy: who.practitionerId, takenAt: new Date() }, { transaction });
-    else await ReadingModel.create({ ...where, clientId: visit.clientId, value, source: 'studio', takenBy: who.practitionerId, takenAt: new Date() }, { transaction });
+    else
+      await ReadingModel.create(
+        {
+          ...where,
+          clientId: visit.clientId,
+          value,
+          source: 'studio',
+          takenBy: who.practitionerId,
+          takenAt: new Date(),
+        },
+        { transaction },
+      );
   }
-  const rated = new Set(entries.flatMap((e) => (e.measure === 'nrs-now' && e.phase !== 'after' && e.complaintId ? [e.complaintId] : [])));
+  const rated = new Set(
+    entries.flatMap((e) => (e.measure === 'nrs-now' && e.phase !== 'after' && e.complaintId ? [e.complaintId] : [])),
+  );
   for (const complaint of rated) await refreshCourse(who.practiceId, visit.clientId, complaint, transaction);
   return null;
 }

@@ -14,7 +14,11 @@ export interface TakenScore {
 }
 type Row = Omit<TakenScore, 'takenAt' | 'value'> & { value: string | null; takenAt: Date };
 const COLUMNS = 'visit_id as "visitId", measure, answers, value, words, taken_at as "takenAt"';
-const plain = (r: Row): TakenScore => ({ ...r, value: r.value === null ? null : Number(r.value), takenAt: r.takenAt.toISOString() });
+const plain = (r: Row): TakenScore => ({
+  ...r,
+  value: r.value === null ? null : Number(r.value),
+  takenAt: r.takenAt.toISOString(),
+});
 
 /** How many of each measure a course shows, beside the first. */
 const LATEST = 8;
@@ -32,5 +36,10 @@ export const scoresOfClient = byPractice(async (practiceId: string, clientId: st
 
 /** Those of one visit, inside a transaction that holds it. */
 export async function scoresIn(practiceId: string, visitId: string, transaction: Transaction): Promise<TakenScore[]> {
-  return (await database().query<Row>(`select ${COLUMNS} from scores where practice_id = :practiceId and visit_id = :visitId order by taken_at`, { replacements: { practiceId, visitId }, type: QueryTypes.SELECT, transaction })).map(plain);
+  return (
+    await database().query<Row>(
+      `select ${COLUMNS} from scores where practice_id = :practiceId and visit_id = :visitId order by taken_at`,
+      { replacements: { practiceId, visitId }, type: QueryTypes.SELECT, transaction },
+    )
+  ).map(plain);
 }

@@ -1,6 +1,13 @@
 import { Op, QueryTypes } from 'sequelize';
 import type { Routine } from '../../../core/routine/model.ts';
-import { EMPTY_SCREEN, type Reaction, type Referral, type Screen, type VisitRecord, type VisitStage } from '../../../core/visit/model.ts';
+import {
+  EMPTY_SCREEN,
+  type Reaction,
+  type Referral,
+  type Screen,
+  type VisitRecord,
+  type VisitStage,
+} from '../../../core/visit/model.ts';
 import { withFindings, type Findings } from '../../../core/visit/findings.ts';
 import { database } from '../connection.ts';
 import { ClientModel, PractitionerModel, VisitModel } from '../models/index.ts';
@@ -24,8 +31,18 @@ export interface Visit {
 }
 
 export const plainVisit = (v: VisitModel): Visit => ({
-  id: v.id, clientId: v.clientId, practitionerId: v.practitionerId, startsAt: v.startsAt.toISOString(), stage: v.stage, screen: v.screen,
-  routine: v.routine, record: v.record, findings: withFindings(v.findings), referral: v.referral, endedAt: v.endedAt?.toISOString() ?? null, version: v.version,
+  id: v.id,
+  clientId: v.clientId,
+  practitionerId: v.practitionerId,
+  startsAt: v.startsAt.toISOString(),
+  stage: v.stage,
+  screen: v.screen,
+  routine: v.routine,
+  record: v.record,
+  findings: withFindings(v.findings),
+  referral: v.referral,
+  endedAt: v.endedAt?.toISOString() ?? null,
+  version: v.version,
 });
 
 export const findVisit = byPractice(async (practiceId: string, id: string): Promise<Visit | null> => {
@@ -47,32 +64,49 @@ export interface VisitLine {
 export const VISITS_SHOWN = 25;
 
 /** A page of a client's visits, latest first, those before a moment or all; one more than shown says that there are more. */
-export const visitsOfClient = byPractice(async (practiceId: string, clientId: string, before: Date | null = null, limit: number = VISITS_SHOWN + 1): Promise<VisitLine[]> => {
-  if (!isUuid(clientId)) return [];
-  const rows = await database().query<Omit<VisitLine, 'startsAt'> & { startsAt: Date }>(
-    `select id, starts_at as "startsAt", stage, routine->>'name' as routine, coalesce(record->'reactions', '[]') as reactions, coalesce(record->>'note', '') as note
+export const visitsOfClient = byPractice(
+  async (
+    practiceId: string,
+    clientId: string,
+    before: Date | null = null,
+    limit: number = VISITS_SHOWN + 1,
+  ): Promise<VisitLine[]> => {
+    if (!isUuid(clientId)) return [];
+    const rows = await database().query<Omit<VisitLine, 'startsAt'> & { startsAt: Date }>(
+      `select id, starts_at as "startsAt", stage, routine->>'name' as routine, coalesce(record->'reactions', '[]') as reactions, coalesce(record->>'note', '') as note
      from visits where practice_id = :practiceId and client_id = :clientId ${before ? 'and starts_at < :before' : ''} order by starts_at desc, id limit :limit`,
-    { replacements: { practiceId, clientId, before, limit }, type: QueryTypes.SELECT },
-  );
-  return rows.map((r) => ({ ...r, startsAt: r.startsAt.toISOString() }));
-});
+      { replacements: { practiceId, clientId, before, limit }, type: QueryTypes.SELECT },
+    );
+    return rows.map((r) => ({ ...r, startsAt: r.startsAt.toISOString() }));
+  },
+);
 
 /** When a client's visits began, first to last: those whose time has come or that somebody worked in. The latest thousand. */
 export const visitTimes = byPractice(async (practiceId: string, clientId: string, now: Date): Promise<string[]> => {
   if (!isUuid(clientId)) return [];
-  const rows = await database().query<{ at: Date }>(`select starts_at as at from visits where practice_id = :practiceId and client_id = :clientId and (starts_at <= :now or stage <> 'screen') order by starts_at desc limit 1000`, { replacements: { practiceId, clientId, now }, type: QueryTypes.SELECT });
+  const rows = await database().query<{ at: Date }>(
+    `select starts_at as at from visits where practice_id = :practiceId and client_id = :clientId and (starts_at <= :now or stage <> 'screen') order by starts_at desc limit 1000`,
+    { replacements: { practiceId, clientId, now }, type: QueryTypes.SELECT },
+  );
   return rows.reverse().map((r) => r.at.toISOString());
 });
 
 /** The latest visit of a span that still goes on. */
-export const openVisitBetween = byPractice(async (practiceId: string, clientId: string, from: Date, to: Date): Promise<{ id: string; stage: VisitStage } | null> => {
-  if (!isUuid(clientId)) return null;
-  const [found] = await database().query<{ id: string; stage: VisitStage }>(
-    `select id, stage from visits where practice_id = :practiceId and client_id = :clientId and starts_at >= :from and starts_at < :to and stage not in ('done', 'stopped', 'postponed') order by starts_at desc limit 1`,
-    { replacements: { practiceId, clientId, from, to }, type: QueryTypes.SELECT },
-  );
-  return found ?? null;
-});
+export const openVisitBetween = byPractice(
+  async (
+    practiceId: string,
+    clientId: string,
+    from: Date,
+    to: Date,
+  ): Promise<{ id: string; stage: VisitStage } | null> => {
+    if (!isUuid(clientId)) return null;
+    const [found] = await database().query<{ id: string; stage: VisitStage }>(
+      `select id, stage from visits where practice_id = :practiceId and client_id = :clientId and starts_at >= :from and starts_at < :to and stage not in ('done', 'stopped', 'postponed') order by starts_at desc limit 1`,
+      { replacements: { practiceId, clientId, from, to }, type: QueryTypes.SELECT },
+    );
+    return found ?? null;
+  },
+);
 
 export interface VisitRow {
   id: string;
@@ -95,54 +129,104 @@ export const visitsBetween = byPractice(async (practiceId: string, from: Date, t
 });
 
 /** Visits stopped at screening whose outcome is not known yet. */
-export const openReferrals = byPractice(async (practiceId: string): Promise<{ visitId: string; clientId: string; clientName: string; startsAt: string; referral: Referral }[]> => {
-  const [rows] = (await database().query(
-    `select v.id as "visitId", v.client_id as "clientId", c.name as "clientName", v.starts_at as "startsAt", v.referral
+export const openReferrals = byPractice(
+  async (
+    practiceId: string,
+  ): Promise<{ visitId: string; clientId: string; clientName: string; startsAt: string; referral: Referral }[]> => {
+    const [rows] = (await database().query(
+      `select v.id as "visitId", v.client_id as "clientId", c.name as "clientName", v.starts_at as "startsAt", v.referral
      from visits v join clients c on c.id = v.client_id and c.practice_id = v.practice_id
      where v.practice_id = :practiceId and v.stage = 'stopped' and v.referral->>'outcome' is null order by v.starts_at limit 40`,
-    { replacements: { practiceId } },
-  )) as [{ visitId: string; clientId: string; clientName: string; startsAt: Date; referral: Referral }[], unknown];
-  return rows.map((r) => ({ ...r, startsAt: r.startsAt.toISOString() }));
-});
+      { replacements: { practiceId } },
+    )) as [{ visitId: string; clientId: string; clientName: string; startsAt: Date; referral: Referral }[], unknown];
+    return rows.map((r) => ({ ...r, startsAt: r.startsAt.toISOString() }));
+  },
+);
 
 /** Opens a visit, once for a key. Null when client or practitioner are not of this practice. */
-export const createVisit = byPractice(async (practiceId: string, input: { clientId: string; practitionerId: string; startsAt: Date; once?: string }): Promise<string | null> => {
-  const { once: key, ...own } = input;
-  if (!isUuid(own.clientId)) return null;
-  return database().transaction(async (transaction) => {
-    const [client, practitioner] = await Promise.all([
-      ClientModel.count({ where: { practiceId, id: own.clientId }, transaction }),
-      PractitionerModel.count({ where: { practiceId, id: own.practitionerId }, transaction }),
-    ]);
-    if (!client || !practitioner) return null;
-    return once(practiceId, key, `visit of ${own.clientId}`, transaction, async () => (await VisitModel.create({ practiceId, ...own, stage: 'screen', screen: EMPTY_SCREEN, routine: null, record: null, referral: null, endedAt: null }, { transaction })).id);
-  });
-});
+export const createVisit = byPractice(
+  async (
+    practiceId: string,
+    input: { clientId: string; practitionerId: string; startsAt: Date; once?: string },
+  ): Promise<string | null> => {
+    const { once: key, ...own } = input;
+    if (!isUuid(own.clientId)) return null;
+    return database().transaction(async (transaction) => {
+      const [client, practitioner] = await Promise.all([
+        ClientModel.count({ where: { practiceId, id: own.clientId }, transaction }),
+        PractitionerModel.count({ where: { practiceId, id: own.practitionerId }, transaction }),
+      ]);
+      if (!client || !practitioner) return null;
+      return once(
+        practiceId,
+        key,
+        `visit of ${own.clientId}`,
+        transaction,
+        async () =>
+          (
+            await VisitModel.create(
+              {
+                practiceId,
+                ...own,
+                stage: 'screen',
+                screen: EMPTY_SCREEN,
+                routine: null,
+                record: null,
+                referral: null,
+                endedAt: null,
+              },
+              { transaction },
+            )
+          ).id,
+      );
+    });
+  },
+);
 
 /** How many visits of the client began up to this one: its number. */
-export const visitNumber = byPractice(async (practiceId: string, visit: Pick<Visit, 'clientId' | 'startsAt'>): Promise<number> => {
-  database();
-  return VisitModel.count({ where: { practiceId, clientId: visit.clientId, startsAt: { [Op.lte]: new Date(visit.startsAt) } } });
-});
+export const visitNumber = byPractice(
+  async (practiceId: string, visit: Pick<Visit, 'clientId' | 'startsAt'>): Promise<number> => {
+    database();
+    return VisitModel.count({
+      where: { practiceId, clientId: visit.clientId, startsAt: { [Op.lte]: new Date(visit.startsAt) } },
+    });
+  },
+);
 
 /** The latest visit of the client before this one. */
-export const visitBefore = byPractice(async (practiceId: string, visit: Pick<Visit, 'clientId' | 'startsAt'>): Promise<Visit | null> => {
-  database();
-  const found = await VisitModel.findOne({ where: { practiceId, clientId: visit.clientId, startsAt: { [Op.lt]: new Date(visit.startsAt) } }, order: [['startsAt', 'DESC']] });
-  return found && plainVisit(found);
-});
+export const visitBefore = byPractice(
+  async (practiceId: string, visit: Pick<Visit, 'clientId' | 'startsAt'>): Promise<Visit | null> => {
+    database();
+    const found = await VisitModel.findOne({
+      where: { practiceId, clientId: visit.clientId, startsAt: { [Op.lt]: new Date(visit.startsAt) } },
+      order: [['startsAt', 'DESC']],
+    });
+    return found && plainVisit(found);
+  },
+);
 
 /** Notes what came of a referral, once; it then leaves Today. */
-export const noteReferralOutcome = byPractice(async (who: { practiceId: string; practitionerId: string }, visitId: string, outcome: string, outcomeOn: string): Promise<boolean> => {
-  if (!isUuid(visitId)) return false;
-  return database().transaction(async (transaction) => {
-    const visit = await VisitModel.findOne({ where: { practiceId: who.practiceId, id: visitId, stage: 'stopped' }, transaction, lock: transaction.LOCK.UPDATE });
-    if (!visit?.referral) return false;
-    await visit.update({ referral: { ...visit.referral, outcome, outcomeOn } }, { transaction });
-    await writeAudit(who, 'outcome-noted', { visit: visitId }, transaction);
-    return true;
-  });
-});
+export const noteReferralOutcome = byPractice(
+  async (
+    who: { practiceId: string; practitionerId: string },
+    visitId: string,
+    outcome: string,
+    outcomeOn: string,
+  ): Promise<boolean> => {
+    if (!isUuid(visitId)) return false;
+    return database().transaction(async (transaction) => {
+      const visit = await VisitModel.findOne({
+        where: { practiceId: who.practiceId, id: visitId, stage: 'stopped' },
+        transaction,
+        lock: transaction.LOCK.UPDATE,
+      });
+      if (!visit?.referral) return false;
+      await visit.update({ referral: { ...visit.referral, outcome, outcomeOn } }, { transaction });
+      await writeAudit(who, 'outcome-noted', { visit: visitId }, transaction);
+      return true;
+    });
+  },
+);
 
 export interface ReviewDue {
   visitId: string;
@@ -153,11 +237,13 @@ export interface ReviewDue {
 }
 
 /** Reviews agreed at a client's latest finished visit that fall due up to a day: the nearest ones, earliest first, and how many there are. */
-export const reviewsDue = byPractice(async (practiceId: string, upToDay: string, limit: number = 40): Promise<{ reviews: ReviewDue[]; total: number }> => {
-  const rows = await database().query<ReviewDue & { total: number }>(
-    `select review_visit_id as "visitId", id as "clientId", name as "clientName", to_char(review_on, 'YYYY-MM-DD') as "reviewOn", count(*) over ()::int as total from clients
+export const reviewsDue = byPractice(
+  async (practiceId: string, upToDay: string, limit: number = 40): Promise<{ reviews: ReviewDue[]; total: number }> => {
+    const rows = await database().query<ReviewDue & { total: number }>(
+      `select review_visit_id as "visitId", id as "clientId", name as "clientName", to_char(review_on, 'YYYY-MM-DD') as "reviewOn", count(*) over ()::int as total from clients
      where practice_id = :practiceId and review_on <= :upToDay order by review_on desc, lower(name) desc limit :limit`,
-    { replacements: { practiceId, upToDay, limit }, type: QueryTypes.SELECT },
-  );
-  return { reviews: rows.map(({ total: _total, ...r }) => r).reverse(), total: rows[0]?.total ?? 0 };
-});
+      { replacements: { practiceId, upToDay, limit }, type: QueryTypes.SELECT },
+    );
+    return { reviews: rows.map(({ total: _total, ...r }) => r).reverse(), total: rows[0]?.total ?? 0 };
+  },
+);
