@@ -4,7 +4,7 @@ import { afterAnswer, GRADE_LIMITS_MM, type TrainerGrade } from '../core/atlas/t
 import { BodyMeasureModel, TrainerAnswerModel, TrainerCardModel } from '../server/db/models/index.ts';
 
 /** Invented measures of the made-up clients, in mm, by name and days ago. */
-export const MEASURES: Record<string, { daysAgo: number; valuesMm: ClientMeasures }[]> = {
+const MEASURES: Record<string, { daysAgo: number; valuesMm: ClientMeasures }[]> = {
   'Noor Halvorsen': [
     {
       daysAgo: 24,

@@ -7,9 +7,9 @@ import type { HabitSides } from '../core/visit/habit-sides.ts';
 import type { RoutineKey } from './routines.ts';
 
 /** One rating: days before today, value; `h` = at home. */
-export type Rating = [daysAgo: number, value: number, at?: 'h'];
+type Rating = [daysAgo: number, value: number, at?: 'h'];
 
-export interface DemoComplaint {
+interface DemoComplaint {
   kind: ComplaintKind;
   label?: string;
   side: Side;

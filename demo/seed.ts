@@ -36,7 +36,7 @@ import { ROUTINES } from './routines.ts';
 import { seedScores } from './scores.ts';
 
 export const DEMO_SIGN_IN = { email: 'imke@harbour-row.example', password: 'velvet-harbour' } as const;
-export const DEMO_SECOND = { email: 'rafe@harbour-row.example', password: 'velvet-harbour' } as const;
+const DEMO_SECOND = { email: 'rafe@harbour-row.example', password: 'velvet-harbour' } as const;
 const ZONE = 'Europe/Lisbon';
 
 /** The moment at HH:MM, some days before the day the demo is made. */

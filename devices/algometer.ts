@@ -6,7 +6,7 @@
 import { createServer, type Server, type Socket } from 'node:net';
 import { once } from 'node:events';
 
-export const TIP_CM2 = 1;
+const TIP_CM2 = 1;
 const SAMPLE_MS = 20;
 /** Noise of the gauge, one SD in kPa; spread of one client's trials, as a share. Invented. */
 const NOISE_KPA = 0.8;

@@ -114,6 +114,10 @@ await Promise.all([
   check('type check', bin('tsc'), ['--noEmit', '-p', '.']),
   check('lint', bin('eslint'), ['.', '--max-warnings', '0']),
 ]);
+await Promise.all([
+  check('layout', bin('prettier'), ['--check', '--log-level', 'warn', '.']),
+  check('nothing unused', bin('knip'), ['--no-progress', '--no-config-hints']),
+]);
 await check('walls between the rooms', bin('depcruise'), [
   '--config',
   '.dependency-cruiser.cjs',

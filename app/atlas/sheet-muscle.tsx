@@ -13,7 +13,7 @@ const VIEW_FROM: Record<MuscleRow['view'], string> = {
 };
 
 /** Which way the fibres run, in words that need no protractor. */
-export function fibreWords(m: MuscleRow): string {
+function fibreWords(m: MuscleRow): string {
   if (m.fibreDegrees === null)
     return m.fan?.kind === 'ring'
       ? 'in a ring'

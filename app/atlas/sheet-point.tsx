@@ -24,7 +24,7 @@ const SOURCES: Record<ClientInch['source'], string> = {
 };
 
 /** How far the point lies from its landmark, on this client or on the average adult. */
-export function PointDistanceNote({ point, whose }: { point: PointRow; whose: WhoseMeasures | null }) {
+function PointDistanceNote({ point, whose }: { point: PointRow; whose: WhoseMeasures | null }) {
   const inches = clientInches(BODY_INCHES, whose?.measures ?? {});
   const distance = pointDistance(point, inches);
   const units = [...new Set(Object.values(inchesOf(point)))]

@@ -39,7 +39,7 @@ import { useZoom, type Aim } from './use-zoom';
 
 const MapLayers = lazy(() => import('./map-layers'));
 
-export interface MuscleSide {
+interface MuscleSide {
   id: string;
   side: OneSide;
   chosen?: boolean;

@@ -15,7 +15,7 @@ export type FitMessage = { done: number; of: number } | { head: FittedHead } | {
 /** Changes when the drawing does, so that what was kept from before is not used. */
 const KEPT_AS = 'velvet-fitted-1';
 /** Samples per px: about a quarter of the work of the standard drawing, nearly the same at 440 px. */
-export const FIT_RESOLUTION = 0.8;
+const FIT_RESOLUTION = 0.8;
 
 const keyOf = (proportions: Partial<Proportions>): string =>
   `/fitted/${

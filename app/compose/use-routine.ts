@@ -12,7 +12,7 @@ import { useVisit } from '../visit/context';
 
 const UNDO_DEPTH = 200;
 
-export const emptyRoutine = (name: string): Routine => ({
+const emptyRoutine = (name: string): Routine => ({
   format: ROUTINE_FORMAT,
   schemaVersion: ROUTINE_VERSION,
   name,

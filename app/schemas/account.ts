@@ -22,7 +22,7 @@ export const signInHereSchema = object({
 });
 export type SignInInput = InferType<typeof signInSchema>;
 
-export const isTimeZone = (zone: string | undefined): boolean => {
+const isTimeZone = (zone: string | undefined): boolean => {
   try {
     new Intl.DateTimeFormat('en', { timeZone: zone });
     return !!zone;

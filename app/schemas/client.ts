@@ -27,7 +27,7 @@ const complaintSchema = object({
 });
 
 /** Four widths typed in one line: "17 18 17 15". */
-export const fingerLine = string()
+const fingerLine = string()
   .trim()
   .default('')
   .test(
@@ -43,11 +43,11 @@ export const fingerLine = string()
       );
     },
   );
-export const readFingers = (text: string): number[] | null =>
+const readFingers = (text: string): number[] | null =>
   text ? text.split(/[\s/;]+/).map((w) => Number(w.replace(',', '.'))) : null;
 
 /** What the skin reacts to, typed in one line: "nuts, lavender". */
-export const readAllergies = (text: string): string[] => [
+const readAllergies = (text: string): string[] => [
   ...new Set(
     text
       .split(/[,;\n]/)

@@ -1,4 +1,4 @@
-import { number, object, ValidationError, type InferType } from 'yup';
+import { number, object, ValidationError } from 'yup';
 import { calendarDay } from './day';
 import { once } from './once';
 import {
@@ -36,8 +36,6 @@ export const measuresSchema = object({
     ? new ValidationError(refused.map((r) => this.createError({ path: r.field, message: `${r.message}.` })))
     : true;
 });
-export type MeasuresForm = InferType<typeof measuresSchema>;
-
 /** What was typed, as measures in mm. */
 export const measuresOf = (form: Readonly<Record<string, unknown>>): ClientMeasures =>
   Object.fromEntries(

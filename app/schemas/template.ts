@@ -1,7 +1,7 @@
 import { once } from './once';
 import { number, object, string } from 'yup';
 
-export const templateName = string()
+const templateName = string()
   .trim()
   .required('Give the template a name.')
   .max(120, 'At most 120 characters are accepted.');

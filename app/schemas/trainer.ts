@@ -1,4 +1,4 @@
-import { number, object, string, type InferType } from 'yup';
+import { number, object, string } from 'yup';
 import { once } from './once';
 import { VIEWS } from '../../core/terrain/views';
 
@@ -13,4 +13,3 @@ export const markSchema = object({
   x: number().min(0).max(1000).required(),
   y: number().min(0).max(1000).required(),
 });
-export type MarkForm = InferType<typeof markSchema>;

@@ -49,7 +49,7 @@ const answers = mixed<Record<string, 'yes' | 'no'>>()
       Object.entries(value).every(([key, a]) => (QUESTIONS.has(key) || isLocalKey(key)) && (a === 'yes' || a === 'no')),
   );
 
-export const readingEntrySchema = object({
+const readingEntrySchema = object({
   measure: string()
     .oneOf(Object.keys(MEASURES) as MeasureKey[], 'This measure is not known.')
     .required(),
@@ -78,7 +78,7 @@ export const readingEntrySchema = object({
   return told === true || context.createError({ message: told });
 });
 
-export const recordSchema = object({
+const recordSchema = object({
   reactions: array().of(string().oneOf(REACTIONS).required()).max(REACTIONS.length).required(),
   note: string().max(2000, 'At most 2000 characters are accepted.').defined(),
   product: string().max(200, 'At most 200 characters are accepted.').defined(),

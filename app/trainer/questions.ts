@@ -1,6 +1,6 @@
-import { FACE_REGIONS, REGION_NAMES, type Region } from '../../core/atlas/regions';
+import { FACE_REGIONS, type Region } from '../../core/atlas/regions';
 import { judgeMark, type Judged } from '../../core/atlas/trainer';
-import { PX_PER_MM, VIEWS, type View } from '../../core/terrain/views';
+import { PX_PER_MM, type View } from '../../core/terrain/views';
 import type { OneSide } from '../../core/units';
 import { LANDMARKS } from '../../reference/landmarks';
 import { LYMPH_NODES } from '../../reference/lymph';
@@ -140,5 +140,3 @@ export function nameOfKey(key: string): string {
   const q = QUESTIONS.find((candidate) => key.startsWith(`${candidate.key}.`));
   return q ? q.name.replace(/^the (belly of |nodes: )?/, '') : key;
 }
-export const regionOfQuestion = (q: Question): string => (q.region ? REGION_NAMES[q.region] : 'landmarks');
-export const isView = (value: unknown): value is View => VIEWS.includes(value as View);

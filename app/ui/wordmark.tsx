@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 
 /** Four-point compass star; the north point is split. */
-export function Star({ size = 20 }: { size?: number }) {
+function Star({ size = 20 }: { size?: number }) {
   return (
     <svg width={size} height={size} viewBox="0 0 20 20" aria-hidden="true">
       <path d="M10 0 12 8 20 10 12 12 10 20 8 12 0 10 8 8z" fill="currentColor" />

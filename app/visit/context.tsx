@@ -45,7 +45,7 @@ export interface VisitData {
 }
 
 /** What is kept beside the visit, each by a door of its own. */
-export interface Alongside {
+interface Alongside {
   overrides: Override[];
   consents: Consent[];
   /** By product. */

@@ -47,7 +47,7 @@ function choicesFor(side: OneSide): { to: FeltElsewhere['to']; toSide: FeltElsew
   ];
 }
 
-export const feltWords = (f: Pick<FeltElsewhere, 'to' | 'toSide'>): string =>
+const feltWords = (f: Pick<FeltElsewhere, 'to' | 'toSide'>): string =>
   `${REGION_NAMES[f.to]}${f.toSide === 'midline' ? '' : `, ${f.toSide}`}`;
 
 /** Below a pressed muscle: where it was felt, each with a way out, and one more by tapping the chart or from the list. */

@@ -19,7 +19,7 @@ const FINGER_STRAYS = 0.12;
  * The body-inch of a region on this client: from its own distance where it was measured, else from the client's
  * finger, else the adult average; it always says which.
  */
-export function clientInch(row: BodyInchRow, rows: readonly BodyInchRow[], measures: ClientMeasures): ClientInch {
+function clientInch(row: BodyInchRow, rows: readonly BodyInchRow[], measures: ClientMeasures): ClientInch {
   const own = measured(row, measures);
   if (own) return own;
   for (const id of ['middle-finger', 'thumb', 'four-fingers'] as const) {

@@ -2,7 +2,7 @@ import type { ClientInch } from './client-inch.ts';
 import type { BodyInchId, PointRow } from './rows.ts';
 
 /** One leg of the way from a landmark to a point. */
-export interface Leg {
+interface Leg {
   /** Which way on the body: above, below, outside, nose-side, behind, in front, toward the elbow. */
   way: string;
   inches: number;

@@ -5,7 +5,7 @@ import { drawnInches, midlineArc, type DrawnInches, type MidlineArc } from './bo
 import type { LandmarkRow, PointRow } from './rows.ts';
 
 /** A place of the client's left, or on the midline, in mm of its body. */
-export interface LocatedPlace {
+interface LocatedPlace {
   id: string;
   body: BodyName;
   mm: Vec3;

@@ -27,7 +27,7 @@ export interface LandmarkRow {
 }
 
 /** The plane in which a point is laid off from its landmark. */
-export type PointView = 'front' | 'profile' | 'back' | 'top' | 'chest' | 'hand' | 'forearm' | 'leg';
+type PointView = 'front' | 'profile' | 'back' | 'top' | 'chest' | 'hand' | 'forearm' | 'leg';
 
 export interface PointPlace {
   from: PointView;
@@ -62,7 +62,7 @@ export interface PointRow {
 }
 
 /** The view in which a muscle's fibres are measured. */
-export type FibreView = 'front' | 'profile' | 'back' | 'top' | 'chest';
+type FibreView = 'front' | 'profile' | 'back' | 'top' | 'chest';
 
 export interface MuscleRow {
   id: string;
@@ -117,20 +117,18 @@ export interface DrainagePath {
   start: Anchor;
 }
 
-export const BODY_INCH_IDS = [
-  'face',
-  'forehead',
-  'scalp',
-  'mastoids',
-  'nape',
-  'chest',
-  'forearm',
-  'shin',
-  'middle-finger',
-  'thumb',
-  'four-fingers',
-] as const;
-export type BodyInchId = (typeof BODY_INCH_IDS)[number];
+export type BodyInchId =
+  | 'face'
+  | 'forehead'
+  | 'scalp'
+  | 'mastoids'
+  | 'nape'
+  | 'chest'
+  | 'forearm'
+  | 'shin'
+  | 'middle-finger'
+  | 'thumb'
+  | 'four-fingers';
 
 /** A distance on the body that counts so many body-inches (cun). */
 export interface BodyInchRow {

@@ -6,8 +6,8 @@
 export type FibreRelation = 'along' | 'oblique' | 'across';
 
 /** Up to 30° along, from 60° across. Our choice. */
-export const ALONG_UP_TO_DEGREES = 30;
-export const ACROSS_FROM_DEGREES = 60;
+const ALONG_UP_TO_DEGREES = 30;
+const ACROSS_FROM_DEGREES = 60;
 
 /** Angle 0–90° between a stroke and undirected fibres. */
 export function strokeToFibres(

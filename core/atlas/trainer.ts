@@ -4,8 +4,7 @@ import { createEmptyCard, fsrs, Rating, type Card, type Grade } from 'ts-fsrs';
  * The find-it trainer. An answer is graded by how far it lies from the place, against how near the neighbours are and
  * how finely a fingertip can tell; spaced repetition over days is left to the FSRS scheduler (package ts-fsrs).
  */
-export const GRADES = ['again', 'hard', 'good', 'easy'] as const;
-export type TrainerGrade = (typeof GRADES)[number];
+export type TrainerGrade = 'again' | 'hard' | 'good' | 'easy';
 
 /** Errors in mm up to which an answer counts as easy, good and hard: a half, one and two fingertip radii. Our choice. */
 export const GRADE_LIMITS_MM = { easy: 4, good: 8, hard: 15 } as const;

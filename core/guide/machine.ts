@@ -55,7 +55,7 @@ export interface GuideState {
   compares: (SideCompare & { atMs: number; stepIndex: number })[];
 }
 
-export interface WorkedMs {
+interface WorkedMs {
   left: number;
   right: number;
   midline: number;

@@ -12,7 +12,7 @@ export interface EyeSymptom {
   intensity: number;
 }
 
-export const EYE_STRAIN_CUTOFF = 6;
+const EYE_STRAIN_CUTOFF = 6;
 
 /** frequency × intensity, recoded 0, 1 or 2 → 1, 4 → 2; sum 0–32; six and more counts as screen-related symptoms. */
 export function eyeStrainTally(symptoms: readonly (EyeSymptom | null)[]): Scored<{ score: number; reached: boolean }> {

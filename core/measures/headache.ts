@@ -35,7 +35,7 @@ export const isHeadacheResponder = (before: number, after: number): boolean =>
   before > 0 && (before - after) * 2 >= before;
 
 /** Medicine days a month at which a talk with doctor or pharmacist is suggested. */
-export const MEDICINE_LIMITS = { simple: 15, other: 10 } as const;
+const MEDICINE_LIMITS = { simple: 15, other: 10 } as const;
 export interface MedicineDays {
   /** Paracetamol, aspirin and the like. */
   simple: number;

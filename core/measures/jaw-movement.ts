@@ -10,9 +10,8 @@ export const USUAL_MOVEMENT_MM = 7;
 export const movementBand = (mm: number): 'usual' | 'short' => (mm >= USUAL_MOVEMENT_MM ? 'usual' : 'short');
 
 /** From this far off the midline a path is no longer called straight (three patterns sure, the edge from memory). */
-export const STRAIGHT_BELOW_MM = 2;
-export const PATHS = ['straight', 'returns', 'stays-off'] as const;
-export type OpeningPath = (typeof PATHS)[number];
+const STRAIGHT_BELOW_MM = 2;
+export type OpeningPath = 'straight' | 'returns' | 'stays-off';
 
 const inRange = (field: string, mm: number, least: number, most: number): void => {
   if (!Number.isFinite(mm) || mm < least || mm > most)

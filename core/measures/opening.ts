@@ -106,7 +106,7 @@ export function fingerReadings(fits: number, strainAt: number | null): { countOn
  * choice).
  */
 export type OpeningChange = 'within-error' | 'possible' | 'beyond-error';
-export const OPENING_ERROR_MM = { possible: 5, beyond: 9 } as const;
+const OPENING_ERROR_MM = { possible: 5, beyond: 9 } as const;
 export function openingChange(beforeMm: number, afterMm: number): OpeningChange {
   const change = Math.abs(afterMm - beforeMm);
   return change >= OPENING_ERROR_MM.beyond

@@ -18,7 +18,7 @@ export function globalChange(
  * Physiother Can 1995;47:258–263; sure). The change of the mean counts from 2, of one activity from 3. Activities that
  * were added later are shown but not averaged (our choice).
  */
-export const OWN_ACTIVITIES_MDC = { mean: 2, single: 3 } as const;
+const OWN_ACTIVITIES_MDC = { mean: 2, single: 3 } as const;
 export interface OwnActivities {
   before: number;
   after: number;

@@ -4,7 +4,7 @@ import { nrsScore } from './nrs.ts';
 import { tenderness } from './tenderness.ts';
 
 /** What a reading belongs to: the whole client, one of the two sides, a complaint, a muscle and side, or a region. */
-export type Belongs = 'client' | 'side' | 'complaint' | 'muscle' | 'region';
+type Belongs = 'client' | 'side' | 'complaint' | 'muscle' | 'region';
 
 interface Measure {
   name: string;

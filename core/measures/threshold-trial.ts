@@ -8,9 +8,9 @@ export interface PressSample {
 }
 
 /** A press counts from this pressure on; below, the tip is only being put down. Our choice. */
-export const PRESS_FROM_KPA = 5;
+const PRESS_FROM_KPA = 5;
 /** The meter shows the rise over the last so many milliseconds. Our choice. */
-export const METER_MS = 500;
+const METER_MS = 500;
 /** A fall of more than this share below the highest so far is a slip, or a lifted tip; softer presses are all noise. Our choice. */
 const SLIP_SHARE = 0.15;
 const SLIP_FROM_KPA = 40;

@@ -12,11 +12,10 @@ export interface CoursePoint {
 /** Ratings before a trend is shown. Our choice; with four or fewer no rank test can be significant at all. */
 export const READINGS_NEEDED = 8;
 /** Days before a course is judged, and days without clear change after which it is reviewed. Common practice: two to four weeks. */
-export const DAYS_NEEDED = 14;
-export const REVIEW_AFTER_DAYS = 21;
-/** Smallest change that matters on 0–10: 2 points and 30 % (Farrar et al. 2001; sure). Both are asked for. */
-export const MATTERS_POINTS = 2;
-export const MATTERS_PERCENT = 30;
+const DAYS_NEEDED = 14;
+const REVIEW_AFTER_DAYS = 21;
+/** Worse is said from as many points on 0–10 as matter when it is better (Farrar et al. 2001; sure). */
+const MATTERS_POINTS = 2;
 
 export type Verdict = 'better' | 'no-clear-change' | 'worse' | 'too-early' | 'no-readings';
 export type Advice = 'continue' | 'adjust' | 'review' | 'refer' | 'keep-rating';

@@ -51,7 +51,7 @@ export function readingPairs(readings: readonly Reading[]): ReadingPair[] {
 }
 
 /** Smallest detectable change of a pressure threshold in kPa (Walton et al. JOSPT 2011;41:644–650; from memory). */
-export const THRESHOLD_ERROR_KPA: Readonly<Record<string, number>> = { 'trapezius-upper': 47 };
+const THRESHOLD_ERROR_KPA: Readonly<Record<string, number>> = { 'trapezius-upper': 47 };
 
 function thresholdMeaning(place: string, first: number, now: number): string {
   const percent = `${Math.abs(Math.round(((now - first) / first) * 100))} % ${now < first ? 'less' : 'more'} than at first`;

@@ -9,7 +9,7 @@ import type { Finding, Placed, Rule, RuleSeverity } from './rules/types.ts';
 import type { Catalogue } from './technique.ts';
 import { totalsOf } from './timing.ts';
 
-export type { Finding, FixAction, Rule, RuleSeverity } from './rules/types.ts';
+export type { Finding, Rule } from './rules/types.ts';
 export const RULES: readonly Rule[] = [...SAFETY_RULES, ...ORDER_RULES, ...LOAD_RULES];
 
 const WEIGHT: Record<RuleSeverity, number> = { stop: 0, warn: 1, hint: 2 };
@@ -32,7 +32,7 @@ export function checkRoutine(routine: Routine, catalogue: Catalogue, screening: 
   return found.sort((a, b) => WEIGHT[a.severity] - WEIGHT[b.severity] || at(a) - at(b));
 }
 
-export function placedSteps(routine: Pick<Routine, 'steps'>, catalogue: Catalogue): Placed[] {
+function placedSteps(routine: Pick<Routine, 'steps'>, catalogue: Catalogue): Placed[] {
   return routine.steps.map((step, index) => {
     const technique = catalogue.techniques.get(step.technique);
     if (!technique) throw new InputError(`steps[${index}].technique`, `"${step.technique}" is not a known technique`);

@@ -89,7 +89,7 @@ function partMs(part: DosePart): number {
   }
 }
 
-export const breathCycleSeconds = (p: BreathPattern): number =>
+const breathCycleSeconds = (p: BreathPattern): number =>
   p.inSeconds + p.holdInSeconds + p.outSeconds + p.holdOutSeconds;
 
 /** Breaths per minute of a pattern. */

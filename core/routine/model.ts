@@ -132,7 +132,7 @@ export type DosePart =
     }
   | { kind: 'check'; what: string; seconds: number };
 
-export interface Dose {
+interface Dose {
   parts: DosePart[];
   /** How many places are worked one after the other on a side. */
   spots: number;
@@ -140,7 +140,7 @@ export interface Dose {
   pauses: Pauses;
 }
 
-export interface Pauses {
+interface Pauses {
   /** Finding the place before the work begins. */
   leadInSeconds: number;
   /** Between sets on the same side. */

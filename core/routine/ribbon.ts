@@ -14,7 +14,7 @@ export interface RibbonBlock {
   kind: 'pressure' | 'midline' | 'breath' | 'plain';
   cycles: number;
 }
-export interface RibbonPhase {
+interface RibbonPhase {
   phase: Phase;
   name: string;
   startSeconds: number;

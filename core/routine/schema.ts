@@ -151,7 +151,7 @@ const step = strictObject({
   note: text(LENGTHS.note),
 });
 
-export const routineSchema = strictObject({
+const routineSchema = strictObject({
   format: oneOf([ROUTINE_FORMAT]),
   schemaVersion: number().strict().required('is missing').oneOf([ROUTINE_VERSION], `must be ${ROUTINE_VERSION}`),
   name: text(LENGTHS.name).min(1, `is missing; up to ${LENGTHS.name} characters are accepted`),

@@ -68,21 +68,19 @@ export type WorkWord =
   | 'pincer';
 
 /** Ways of teaching and working; where they differ is a setting, not a truth. */
-export const SCHOOLS = [
-  'hand-massage',
-  'breathwork',
-  'lymph-drainage',
-  'point-holding',
-  'shiatsu-press',
-  'fascia-release',
-  'neck-stretch',
-  'tapping-qigong',
-  'resisted-exercise',
-  'ball-release',
-  'reflex-probe',
-  'microcurrent-glide',
-] as const;
-export type School = (typeof SCHOOLS)[number];
+export type School =
+  | 'hand-massage'
+  | 'breathwork'
+  | 'lymph-drainage'
+  | 'point-holding'
+  | 'shiatsu-press'
+  | 'fascia-release'
+  | 'neck-stretch'
+  | 'tapping-qigong'
+  | 'resisted-exercise'
+  | 'ball-release'
+  | 'reflex-probe'
+  | 'microcurrent-glide';
 
 /** A way of working. Its default step is what "add" puts into a routine. */
 export interface Technique {

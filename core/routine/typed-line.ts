@@ -99,7 +99,7 @@ export function readTypedLine(line: string): TypedLine {
 }
 
 /** How well a technique answers the words: 0 = not at all. Words may stand for technique, muscle, point, region or complaint. */
-export function matchScore(technique: Technique, words: readonly string[]): number {
+function matchScore(technique: Technique, words: readonly string[]): number {
   const name = technique.name.toLowerCase();
   const where = [
     ...technique.regions,

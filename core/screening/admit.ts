@@ -4,7 +4,7 @@ import { lighterOf, pressureRank } from '../units.ts';
 import { breachesOf, type Screening } from './screen.ts';
 
 /** Why a step may not be there at any pressure; null when it may. */
-export const outrightBan = (step: Step, screening: Screening, catalogue: Catalogue): string | null =>
+const outrightBan = (step: Step, screening: Screening, catalogue: Catalogue): string | null =>
   breachesOf(step, screening, catalogue).find((b) => b.effect === 'ban' && b.lowerTo === null)?.reason ?? null;
 
 /**

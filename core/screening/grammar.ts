@@ -6,8 +6,8 @@ import { InputError } from '../errors.ts';
  * Example: `region:forehead|brow+technique:gua-sha;point:GB14`.
  */
 export const TERM_KINDS = ['technique', 'pressure', 'tool', 'position', 'region', 'point', 'muscle'] as const;
-export type TermKind = (typeof TERM_KINDS)[number];
-export interface Term {
+type TermKind = (typeof TERM_KINDS)[number];
+interface Term {
   kind: TermKind;
   values: readonly string[];
   /** The same, for looking up. */
@@ -39,7 +39,7 @@ export interface StepFacts {
   muscle: ReadonlySet<string>;
 }
 
-export function termHolds(term: Term, facts: StepFacts): boolean {
+function termHolds(term: Term, facts: StepFacts): boolean {
   if (term.kind === 'technique' && term.set.has('any')) return true;
   // A step has few facts, a term may name many points.
   for (const fact of facts[term.kind]) if (term.set.has(fact)) return true;

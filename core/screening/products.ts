@@ -1,7 +1,7 @@
 import type { Answers } from './screen.ts';
 
 export const PRODUCT_KINDS = ['oil', 'cream', 'lotion', 'gel', 'essential-oil', 'other'] as const;
-export type ProductKind = (typeof PRODUCT_KINDS)[number];
+type ProductKind = (typeof PRODUCT_KINDS)[number];
 
 /** Something a practice puts on skin. */
 export interface Product {

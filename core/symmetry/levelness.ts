@@ -6,10 +6,10 @@ import { InputError } from '../errors.ts';
  * (11.7 ± 0.42 mm; Rüfer, Schröder, Erb. Cornea 2005;24:259–261; sure). Descriptive only: no score of looks, no
  * diagnosis; a new droop of one side goes to emergency care, not on a chart.
  */
-export const IRIS_MM = 11.7;
-export const IRIS_SD_MM = 0.42;
+const IRIS_MM = 11.7;
+const IRIS_SD_MM = 0.42;
 /** How surely one mark is placed, one SD in px of the photo. Our choice. */
-export const MARK_SD_PX = 1.5;
+const MARK_SD_PX = 1.5;
 /** Depth of the tip of the nose before the plane of the eyes in mm; from memory, for the hint about a turned head. */
 const NOSE_DEPTH_MM = 25;
 /** A photo turned further than this is to be taken again. Our choice out of 3–5°. */

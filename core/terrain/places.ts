@@ -10,7 +10,7 @@ export interface Spot {
 }
 
 /** How deep in mm a place may lie behind the visible skin and still count as seen. */
-export const SEEN_WITHIN_MM = 4;
+const SEEN_WITHIN_MM = 4;
 
 const tenth = (v: number) => Math.round(v * 10) / 10;
 

@@ -27,7 +27,7 @@ export interface TightSpot {
 }
 
 /** The presses behind a pressure threshold. */
-export interface ThresholdTrials {
+interface ThresholdTrials {
   muscle: string;
   side: OneSide;
   tipCm2: number;
@@ -148,13 +148,11 @@ export function checkedFindings(
     thresholds: list<ThresholdTrials>('thresholds', 60).map((t, i) => {
       const at = `thresholds[${i}]`;
       const trials = Array.isArray(t?.trials)
-        ? t.trials
-            .slice(0, MOST_TRIALS + 1)
-            .map((one) => ({
-              kpa: one?.kpa,
-              rampKpaPerSecond: one?.rampKpaPerSecond ?? null,
-              ...(one?.slipped === true ? { slipped: true } : {}),
-            }))
+        ? t.trials.slice(0, MOST_TRIALS + 1).map((one) => ({
+            kpa: one?.kpa,
+            rampKpaPerSecond: one?.rampKpaPerSecond ?? null,
+            ...(one?.slipped === true ? { slipped: true } : {}),
+          }))
         : [];
       if (trials.length > MOST_TRIALS)
         throw new InputError(`${at}.trials`, `at most ${MOST_TRIALS} presses are accepted`);

@@ -18,7 +18,7 @@ import { takeFolder, type FolderLock } from './folder-lock.ts';
 import { freePort, quietly } from './run.ts';
 
 /** A PostgreSQL cluster of our own, on loopback, stopped with the command that started it. */
-export interface Cluster {
+interface Cluster {
   /** As its owner. */
   url: string;
   stop: () => Promise<void>;

@@ -35,7 +35,7 @@ export function isDatabaseAway(error: unknown): boolean {
 }
 
 /** What every page shows as "the records cannot be reached". */
-export const away = (): Response =>
+const away = (): Response =>
   new Response('The records cannot be reached.', { status: 503, statusText: 'Database away' });
 
 /** Runs a question to the database; one that gets no answer becomes the 503 of every page. */

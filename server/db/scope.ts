@@ -4,7 +4,7 @@ import { AsyncLocalStorage } from 'node:async_hooks';
  * Whose rows the present work may touch. The database holds every query against it by its own policies, so that a
  * query that forgets its `where` still reaches nobody else's rows.
  */
-export interface Scope {
+interface Scope {
   practiceId: string | null;
 }
 

@@ -3,7 +3,7 @@ import getRawBody from 'raw-body';
 import { LARGEST_PHOTO_BYTES } from '../photo-file.server.ts';
 
 /** Nothing this application takes in is larger, but for a photo. */
-export const LARGEST_BODY_BYTES = 1_000_000;
+const LARGEST_BODY_BYTES = 1_000_000;
 const PHOTO_PATH = /^\/visits\/[^/]+\/photo(\.data)?$/;
 const FORMS = /^(application\/x-www-form-urlencoded|multipart\/form-data|application\/json)\s*(;|$)/i;
 const PICTURES = /^(image\/[\w.+-]+|application\/octet-stream)\s*(;|$)/i;

@@ -20,10 +20,7 @@ export interface Refusal {
  * Where a request came in, as an origin: one of those set, or loopback when none is. Null for any other host, so that a
  * name that somebody points at this machine opens nothing.
  */
-export function originOf(
-  { headers: { host }, protocol }: Asked,
-  { origins }: Pick<Settings, 'origins'>,
-): string | null {
+function originOf({ headers: { host }, protocol }: Asked, { origins }: Pick<Settings, 'origins'>): string | null {
   if (!host) return null;
   if (!origins.length)
     return isLoopback(host) && URL.canParse(`${protocol}://${host}`) ? new URL(`${protocol}://${host}`).origin : null;

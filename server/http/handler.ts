@@ -3,7 +3,7 @@ import type { NextFunction, Request as Incoming, Response as Outgoing } from 'ex
 import { createRequestHandler, type AppLoadContext, type ServerBuild } from 'react-router';
 
 /** What every loader and action may know of a request beside its body. */
-export interface RequestContext extends AppLoadContext {
+interface RequestContext extends AppLoadContext {
   /** Scripts that carry it may run. */
   nonce: string;
   /** Address of the visitor, as far as proxies are believed. */

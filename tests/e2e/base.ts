@@ -1,7 +1,7 @@
 import { expect, test as plain, type Page } from '@playwright/test';
 import { CAUTIONS } from '../../reference/cautions/index.ts';
 
-export const IMKE = { email: 'imke@harbour-row.example', password: 'velvet-harbour' };
+const IMKE = { email: 'imke@harbour-row.example', password: 'velvet-harbour' };
 
 /** Messages that a test asks for itself: the answer 4xx or 5xx that it provokes. */
 const ASKED_FOR =

@@ -40,7 +40,7 @@ export interface Placed {
   index: number;
 }
 
-export interface RuleContext {
+interface RuleContext {
   routine: Routine;
   steps: readonly Placed[];
   cues: readonly Cue[];

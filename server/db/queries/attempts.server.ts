@@ -56,7 +56,7 @@ export async function takeTry(name: LimitName, ...key: string[]): Promise<number
 }
 
 /** Gives a try back: it was right, or was never looked at. */
-export async function giveBack(name: LimitName, ...key: string[]): Promise<void> {
+async function giveBack(name: LimitName, ...key: string[]): Promise<void> {
   await reaching(() => limiter(name).reward(keyed(key), 1));
 }
 

@@ -112,7 +112,7 @@ export interface TrailCheck {
   headFits: boolean | null;
 }
 /** Entries read at once, whatever the length of the trail. */
-export const TRAIL_PORTION = 2000;
+const TRAIL_PORTION = 2000;
 
 /** Checks the portion after an entry; call again with `upTo` until it is whole. */
 export const checkTrail = byPractice(async (practiceId: string, after: number): Promise<TrailCheck> => {

@@ -10,7 +10,7 @@ import { writeAudit } from './audit.server.ts';
 import { once } from './once.server.ts';
 import { like } from './shared.server.ts';
 
-export interface Complaint {
+interface Complaint {
   id: string;
   kind: ComplaintKind;
   label: string;

@@ -29,7 +29,7 @@ export const readingsIn = async (practiceId: string, visitId: string, transactio
   );
 
 /** How many earlier readings of one thing are shown beside it. */
-export const SHOWN_BEFORE = 6;
+const SHOWN_BEFORE = 6;
 
 /**
  * The latest few of each thing that was read before a visit. Re-tests right after work are left out; a complaint is one

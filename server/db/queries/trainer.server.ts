@@ -24,15 +24,13 @@ export const trainerState = byPractice(
     ]);
     return {
       cards: cards.map((c) => ({ place: c.place, card: c.card, due: c.due.toISOString() })),
-      answers: answers
-        .toReversed()
-        .map((a) => ({
-          place: a.place,
-          at: a.at.toISOString(),
-          errorMm: a.errorMm === null ? null : Number(a.errorMm),
-          takenFor: a.takenFor,
-          grade: a.grade,
-        })),
+      answers: answers.toReversed().map((a) => ({
+        place: a.place,
+        at: a.at.toISOString(),
+        errorMm: a.errorMm === null ? null : Number(a.errorMm),
+        takenFor: a.takenFor,
+        grade: a.grade,
+      })),
     };
   },
 );
