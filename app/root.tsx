@@ -15,8 +15,8 @@ import {
 } from 'react-router';
 import type { Route } from './+types/root';
 import { NonceContext } from './nonce';
-import { roomOf } from './session.server';
-import { Wordmark } from './ui/wordmark';
+import { roomOf } from '../server/access/session.server';
+import { Wordmark } from './parts/marks/wordmark';
 
 export async function loader({ request }: Route.LoaderArgs) {
   return { room: await roomOf(request) };

@@ -5,19 +5,19 @@
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import { locateOnClient, readLandmarksFile } from '../core/atlas/landmarks-file.ts';
-import { InputError } from '../core/errors.ts';
+import { InputError } from '../core/words/errors.ts';
 import { nrsScore } from '../core/measures/nrs.ts';
 import { courseReason, courseTitle, judgeCourse, type CoursePoint } from '../core/relief/judgement.ts';
-import { checkRoutine } from '../core/routine/check.ts';
+import { checkRoutine } from '../core/rules/check.ts';
 import { expandRoutine } from '../core/routine/cues.ts';
 import { parseRoutine } from '../core/routine/schema.ts';
 import { totalsOf } from '../core/routine/timing.ts';
-import { screen, type Answers } from '../core/screening/screen.ts';
-import { BODY_INCHES } from '../reference/body-inches.ts';
+import { screen, type Answers } from '../core/limits/screen.ts';
+import { BODY_INCHES } from '../reference/facts/body-inches.ts';
 import { CATALOGUE } from '../reference/catalogue.ts';
-import { CAUTIONS } from '../reference/cautions/index.ts';
-import { LANDMARKS } from '../reference/landmarks.ts';
-import { POINTS } from '../reference/points/index.ts';
+import { CAUTIONS } from '../reference/facts/cautions/index.ts';
+import { LANDMARKS } from '../reference/facts/landmarks.ts';
+import { POINTS } from '../reference/facts/points/index.ts';
 import { SCORES } from './score.ts';
 
 const USAGE = `usage: core plan <routine.json>

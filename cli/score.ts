@@ -1,4 +1,4 @@
-import { InputError } from '../core/errors.ts';
+import { InputError } from '../core/words/errors.ts';
 import { tendernessTotal, TOTAL_SITES } from '../core/measures/tenderness.ts';
 import type { Answer } from '../core/measures/answers.ts';
 import { eyeStrainTally, ocularSurface, type EyeSymptom } from '../core/measures/eye-strain.ts';

@@ -1,9 +1,9 @@
-import type { Region } from '../core/atlas/regions.ts';
+import type { Region } from '../core/words/regions.ts';
 import type { MeasureKey } from '../core/measures/reading.ts';
 import type { ComplaintKind } from '../core/routine/technique.ts';
-import type { VisitStage } from '../core/visit/model.ts';
-import type { Pressure, Side } from '../core/units.ts';
-import type { HabitSides } from '../core/visit/habit-sides.ts';
+import type { VisitStage } from '../core/record/model.ts';
+import type { Pressure, Side } from '../core/words/units.ts';
+import type { HabitSides } from '../core/record/habit-sides.ts';
 import type { RoutineKey } from './routines.ts';
 
 /** One rating: days before today, value; `h` = at home. */

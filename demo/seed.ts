@@ -5,11 +5,11 @@ import { runRecord, type GuideEvent } from '../core/guide/machine.ts';
 import type { MeasureKey } from '../core/measures/reading.ts';
 import { expandRoutine } from '../core/routine/cues.ts';
 import type { Routine } from '../core/routine/model.ts';
-import type { Answer } from '../core/screening/screen.ts';
-import type { Side } from '../core/units.ts';
-import { EMPTY_RECORD, EMPTY_SCREEN } from '../core/visit/model.ts';
-import { CAUTIONS } from '../reference/cautions/index.ts';
-import { PREPARATION } from '../reference/preparation.ts';
+import type { Answer } from '../core/limits/screen.ts';
+import type { Side } from '../core/words/units.ts';
+import { EMPTY_RECORD, EMPTY_SCREEN } from '../core/record/model.ts';
+import { CAUTIONS } from '../reference/facts/cautions/index.ts';
+import { PREPARATION } from '../reference/facts/preparation.ts';
 import { hash } from '@node-rs/argon2';
 import { randomUUID } from 'node:crypto';
 import { database } from '../server/db/connection.ts';
@@ -27,7 +27,7 @@ import {
   VisitModel,
 } from '../server/db/models/index.ts';
 import { pressureThreshold } from '../core/measures/pressure-threshold.ts';
-import type { Findings } from '../core/visit/findings.ts';
+import type { Findings } from '../core/record/findings.ts';
 import { seedMeasures, seedTrainer } from './atlas.ts';
 import { PEOPLE, type DemoClient, type DemoVisit } from './people.ts';
 import { findingsOf, seedBeside, seedPractice, type SeededPractice } from './practice.ts';

@@ -1,10 +1,10 @@
 import type { AtlasEntry } from '../core/atlas/search.ts';
 import { PHASE_NAMES } from '../core/routine/technique.ts';
 import { TECHNIQUES } from './catalogue.ts';
-import { LANDMARKS } from './landmarks.ts';
-import { LYMPH_NODES } from './lymph.ts';
-import { MUSCLES } from './muscles/index.ts';
-import { POINTS } from './points/index.ts';
+import { LANDMARKS } from './facts/landmarks.ts';
+import { LYMPH_NODES } from './facts/lymph.ts';
+import { MUSCLES } from './facts/muscles/index.ts';
+import { POINTS } from './facts/points/index.ts';
 
 /** Everything that the atlas can be searched for. */
 export const ATLAS_ENTRIES: readonly AtlasEntry[] = [

@@ -1,18 +1,18 @@
 import { readFileSync, statSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { wayToTerminus } from '../core/atlas/drainage.ts';
-import { REGIONS } from '../core/atlas/regions.ts';
-import { VIEWS } from '../core/terrain/views.ts';
+import { REGIONS } from '../core/words/regions.ts';
+import { VIEWS } from '../core/drawing/views.ts';
 import { COMPLAINT_KINDS } from '../core/routine/technique.ts';
-import { BODY_INCHES } from './body-inches.ts';
-import { CAUTIONS } from './cautions/index.ts';
-import FIBRES from './chart/fibres.json' with { type: 'json' };
-import PLACES from './chart/places.json' with { type: 'json' };
-import { LANDMARKS } from './landmarks.ts';
-import { DRAINAGE_PATHS, LYMPH_NODES } from './lymph.ts';
-import { MUSCLES } from './muscles/index.ts';
-import { KEEP_OFF, REGION_PATCHES } from './other-places.ts';
-import { POINTS } from './points/index.ts';
+import { BODY_INCHES } from './facts/body-inches.ts';
+import { CAUTIONS } from './facts/cautions/index.ts';
+import FIBRES from './derived/fibres.json' with { type: 'json' };
+import PLACES from './derived/places.json' with { type: 'json' };
+import { LANDMARKS } from './facts/landmarks.ts';
+import { DRAINAGE_PATHS, LYMPH_NODES } from './facts/lymph.ts';
+import { MUSCLES } from './facts/muscles/index.ts';
+import { KEEP_OFF, REGION_PATCHES } from './facts/other-places.ts';
+import { POINTS } from './facts/points/index.ts';
 
 type Placed = { mm: [number, number, number]; body?: 'hand'; views: Record<string, { x: number; y: number }> };
 const places = PLACES as unknown as Record<string, Placed>;
@@ -140,7 +140,7 @@ describe('positions on the chart', () => {
 
 describe('drawings that ship', () => {
   test.each(VIEWS)('%s is under 120 kB and carries no style, no script, no address', (view) => {
-    const svg = readFileSync(`app/chart/terrain/${view}.svg`, 'utf8');
+    const svg = readFileSync(`app/parts/chart/terrain/${view}.svg`, 'utf8');
     expect(svg.length).toBeLessThan(120_000);
     expect(svg).not.toMatch(/<style|style=|<script|on[a-z]+=|href="[^#]/);
     expect(svg.replace('http://www.w3.org/2000/svg', '')).not.toMatch(/https?:/);
@@ -156,6 +156,6 @@ describe('drawings that ship', () => {
         ),
         view,
       ).toBeLessThan(120_000);
-    expect(statSync('reference/chart/places.json').size).toBeLessThan(120_000);
+    expect(statSync('reference/derived/places.json').size).toBeLessThan(120_000);
   });
 });

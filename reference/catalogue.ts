@@ -1,14 +1,14 @@
-import { REGION_NAMES, REGIONS, type Region } from '../core/atlas/regions.ts';
+import { REGION_NAMES, REGIONS, type Region } from '../core/words/regions.ts';
 import type { PlaceRef } from '../core/routine/model.ts';
 import type { Catalogue, Technique } from '../core/routine/technique.ts';
-import { LANDMARKS } from './landmarks.ts';
-import { LYMPH_NODES } from './lymph.ts';
-import { MUSCLES } from './muscles/index.ts';
-import { KEEP_OFF } from './other-places.ts';
-import { POINTS } from './points/index.ts';
-import { FRAME_TECHNIQUES } from './techniques/frame.ts';
-import { LIBRARY } from './techniques/library/index.ts';
-import { WORK_TECHNIQUES } from './techniques/work.ts';
+import { LANDMARKS } from './facts/landmarks.ts';
+import { LYMPH_NODES } from './facts/lymph.ts';
+import { MUSCLES } from './facts/muscles/index.ts';
+import { KEEP_OFF } from './facts/other-places.ts';
+import { POINTS } from './facts/points/index.ts';
+import { FRAME_TECHNIQUES } from './facts/techniques/frame.ts';
+import { LIBRARY } from './facts/techniques/library/index.ts';
+import { WORK_TECHNIQUES } from './facts/techniques/work.ts';
 
 export const TECHNIQUES: readonly Technique[] = [...FRAME_TECHNIQUES, ...WORK_TECHNIQUES, ...LIBRARY];
 

@@ -1,9 +1,9 @@
 import type { ChartTables } from '../core/atlas/chart-data.ts';
-import { LANDMARKS } from './landmarks.ts';
-import { DRAINAGE_PATHS, LYMPH_NODES } from './lymph.ts';
-import { MUSCLES } from './muscles/index.ts';
-import { KEEP_OFF, REGION_PATCHES } from './other-places.ts';
-import { POINTS } from './points/index.ts';
+import { LANDMARKS } from './facts/landmarks.ts';
+import { DRAINAGE_PATHS, LYMPH_NODES } from './facts/lymph.ts';
+import { MUSCLES } from './facts/muscles/index.ts';
+import { KEEP_OFF, REGION_PATCHES } from './facts/other-places.ts';
+import { POINTS } from './facts/points/index.ts';
 
 /** Everything that has a place on the chart. */
 export const CHART_TABLES: ChartTables = {

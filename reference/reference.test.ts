@@ -1,17 +1,17 @@
 import { describe, expect, test } from 'vitest';
-import { REGIONS, type Region } from '../core/atlas/regions.ts';
+import { REGIONS, type Region } from '../core/words/regions.ts';
 import { expandRoutine } from '../core/routine/cues.ts';
 import { parseRoutine } from '../core/routine/schema.ts';
 import { PHASES } from '../core/routine/technique.ts';
-import { parseAppliesTo } from '../core/screening/grammar.ts';
-import { SEVERITIES } from '../core/screening/screen.ts';
-import { pressureRank } from '../core/units.ts';
+import { parseAppliesTo } from '../core/limits/grammar.ts';
+import { SEVERITIES } from '../core/limits/screen.ts';
+import { pressureRank } from '../core/words/units.ts';
 import { routineOf, stepOf } from '../tests/support/routines.ts';
 import { CATALOGUE, TECHNIQUES } from './catalogue.ts';
-import { CAUTIONS } from './cautions/index.ts';
-import { MUSCLES } from './muscles/index.ts';
-import { POINTS } from './points/index.ts';
-import { PREPARATION } from './preparation.ts';
+import { CAUTIONS } from './facts/cautions/index.ts';
+import { MUSCLES } from './facts/muscles/index.ts';
+import { POINTS } from './facts/points/index.ts';
+import { PREPARATION } from './facts/preparation.ts';
 
 const unique = (ids: readonly string[]) => expect(ids.length).toBe(new Set(ids).size);
 

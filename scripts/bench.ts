@@ -11,20 +11,20 @@ import { clientInches } from '../core/atlas/client-inch.ts';
 import { pointDistance } from '../core/atlas/distance.ts';
 import { locateAll } from '../core/atlas/locate.ts';
 import { MEASURE_KEYS, MEASURES, type MeasureKey } from '../core/measures/reading.ts';
-import { checkRoutine } from '../core/routine/check.ts';
+import { checkRoutine } from '../core/rules/check.ts';
 import { expandRoutine } from '../core/routine/cues.ts';
 import type { Routine } from '../core/routine/model.ts';
 import { newStep } from '../core/routine/technique.ts';
-import { screen } from '../core/screening/screen.ts';
-import type { Side } from '../core/units.ts';
-import { buildBodies } from '../core/terrain/bodies.ts';
+import { screen } from '../core/limits/screen.ts';
+import type { Side } from '../core/words/units.ts';
+import { buildBodies } from '../core/drawing/bodies.ts';
 import { ROUTINES } from '../demo/routines.ts';
-import { BODY_INCHES } from '../reference/body-inches.ts';
+import { BODY_INCHES } from '../reference/facts/body-inches.ts';
 import { CATALOGUE, TECHNIQUES } from '../reference/catalogue.ts';
-import { CAUTIONS } from '../reference/cautions/index.ts';
-import { LANDMARKS } from '../reference/landmarks.ts';
-import { USUAL_SITES } from '../reference/palpation.ts';
-import { POINTS } from '../reference/points/index.ts';
+import { CAUTIONS } from '../reference/facts/cautions/index.ts';
+import { LANDMARKS } from '../reference/facts/landmarks.ts';
+import { USUAL_SITES } from '../reference/facts/palpation.ts';
+import { POINTS } from '../reference/facts/points/index.ts';
 import { closeDatabase, database } from '../server/db/connection.ts';
 import { ComplaintModel, ReadingModel, VisitModel } from '../server/db/models/index.ts';
 import { measureService } from './lib/bench-service.ts';
@@ -200,9 +200,9 @@ try {
     'under 3',
   );
 
-  const terrain = readdirSync(join(ROOT, 'app', 'chart', 'terrain'));
+  const terrain = readdirSync(join(ROOT, 'app', 'parts', 'chart', 'terrain'));
   say(
-    `\nChart drawings, loaded when a view is first shown: ${terrain.map((f) => `${f.replace('.svg', '')} ${(statSync(join(ROOT, 'app', 'chart', 'terrain', f)).size / 1000).toFixed(0)} kB`).join(', ')}.`,
+    `\nChart drawings, loaded when a view is first shown: ${terrain.map((f) => `${f.replace('.svg', '')} ${(statSync(join(ROOT, 'app', 'parts', 'chart', 'terrain', f)).size / 1000).toFixed(0)} kB`).join(', ')}.`,
   );
 
   await measureChart(page, url);

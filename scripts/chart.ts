@@ -1,14 +1,14 @@
 /**
  * Draws the face chart from the parametric head and hand: `npm run chart [-- resolution [views]]`. Writes the terrain
- * of every view under app/chart/terrain/ and the positions of all places under reference/chart/. The results are
+ * of every view under app/parts/chart/terrain/ and the positions of all places under reference/derived/. The results are
  * committed, so this runs only when the bodies, their drawing rules or the tables of places change.
  */
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { chartData } from '../core/atlas/chart-data.ts';
-import { buildBodies } from '../core/terrain/bodies.ts';
-import { drawView, traceView } from '../core/terrain/draw.ts';
-import type { DepthMap } from '../core/terrain/trace.ts';
-import { VIEWS, type View } from '../core/terrain/views.ts';
+import { buildBodies } from '../core/drawing/bodies.ts';
+import { drawView, traceView } from '../core/drawing/draw.ts';
+import type { DepthMap } from '../core/drawing/trace.ts';
+import { VIEWS, type View } from '../core/drawing/views.ts';
 import { CHART_TABLES } from '../reference/chart-tables.ts';
 
 /** Views that are not drawn anew are still traced, coarsely, to know what they show. */
@@ -17,8 +17,8 @@ const resolution = Number(process.argv[2] ?? 1.4);
 const asked = (process.argv[3]?.split(',') as View[] | undefined) ?? VIEWS;
 const bodies = buildBodies();
 
-mkdirSync('app/chart/terrain', { recursive: true });
-mkdirSync('reference/chart', { recursive: true });
+mkdirSync('app/parts/chart/terrain', { recursive: true });
+mkdirSync('reference/derived', { recursive: true });
 
 const maps: Partial<Record<View, DepthMap>> = {};
 for (const view of ['left', ...VIEWS.filter((v) => v !== 'left')] as View[]) {
@@ -27,7 +27,7 @@ for (const view of ['left', ...VIEWS.filter((v) => v !== 'left')] as View[]) {
   maps[view] = map;
   if (!asked.includes(view)) continue;
   const svg = drawView(bodies, view, map);
-  writeFileSync(`app/chart/terrain/${view}.svg`, svg);
+  writeFileSync(`app/parts/chart/terrain/${view}.svg`, svg);
   console.log(`${view}: ${((Date.now() - started) / 1000).toFixed(1)} s, ${(svg.length / 1000).toFixed(0)} kB`);
 }
 
@@ -36,8 +36,8 @@ const table = (rows: Record<string, unknown>) =>
   `{\n${Object.entries(rows)
     .map(([key, row]) => `${JSON.stringify(key)}: ${JSON.stringify(row)}`)
     .join(',\n')}\n}\n`;
-writeFileSync('reference/chart/places.json', table(places));
-writeFileSync('reference/chart/fibres.json', table(fibres));
+writeFileSync('reference/derived/places.json', table(places));
+writeFileSync('reference/derived/fibres.json', table(fibres));
 console.log(`${Object.keys(places).length} places, ${Object.keys(fibres).length} muscle sides`);
 const unseen = Object.entries(places)
   .filter(([, p]) => !Object.keys(p.views).length)

@@ -4,16 +4,16 @@ import { data, Link, useFetcher, useSearchParams } from 'react-router';
 import type { Card } from 'ts-fsrs';
 import { afterAnswer, nextQuestion, progressByDay } from '../../core/atlas/trainer';
 import { recordTrainerAnswer, trainerState } from '../../server/db/queries/trainer.server';
-import { FaceChart } from '../chart/face-chart';
-import { Cross, useCross } from '../chart/cross';
-import { flipX, spotOf, type View } from '../chart/places';
+import { FaceChart } from '../parts/chart/face-chart';
+import { Cross, useCross } from '../parts/chart/cross';
+import { flipX, spotOf, type View } from '../parts/chart/places';
 import { markSchema } from '../schemas/trainer';
 import { checkForm, readForm } from '../schemas/read';
-import { requirePractitioner } from '../session.server';
-import { judgeOnView, nameOfKey, questionPlace, QUESTIONS, SETS, type Answered } from '../trainer/questions';
-import { ProgressChart } from '../trainer/progress-chart';
-import { useKeys } from '../ui/use-keys';
-import { dayOf } from '../ui/time';
+import { requirePractitioner } from '../../server/access/session.server';
+import { judgeOnView, nameOfKey, questionPlace, QUESTIONS, SETS, type Answered } from '../rooms/trainer/questions';
+import { ProgressChart } from '../rooms/trainer/progress-chart';
+import { useKeys } from '../parts/keys/use-keys';
+import { dayOf } from '../parts/marks/time';
 import type { Route } from './+types/find-it';
 
 export async function loader({ request }: Route.LoaderArgs) {

@@ -1,7 +1,7 @@
 import { findClientsByName } from '../../server/db/queries/clients.server';
 import { findTemplatesByName } from '../../server/db/queries/templates.server';
 import { queryText } from '../schemas/read';
-import { requirePractitioner } from '../session.server';
+import { requirePractitioner } from '../../server/access/session.server';
 import type { Route } from './+types/find';
 
 /** Names for the find box in the top bar. */

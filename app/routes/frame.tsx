@@ -1,11 +1,11 @@
 import { Button } from 'react-bootstrap';
 import { Form, NavLink, Outlet, useLocation, useRouteLoaderData } from 'react-router';
-import { requirePractitioner } from '../session.server';
-import { FindBox } from '../ui/find-box';
-import { KeyHelp } from '../ui/key-help';
-import { SignInHere } from '../ui/sign-in-here';
-import { Wordmark } from '../ui/wordmark';
-import { UnsentNote } from '../visit/session/unsent-note';
+import { requirePractitioner } from '../../server/access/session.server';
+import { FindBox } from '../parts/frame/find-box';
+import { KeyHelp } from '../parts/keys/key-help';
+import { SignInHere } from '../parts/frame/sign-in-here';
+import { Wordmark } from '../parts/marks/wordmark';
+import { UnsentNote } from '../rooms/visit/session/unsent-note';
 import type { Route } from './+types/frame';
 
 export async function loader({ request }: Route.LoaderArgs) {

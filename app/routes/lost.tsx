@@ -1,4 +1,4 @@
-import { notFound } from '../session.server';
+import { notFound } from '../../server/access/session.server';
 
 export const loader = () => notFound('page');
 export default function Lost() {

@@ -6,10 +6,10 @@ import { takeTry } from '../../server/db/queries/attempts.server';
 import { isCommonPassword } from '../../server/passwords';
 import { newPracticeSchema, type NewPractice as NewPracticeInput } from '../schemas/account';
 import { checkForm, readForm, type FieldErrors } from '../schemas/read';
-import { signIn } from '../session.server';
-import { addressOf, trySignIn } from '../sign-in.server';
-import { Field, useCheckedForm } from '../ui/field';
-import { Wordmark } from '../ui/wordmark';
+import { signIn } from '../../server/access/session.server';
+import { addressOf, trySignIn } from '../../server/access/sign-in.server';
+import { Field, useCheckedForm } from '../parts/fields/field';
+import { Wordmark } from '../parts/marks/wordmark';
 import type { Route } from './+types/new-practice';
 
 export const meta = () => [{ title: 'Open a practice · Velvet Compass' }];

@@ -1,6 +1,6 @@
 import { redirect } from 'react-router';
 import { readForm } from '../schemas/read';
-import { roomCookie, safeReturn } from '../session.server';
+import { roomCookie, safeReturn } from '../../server/access/session.server';
 import type { Route } from './+types/room';
 
 /** The dim-room switch. */

@@ -1,6 +1,6 @@
 import { noteInTrail } from '../../server/db/queries/audit.server';
 import { findTemplate } from '../../server/db/queries/templates.server';
-import { notFound, requirePractitioner } from '../session.server';
+import { notFound, requirePractitioner } from '../../server/access/session.server';
 import type { Route } from './+types/routine-file';
 
 /** The routine as a document of docs/formats/routine.schema.json. */

@@ -1,23 +1,23 @@
 import { Button } from 'react-bootstrap';
 import { data, Form, redirect, useActionData } from 'react-router';
-import { checkRoutine } from '../../core/routine/check';
+import { checkRoutine } from '../../core/rules/check';
 import { expandRoutine } from '../../core/routine/cues';
 import { ribbonOf } from '../../core/routine/ribbon';
 import { totalsOf } from '../../core/routine/timing';
 import { doseWords } from '../../core/routine/words';
-import { clock } from '../../core/units';
+import { clock } from '../../core/words/units';
 import { CATALOGUE } from '../../reference/catalogue';
 import { deleteTemplate, findTemplate, renameTemplate } from '../../server/db/queries/templates.server';
-import { FaceChart } from '../chart/face-chart';
-import { Findings } from '../compose/findings';
-import { Ribbon } from '../ribbon/ribbon';
+import { FaceChart } from '../parts/chart/face-chart';
+import { Findings } from '../parts/routine/rule-notes';
+import { Ribbon } from '../parts/ribbon/ribbon';
 import { checkForm, readForm, type FieldErrors } from '../schemas/read';
 import { renameTemplateSchema } from '../schemas/template';
-import { notFound, requirePractitioner } from '../session.server';
-import { FieldFrame } from '../ui/field';
-import { MotionGlyph } from '../ui/glyph';
-import { PressureDot, SideMark, sideOfPlan, SIDE_PLAN_NAMES } from '../ui/marks';
-import { stopsOf } from '../visit/chart-marks';
+import { notFound, requirePractitioner } from '../../server/access/session.server';
+import { FieldFrame } from '../parts/fields/field';
+import { MotionGlyph } from '../parts/marks/glyph';
+import { PressureDot, SideMark, sideOfPlan, SIDE_PLAN_NAMES } from '../parts/marks/marks';
+import { stopsOf } from '../parts/chart/chart-marks';
 import type { Route } from './+types/routine';
 
 export async function loader({ request, params }: Route.LoaderArgs) {

@@ -1,9 +1,9 @@
 import { Link } from 'react-router';
-import { clock } from '../../core/units';
+import { clock } from '../../core/words/units';
 import { routineSeconds } from '../../core/routine/timing';
 import { listTemplates } from '../../server/db/queries/templates.server';
-import { requirePractitioner } from '../session.server';
-import { shortDay } from '../ui/time';
+import { requirePractitioner } from '../../server/access/session.server';
+import { shortDay } from '../parts/marks/time';
 import type { Route } from './+types/routines';
 
 export const meta = () => [{ title: 'Routines · Velvet Compass' }];

@@ -1,8 +1,8 @@
 import { data } from 'react-router';
 import { signInHereSchema } from '../schemas/account';
 import { readJson } from '../schemas/read';
-import { notFound, sessionHeaders } from '../session.server';
-import { addressOf, trySignIn } from '../sign-in.server';
+import { notFound, sessionHeaders } from '../../server/access/session.server';
+import { addressOf, trySignIn } from '../../server/access/sign-in.server';
 import type { Route } from './+types/sign-in-here';
 
 const WRONG = { password: 'This is not the password.' };

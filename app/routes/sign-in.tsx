@@ -2,10 +2,10 @@ import { Button } from 'react-bootstrap';
 import { data, Form, Link, redirect, useActionData, useSearchParams } from 'react-router';
 import { signInSchema, type SignInInput } from '../schemas/account';
 import { checkForm, readForm } from '../schemas/read';
-import { safeReturn, signIn, whoIs } from '../session.server';
-import { addressOf, trySignIn } from '../sign-in.server';
-import { Field, HiddenField, useCheckedForm } from '../ui/field';
-import { Wordmark } from '../ui/wordmark';
+import { safeReturn, signIn, whoIs } from '../../server/access/session.server';
+import { addressOf, trySignIn } from '../../server/access/sign-in.server';
+import { Field, HiddenField, useCheckedForm } from '../parts/fields/field';
+import { Wordmark } from '../parts/marks/wordmark';
 import type { Route } from './+types/sign-in';
 
 export const meta = () => [{ title: 'Sign in · Velvet Compass' }];

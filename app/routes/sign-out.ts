@@ -1,5 +1,5 @@
 import { redirect } from 'react-router';
-import { signOut } from '../session.server';
+import { signOut } from '../../server/access/session.server';
 import type { Route } from './+types/sign-out';
 
 export const action = ({ request }: Route.ActionArgs) => signOut(request);

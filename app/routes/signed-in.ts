@@ -1,4 +1,4 @@
-import { whoIs } from '../session.server';
+import { whoIs } from '../../server/access/session.server';
 import type { Route } from './+types/signed-in';
 
 /** Whether the session still lives: 204, or 401. */

@@ -1,14 +1,14 @@
 import { Link } from 'react-router';
 import { needsAttention } from '../../core/relief/attention';
-import { STAGE_NAMES, hasEnded } from '../../core/visit/model';
+import { STAGE_NAMES, hasEnded } from '../../core/record/model';
 import { coursesOf, coursesToLookAt } from '../../server/db/queries/courses.server';
 import { openReferrals, reviewsDue, visitsBetween } from '../../server/db/queries/visits.server';
-import { requirePractitioner } from '../session.server';
-import { dayIn } from '../time.server';
-import { NeedsALook } from '../today/needs-a-look';
-import { Sparkline } from '../ui/sparkline';
-import { dayOf, longDay, timeOfDay } from '../ui/time';
-import { complaintName } from '../visit/names';
+import { requirePractitioner } from '../../server/access/session.server';
+import { dayIn } from '../../server/access/time.server';
+import { NeedsALook } from '../rooms/today/needs-a-look';
+import { Sparkline } from '../parts/marks/sparkline';
+import { dayOf, longDay, timeOfDay } from '../parts/marks/time';
+import { complaintName } from '../parts/words/names';
 import type { Route } from './+types/today';
 
 export const meta = () => [{ title: 'Today · Velvet Compass' }];

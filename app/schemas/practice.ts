@@ -1,10 +1,10 @@
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { REGIONS, type Region } from '../../core/atlas/regions';
+import { REGIONS, type Region } from '../../core/words/regions';
 import type { WorkWord } from '../../core/routine/technique';
-import { REASON_LETTERS } from '../../core/screening/override';
-import { PRODUCT_KINDS } from '../../core/screening/products';
-import { PRESSURES, type Pressure } from '../../core/units';
-import { TEXT_KINDS } from '../../core/visit/consent';
+import { REASON_LETTERS } from '../../core/limits/override';
+import { PRODUCT_KINDS } from '../../core/limits/products';
+import { PRESSURES, type Pressure } from '../../core/words/units';
+import { TEXT_KINDS } from '../../core/record/consent';
 import { calendarDay } from './day';
 
 const words = (most: number) => string().trim().default('').max(most, `At most ${most} characters are accepted.`);

@@ -1,16 +1,16 @@
-import { REGIONS } from '../../core/atlas/regions';
+import { REGIONS } from '../../core/words/regions';
 import { array, lazy, mixed, number, object, string } from 'yup';
-import { InputError } from '../../core/errors';
+import { InputError } from '../../core/words/errors';
 import { checkedAnswers, measureOf } from '../../core/measures/catalogue';
 import { checkedReading, MEASURES, READING_PHASES, type MeasureKey } from '../../core/measures/reading';
 import { parseRoutine } from '../../core/routine/schema';
-import { isLocalKey } from '../../core/screening/local-rules';
-import { checkedFindings } from '../../core/visit/findings';
-import { REACTIONS, type VisitStage } from '../../core/visit/model';
-import { CAUTIONS } from '../../reference/cautions/index';
-import PLACES from '../../reference/chart/places.json';
-import { MUSCLES } from '../../reference/muscles';
-import { PREPARATION } from '../../reference/preparation';
+import { isLocalKey } from '../../core/limits/local-rules';
+import { checkedFindings } from '../../core/record/findings';
+import { REACTIONS, type VisitStage } from '../../core/record/model';
+import { CAUTIONS } from '../../reference/facts/cautions/index';
+import PLACES from '../../reference/derived/places.json';
+import { MUSCLES } from '../../reference/facts/muscles';
+import { PREPARATION } from '../../reference/facts/preparation';
 import { calendarDay } from './day';
 
 const QUESTIONS = new Set(CAUTIONS.filter((c) => c.question).map((c) => c.key));

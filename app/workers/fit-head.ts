@@ -1,11 +1,11 @@
 import { chartData } from '../../core/atlas/chart-data';
-import { buildBodies } from '../../core/terrain/bodies';
-import { drawView, traceView } from '../../core/terrain/draw';
-import type { Proportions } from '../../core/terrain/proportions';
-import type { DepthMap } from '../../core/terrain/trace';
-import { CAMERAS, VIEWS, type View } from '../../core/terrain/views';
+import { buildBodies } from '../../core/drawing/bodies';
+import { drawView, traceView } from '../../core/drawing/draw';
+import type { Proportions } from '../../core/drawing/proportions';
+import type { DepthMap } from '../../core/drawing/trace';
+import { CAMERAS, VIEWS, type View } from '../../core/drawing/views';
 import { CHART_TABLES } from '../../reference/chart-tables';
-import type { FitMessage } from '../chart/fitted';
+import type { FitMessage } from '../parts/chart/fitted';
 
 const say = (message: FitMessage): void => self.postMessage(message);
 

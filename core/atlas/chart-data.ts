@@ -1,10 +1,10 @@
-import { bodyOf, type Anchor, type BodyName } from '../terrain/anchors.ts';
-import { locateAnchor, type Bodies } from '../terrain/bodies.ts';
-import { bellyOf, drawFibres, fibreLines, type FibreDrawing } from '../terrain/muscle-drawing.ts';
-import { spotsOf, type Spot } from '../terrain/places.ts';
-import type { DepthMap } from '../terrain/trace.ts';
-import type { Vec3 } from '../terrain/vector.ts';
-import { CAMERAS, VIEWS, type View } from '../terrain/views.ts';
+import { bodyOf, type Anchor, type BodyName } from '../drawing/anchors.ts';
+import { locateAnchor, type Bodies } from '../drawing/bodies.ts';
+import { bellyOf, drawFibres, fibreLines, type FibreDrawing } from '../drawing/muscle-drawing.ts';
+import { spotsOf, type Spot } from '../drawing/places.ts';
+import type { DepthMap } from '../drawing/trace.ts';
+import type { Vec3 } from '../drawing/vector.ts';
+import { CAMERAS, VIEWS, type View } from '../drawing/views.ts';
 import { locateAll } from './locate.ts';
 import type { DrainagePath, LandmarkRow, MuscleRow, NodeRow, PointRow } from './rows.ts';
 

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { BODY_INCHES } from '../../reference/body-inches.ts';
-import { LANDMARKS } from '../../reference/landmarks.ts';
-import { POINTS } from '../../reference/points/index.ts';
+import { BODY_INCHES } from '../../reference/facts/body-inches.ts';
+import { LANDMARKS } from '../../reference/facts/landmarks.ts';
+import { POINTS } from '../../reference/facts/points/index.ts';
 import { clientInches } from './client-inch.ts';
 import {
   CLIENT_MEASURE_IDS,

@@ -1,5 +1,5 @@
-import { REFERENCE_MM, type ProportionName, type Proportions } from '../terrain/proportions.ts';
-import type { View } from '../terrain/views.ts';
+import { REFERENCE_MM, type ProportionName, type Proportions } from '../drawing/proportions.ts';
+import type { View } from '../drawing/views.ts';
 
 /**
  * Tape and caliper measures of one client, all in mm, in the order in which they are taken: head from the front, from

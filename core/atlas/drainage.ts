@@ -1,5 +1,5 @@
-import { InputError } from '../errors.ts';
-import type { Region } from './regions.ts';
+import { InputError } from '../words/errors.ts';
+import type { Region } from '../words/regions.ts';
 import type { DrainagePath, NodeRow } from './rows.ts';
 
 /** The usual way from a node group to the end of the graph, itself first. @throws InputError for an unknown group or a ring. */

@@ -1,6 +1,6 @@
-import { bodyOf, type BodyName } from '../terrain/anchors.ts';
-import { locateAnchor, type Bodies } from '../terrain/bodies.ts';
-import type { Vec3 } from '../terrain/vector.ts';
+import { bodyOf, type BodyName } from '../drawing/anchors.ts';
+import { locateAnchor, type Bodies } from '../drawing/bodies.ts';
+import type { Vec3 } from '../drawing/vector.ts';
 import { drawnInches, midlineArc, type DrawnInches, type MidlineArc } from './body-inch.ts';
 import type { LandmarkRow, PointRow } from './rows.ts';
 

@@ -1,7 +1,7 @@
 import type { ComplaintKind } from '../routine/technique.ts';
-import type { Anchor, MuscleFan } from '../terrain/anchors.ts';
+import type { Anchor, MuscleFan } from '../drawing/anchors.ts';
 import type { ClientMeasureId } from './client-measure.ts';
-import type { Region } from './regions.ts';
+import type { Region } from '../words/regions.ts';
 
 /**
  * How well a fact is founded. Every row of the reference tables carries one of these.

@@ -1,7 +1,7 @@
 import { BOUNDS } from '../routine/model.ts';
 import { WORKING, type Cue } from '../routine/cues.ts';
-import { InputError } from '../errors.ts';
-import { oneFirmer, oneLighter, type Pressure } from '../units.ts';
+import { InputError } from '../words/errors.ts';
+import { oneFirmer, oneLighter, type Pressure } from '../words/units.ts';
 import { readSideCompare, type SideCompare } from './side-compare.ts';
 
 /**

@@ -1,6 +1,6 @@
-import { InputError } from '../errors.ts';
+import { InputError } from '../words/errors.ts';
 import { WORKING, type Cue } from '../routine/cues.ts';
-import type { OneSide } from '../units.ts';
+import type { OneSide } from '../words/units.ts';
 
 /** What is looked at when one side is done and the other is not. Common practice, no source. */
 export const SIDE_DIFFERENCES = [

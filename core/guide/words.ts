@@ -1,7 +1,7 @@
 import { breathPhases, type Cue } from '../routine/cues.ts';
 import type { Step } from '../routine/model.ts';
 import type { Technique } from '../routine/technique.ts';
-import { clock } from '../units.ts';
+import { clock } from '../words/units.ts';
 import type { GuideState } from './machine.ts';
 import { cueLengthMs } from './machine.ts';
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { InputError } from '../errors.ts';
+import { InputError } from '../words/errors.ts';
 import { COMPLAINT_KINDS } from '../routine/technique.ts';
 import { changeOf, measureOf, MEASURES, proposedMeasures, type MeasureAnswers, type MeasureDef } from './catalogue.ts';
 

@@ -4,7 +4,7 @@ import { eyeStrainTally, ocularSurface } from './eye-strain.ts';
 import { gradedPain } from './graded-pain.ts';
 import { dayPattern, headacheDaysPer28, headacheDisabilityDays, headacheImpact, medicineLimits } from './headache.ts';
 import { jawLimitation8, oralBehaviours } from './jaw-function.ts';
-import { InputError } from '../errors.ts';
+import { InputError } from '../words/errors.ts';
 import { globalChange, goalAttainment } from './own-goals.ts';
 import { distress, perceivedStress10, perceivedStress4 } from './stress.ts';
 

@@ -1,5 +1,5 @@
-import { InputError } from '../errors.ts';
-import { roundHalfAway } from '../units.ts';
+import { InputError } from '../words/errors.ts';
+import { roundHalfAway } from '../words/units.ts';
 
 /**
  * Mouth opening. `opening = distance between the incisor edges + vertical overlap`, overlap negative for an open bite

@@ -1,5 +1,5 @@
-import { InputError } from '../errors.ts';
-import type { Side } from '../units.ts';
+import { InputError } from '../words/errors.ts';
+import type { Side } from '../words/units.ts';
 import { nrsScore } from './nrs.ts';
 import { tenderness } from './tenderness.ts';
 

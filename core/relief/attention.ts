@@ -1,4 +1,4 @@
-import type { Side } from '../units.ts';
+import type { Side } from '../words/units.ts';
 import type { ComplaintKind } from '../routine/technique.ts';
 import { judgeCourse, type Advice, type CoursePoint, type Verdict } from './judgement.ts';
 

@@ -1,6 +1,6 @@
 import { openingChange } from '../measures/opening.ts';
 import { MEASURES, type MeasureKey, type Reading } from '../measures/reading.ts';
-import type { Side } from '../units.ts';
+import type { Side } from '../words/units.ts';
 
 /** First and latest reading of one measure at one place and side, and what the difference is worth. */
 export interface ReadingPair {

@@ -1,5 +1,5 @@
-import { InputError } from '../errors.ts';
-import type { OneSide, Pressure, Side } from '../units.ts';
+import { InputError } from '../words/errors.ts';
+import type { OneSide, Pressure, Side } from '../words/units.ts';
 import { BOUNDS, type BreathPattern, type DosePart, type Routine, type Step } from './model.ts';
 
 /**

@@ -1,5 +1,5 @@
-import { roundHalfAway } from '../units.ts';
-import type { FixAction } from './rules/types.ts';
+import { roundHalfAway } from '../words/units.ts';
+import type { FixAction } from '../rules/types.ts';
 import type { Routine, SidePlan, Step } from './model.ts';
 import { newStep, PHASES, type Catalogue } from './technique.ts';
 import { routineSeconds } from './timing.ts';

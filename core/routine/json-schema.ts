@@ -1,4 +1,4 @@
-import { PRESSURES } from '../units.ts';
+import { PRESSURES } from '../words/units.ts';
 import {
   BOUNDS,
   CONTACTS,

@@ -1,4 +1,4 @@
-import { pressureRank, type OneSide, type Pressure } from '../units.ts';
+import { pressureRank, type OneSide, type Pressure } from '../words/units.ts';
 
 /**
  * The routine document: what is stored, exchanged and checked. It is made for the whole trade: holds that turn into

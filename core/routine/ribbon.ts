@@ -1,4 +1,4 @@
-import { pressureRank } from '../units.ts';
+import { pressureRank } from '../words/units.ts';
 import { WORKING, type Cue } from './cues.ts';
 import type { Routine } from './model.ts';
 import { PHASE_NAMES, type Catalogue, type Phase } from './technique.ts';

@@ -1,6 +1,6 @@
 import { array, boolean, lazy, mixed, number, object, string, ValidationError, type AnySchema, type Lazy } from 'yup';
-import { InputError } from '../errors.ts';
-import { PRESSURES } from '../units.ts';
+import { InputError } from '../words/errors.ts';
+import { PRESSURES } from '../words/units.ts';
 import {
   BOUNDS,
   CONTACTS,

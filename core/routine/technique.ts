@@ -1,5 +1,5 @@
-import type { Region } from '../atlas/regions.ts';
-import type { Pressure } from '../units.ts';
+import type { Region } from '../words/regions.ts';
+import type { Pressure } from '../words/units.ts';
 import type { Contact, Motion, PlaceRef, Step } from './model.ts';
 
 /** Phases of a routine in their usual order. */

@@ -1,5 +1,5 @@
-import { InputError } from '../errors.ts';
-import { PRESSURES, type Pressure } from '../units.ts';
+import { InputError } from '../words/errors.ts';
+import { PRESSURES, type Pressure } from '../words/units.ts';
 import { BOUNDS, CONTACTS, type Contact, type DosePart, type SidePlan, type Step } from './model.ts';
 import { newStep, type Technique } from './technique.ts';
 

@@ -1,5 +1,5 @@
 import { expect, test as plain, type Page } from '@playwright/test';
-import { CAUTIONS } from '../../reference/cautions/index.ts';
+import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
 
 const IMKE = { email: 'imke@harbour-row.example', password: 'velvet-harbour' };
 

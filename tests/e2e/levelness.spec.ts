@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import sharp from 'sharp';
 import { drawnFace } from '../../demo/drawn-face.ts';
-import { LANDMARKS } from '../../core/symmetry/levelness.ts';
+import { LANDMARKS } from '../../core/measures/levelness.ts';
 import { addClient, expect, openPractice, startVisit, test } from './base.ts';
 
 const UNEVEN = { leftBrowUpMm: -3, leftLidUpMm: 0, leftMouthUpMm: 4, chinToLeftMm: 3.2, tiltDeg: 3 };

@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest';
 import { locateAll } from '../../core/atlas/locate.ts';
-import { buildBodies } from '../../core/terrain/bodies.ts';
-import type { Vec3 } from '../../core/terrain/vector.ts';
-import { BODY_INCHES } from '../../reference/body-inches.ts';
-import { LANDMARKS } from '../../reference/landmarks.ts';
-import { POINTS } from '../../reference/points/index.ts';
+import { buildBodies } from '../../core/drawing/bodies.ts';
+import type { Vec3 } from '../../core/drawing/vector.ts';
+import { BODY_INCHES } from '../../reference/facts/body-inches.ts';
+import { LANDMARKS } from '../../reference/facts/landmarks.ts';
+import { POINTS } from '../../reference/facts/points/index.ts';
 
 /** Shares of distances: WHO Standard Acupuncture Point Locations in the Western Pacific Region, 2008 (sure). */
 describe('the table of body-inches', () => {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { levelness, offLine, scaleErrorOf } from '../../core/symmetry/levelness.ts';
+import { levelness, offLine, scaleErrorOf } from '../../core/measures/levelness.ts';
 
 /**
  * Worked examples of face geometry, computed outside of this project with NumPy; formulas are plain trigonometry. Iris

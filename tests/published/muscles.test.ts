@@ -1,11 +1,11 @@
 import { describe, expect, test } from 'vitest';
 import { locateAll } from '../../core/atlas/locate.ts';
 import { bearingOf, fibreBearing, strokeToFibres } from '../../core/atlas/stroke.ts';
-import { buildBodies } from '../../core/terrain/bodies.ts';
-import { LANDMARKS } from '../../reference/landmarks.ts';
-import { palpationOf, PRESS_SECONDS } from '../../reference/palpation.ts';
-import { MUSCLES } from '../../reference/muscles/index.ts';
-import { POINTS } from '../../reference/points/index.ts';
+import { buildBodies } from '../../core/drawing/bodies.ts';
+import { LANDMARKS } from '../../reference/facts/landmarks.ts';
+import { palpationOf, PRESS_SECONDS } from '../../reference/facts/palpation.ts';
+import { MUSCLES } from '../../reference/facts/muscles/index.ts';
+import { POINTS } from '../../reference/facts/points/index.ts';
 
 /**
  * Fibre directions and attachments against standard anatomy (Gray's Anatomy, Terminologia Anatomica; sure). Angles in

@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest';
 import { drawnInches, midlineArc } from '../../core/atlas/body-inch.ts';
 import { locateAll } from '../../core/atlas/locate.ts';
-import { buildBodies } from '../../core/terrain/bodies.ts';
-import type { Vec3 } from '../../core/terrain/vector.ts';
-import { LANDMARKS } from '../../reference/landmarks.ts';
-import { POINTS } from '../../reference/points/index.ts';
+import { buildBodies } from '../../core/drawing/bodies.ts';
+import type { Vec3 } from '../../core/drawing/vector.ts';
+import { LANDMARKS } from '../../reference/facts/landmarks.ts';
+import { POINTS } from '../../reference/facts/points/index.ts';
 
 /**
  * Where points lie, against the wording of WHO Standard Acupuncture Point Locations in the Western Pacific Region

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { jStat } from 'jstat';
 import { mean as meanByLibrary, sum as sumByLibrary } from 'simple-statistics';
-import { InputError } from '../../core/errors.ts';
+import { InputError } from '../../core/words/errors.ts';
 import { tendernessTotal } from '../../core/measures/tenderness.ts';
 import { mean, sum } from '../../core/measures/answers.ts';
 import { eyeStrainTally, ocularSurface, screenBreaks, weeklyScreenHours } from '../../core/measures/eye-strain.ts';

@@ -98,7 +98,7 @@ describe('the names that changed', () => {
     expect((await findTemplate(mine.practiceId, templateId))!.body.steps).toEqual(routine.steps);
   });
   test('the tables of cautions and nodes hold the new ones only', () => {
-    const text = readFileSync('reference/techniques/frame.ts', 'utf8');
+    const text = readFileSync('reference/facts/techniques/frame.ts', 'utf8');
     expect(text).not.toMatch(/node\('(terminus|deep-cervical)'\)/);
   });
 });

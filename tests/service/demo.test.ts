@@ -1,11 +1,11 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { checkRoutine } from '../../core/routine/check.ts';
+import { checkRoutine } from '../../core/rules/check.ts';
 import { needsAttention } from '../../core/relief/attention.ts';
-import { screen } from '../../core/screening/screen.ts';
+import { screen } from '../../core/limits/screen.ts';
 import { ROUTINES } from '../../demo/routines.ts';
 import { DEMO_SIGN_IN, seedDemo } from '../../demo/seed.ts';
 import { CATALOGUE } from '../../reference/catalogue.ts';
-import { CAUTIONS } from '../../reference/cautions/index.ts';
+import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
 import { checkPassword } from '../../server/db/queries/accounts.server.ts';
 import { listClients } from '../../server/db/queries/clients.server.ts';
 import { coursesOf, coursesToLookAt } from '../../server/db/queries/courses.server.ts';

@@ -4,7 +4,7 @@ import { afterAll, beforeAll, expect, inject, test } from 'vitest';
 import routes from '../../app/routes.ts';
 import { parseRoutine } from '../../core/routine/schema.ts';
 import { seeded } from '../../demo/random.ts';
-import { CAUTIONS } from '../../reference/cautions/index.ts';
+import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
 import type { Served } from '../../scripts/lib/server.ts';
 import { connect } from '../../server/db/connection.ts';
 import { routineFrom } from '../support/routines.ts';

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { FIRST_TEXTS } from '../../reference/practice-texts.ts';
+import { FIRST_TEXTS } from '../../reference/facts/practice-texts.ts';
 import { cleanPhoto } from '../../server/photo-file.server.ts';
 import { auditTrail, checkTrail } from '../../server/db/queries/audit.server.ts';
 import { besideVisit } from '../../server/db/queries/beside-visit.server.ts';

@@ -1,7 +1,7 @@
-import { withPatch, workingOf, type Working } from '../../app/visit/session/working.ts';
-import type { Post, SaveAnswer } from '../../app/visit/session/save-queue.ts';
-import { EMPTY_FINDINGS } from '../../core/visit/findings.ts';
-import { EMPTY_SCREEN, hasEnded } from '../../core/visit/model.ts';
+import { withPatch, workingOf, type Working } from '../../app/rooms/visit/session/working.ts';
+import type { Post, SaveAnswer } from '../../app/rooms/visit/session/save-queue.ts';
+import { EMPTY_FINDINGS } from '../../core/record/findings.ts';
+import { EMPTY_SCREEN, hasEnded } from '../../core/record/model.ts';
 import type { VisitPatch } from '../../server/db/queries/save-visit.server.ts';
 import type { Visit } from '../../server/db/queries/visits.server.ts';
 

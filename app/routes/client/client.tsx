@@ -2,15 +2,15 @@ import { differenceInCalendarDays } from 'date-fns';
 import { Button } from 'react-bootstrap';
 import { data, Form, Link, NavLink, Outlet, redirect } from 'react-router';
 import { object } from 'yup';
-import { STAGE_NAMES } from '../../../core/visit/model';
+import { STAGE_NAMES } from '../../../core/record/model';
 import { findClient } from '../../../server/db/queries/clients.server';
 import { createVisit, openVisitBetween, visitTimes } from '../../../server/db/queries/visits.server';
 import { once } from '../../schemas/once';
 import { checkForm, readForm } from '../../schemas/read';
-import { notFound, requirePractitioner } from '../../session.server';
-import { dayIn } from '../../time.server';
-import { OnceKey } from '../../ui/once-key';
-import { dayOf } from '../../ui/time';
+import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { dayIn } from '../../../server/access/time.server';
+import { OnceKey } from '../../parts/fields/once-key';
+import { dayOf } from '../../parts/marks/time';
 import type { Route } from './+types/client';
 
 export async function loader({ request, params }: Route.LoaderArgs) {

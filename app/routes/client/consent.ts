@@ -3,7 +3,7 @@ import { giveConsent, withdrawConsent } from '../../../server/db/queries/consent
 import { practiceTexts } from '../../../server/db/queries/practice.server';
 import { consentSchema } from '../../schemas/practice';
 import { readJson } from '../../schemas/read';
-import { notFound, requirePractitioner } from '../../session.server';
+import { notFound, requirePractitioner } from '../../../server/access/session.server';
 import type { Route } from './+types/consent';
 
 /** Consent to the very wording that was shown, or its withdrawal. */

@@ -3,11 +3,11 @@ import { data, redirect, useActionData, useRouteLoaderData } from 'react-router'
 import { consentsOf } from '../../../server/db/queries/consents.server';
 import { practiceTexts } from '../../../server/db/queries/practice.server';
 import { updateClient } from '../../../server/db/queries/clients.server';
-import { ConsentLine } from '../../client/consent-line';
-import { ClientForm } from '../../client/client-form';
+import { ConsentLine } from '../../parts/fields/consent-line';
+import { ClientForm } from '../../rooms/client/client-form';
 import { clientInput, clientSchema } from '../../schemas/client';
 import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
-import { notFound, requirePractitioner } from '../../session.server';
+import { notFound, requirePractitioner } from '../../../server/access/session.server';
 import type { Route } from './+types/details';
 import type { loader as frame } from './client';
 

@@ -1,9 +1,9 @@
 import { data, redirect, useActionData } from 'react-router';
 import { createClient } from '../../../server/db/queries/clients.server';
-import { ClientForm } from '../../client/client-form';
+import { ClientForm } from '../../rooms/client/client-form';
 import { clientInput, clientSchema } from '../../schemas/client';
 import { checkForm, readForm } from '../../schemas/read';
-import { requirePractitioner } from '../../session.server';
+import { requirePractitioner } from '../../../server/access/session.server';
 import type { Route } from './+types/new';
 
 export const meta = () => [{ title: 'New client · Velvet Compass' }];

@@ -1,15 +1,15 @@
 import { Link, useRouteLoaderData } from 'react-router';
-import { roundHalfAway } from '../../../core/units';
+import { roundHalfAway } from '../../../core/words/units';
 import { MEASURES } from '../../../core/measures/reading';
 import { coursePoints, type RatedAt } from '../../../core/relief/attention';
 import { courseReason, courseTitle, judgeCourse, type Verdict } from '../../../core/relief/judgement';
 import { readingPairs, type ReadingPair } from '../../../core/relief/pairs';
-import { MUSCLES } from '../../../reference/muscles';
+import { MUSCLES } from '../../../reference/facts/muscles';
 import { endsOfClient, ratingsOfClient, type CourseRatings } from '../../../server/db/queries/readings.server';
-import { FaceChart } from '../../chart/face-chart';
-import { CourseChart } from '../../relief/course-chart';
-import { complaintName } from '../../visit/names';
-import { requirePractitioner } from '../../session.server';
+import { FaceChart } from '../../parts/chart/face-chart';
+import { CourseChart } from '../../parts/course/course-chart';
+import { complaintName } from '../../parts/words/names';
+import { requirePractitioner } from '../../../server/access/session.server';
 import type { Route } from './+types/relief';
 import type { loader as frame } from './client';
 

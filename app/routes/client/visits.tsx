@@ -1,18 +1,18 @@
 import { Button } from 'react-bootstrap';
 import { data, Form, Link, useActionData, useRouteLoaderData } from 'react-router';
 import { object, string } from 'yup';
-import { REACTION_NAMES, STAGE_NAMES } from '../../../core/visit/model';
+import { REACTION_NAMES, STAGE_NAMES } from '../../../core/record/model';
 import { ratingsOfVisits } from '../../../server/db/queries/readings.server';
 import { createVisit, VISITS_SHOWN, visitsOfClient } from '../../../server/db/queries/visits.server';
 import { calendarDay } from '../../schemas/day';
 import { once } from '../../schemas/once';
 import { checkForm, readForm } from '../../schemas/read';
-import { notFound, requirePractitioner } from '../../session.server';
-import { momentIn } from '../../time.server';
-import { FieldFrame } from '../../ui/field';
-import { OnceKey } from '../../ui/once-key';
-import { shortDay, timeOfDay } from '../../ui/time';
-import { complaintName } from '../../visit/names';
+import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { momentIn } from '../../../server/access/time.server';
+import { FieldFrame } from '../../parts/fields/field';
+import { OnceKey } from '../../parts/fields/once-key';
+import { shortDay, timeOfDay } from '../../parts/marks/time';
+import { complaintName } from '../../parts/words/names';
 import type { loader as frame } from './client';
 import type { Route } from './+types/visits';
 

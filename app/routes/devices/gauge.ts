@@ -2,7 +2,7 @@ import { data } from 'react-router';
 import { object, number, string } from 'yup';
 import { pressStream } from '../../../server/gauge.server';
 import { check } from '../../schemas/read';
-import { requirePractitioner } from '../../session.server';
+import { requirePractitioner } from '../../../server/access/session.server';
 import type { Route } from './+types/gauge';
 
 const pressSchema = object({

@@ -1,5 +1,5 @@
 import { NavLink, Outlet } from 'react-router';
-import { requirePractitioner } from '../../session.server';
+import { requirePractitioner } from '../../../server/access/session.server';
 import type { Route } from './+types/practice';
 
 export async function loader({ request }: Route.LoaderArgs) {

@@ -1,13 +1,13 @@
 import { Button } from 'react-bootstrap';
 import { data, Form, redirect, useActionData, useSearchParams } from 'react-router';
-import { ESSENTIAL_ON_FACE_PERCENT, PRODUCT_KINDS } from '../../../core/screening/products';
+import { ESSENTIAL_ON_FACE_PERCENT, PRODUCT_KINDS } from '../../../core/limits/products';
 import { addProduct, changeProduct, productsOf, type StoredProduct } from '../../../server/db/queries/practice.server';
-import { KeptRow } from '../../practice/kept-row';
+import { KeptRow } from '../../rooms/practice/kept-row';
 import { productSchema, readIngredients, type ProductForm as Values } from '../../schemas/practice';
 import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
-import { notFound, requirePractitioner } from '../../session.server';
-import { OnceKey } from '../../ui/once-key';
-import { Field, useCheckedForm, type Answered } from '../../ui/field';
+import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { OnceKey } from '../../parts/fields/once-key';
+import { Field, useCheckedForm, type Answered } from '../../parts/fields/field';
 import type { Route } from './+types/products';
 
 export async function loader({ request }: Route.LoaderArgs) {

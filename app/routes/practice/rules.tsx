@@ -1,12 +1,12 @@
 import { data, redirect, useActionData, useRouteLoaderData, useSearchParams } from 'react-router';
 import { addRule, changeRule, localRules } from '../../../server/db/queries/practice.server';
-import { cautionOf } from '../../../core/screening/local-rules';
-import { KeptRow } from '../../practice/kept-row';
-import { RuleForm } from '../../practice/rule-form';
+import { cautionOf } from '../../../core/limits/local-rules';
+import { KeptRow } from '../../rooms/practice/kept-row';
+import { RuleForm } from '../../rooms/practice/rule-form';
 import { ruleSchema } from '../../schemas/practice';
 import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
-import { notFound, requirePractitioner } from '../../session.server';
-import { takenAwayBy } from '../../visit/caution-words';
+import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { takenAwayBy } from '../../parts/words/caution-words';
 import type { Route } from './+types/rules';
 import type { loader as frame } from './practice';
 

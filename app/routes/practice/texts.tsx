@@ -1,11 +1,11 @@
 import { Button } from 'react-bootstrap';
 import { data, Form, redirect, useActionData, useRouteLoaderData } from 'react-router';
-import { TEXT_KINDS, TEXT_NAMES, type PracticeText } from '../../../core/visit/consent';
+import { TEXT_KINDS, TEXT_NAMES, type PracticeText } from '../../../core/record/consent';
 import { practiceTexts, writeText } from '../../../server/db/queries/practice.server';
 import { textSchema } from '../../schemas/practice';
 import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
-import { requirePractitioner } from '../../session.server';
-import { Field, HiddenField, useCheckedForm, type Answered } from '../../ui/field';
+import { requirePractitioner } from '../../../server/access/session.server';
+import { Field, HiddenField, useCheckedForm, type Answered } from '../../parts/fields/field';
 import type { Route } from './+types/texts';
 import type { loader as frame } from './practice';
 

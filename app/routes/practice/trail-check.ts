@@ -1,6 +1,6 @@
 import { data } from 'react-router';
 import { checkTrail } from '../../../server/db/queries/audit.server';
-import { requirePractitioner } from '../../session.server';
+import { requirePractitioner } from '../../../server/access/session.server';
 import type { Route } from './+types/trail-check';
 
 /** Checks the portion of the trail after an entry; the page asks again until it is whole. */

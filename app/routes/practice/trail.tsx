@@ -1,8 +1,8 @@
 import { Link, redirect } from 'react-router';
 import { auditTrail } from '../../../server/db/queries/audit.server';
-import { TrailCheck } from '../../practice/trail-check';
-import { requirePractitioner } from '../../session.server';
-import { shortDay, timeOfDay } from '../../ui/time';
+import { TrailCheck } from '../../rooms/practice/trail-check';
+import { requirePractitioner } from '../../../server/access/session.server';
+import { shortDay, timeOfDay } from '../../parts/marks/time';
 import type { Route } from './+types/trail';
 
 const SHOWN = 100;

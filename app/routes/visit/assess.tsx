@@ -1,18 +1,18 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { habitWords } from '../../../core/visit/habit-sides';
-import { AssessChart, type ChartMode } from '../../visit/assess-chart';
-import { useVisit } from '../../visit/context';
-import { LevelSection } from '../../visit/level-section';
-import { MeasuresSection } from '../../visit/measures-section';
-import { OpeningFields } from '../../visit/opening-fields';
-import { PressCount } from '../../visit/press-count';
-import { Ratings } from '../../visit/ratings';
-import { SaveConflict, SaveState } from '../../visit/save-note';
-import { ScanSection } from '../../visit/scan-section';
-import { SpotsSection } from '../../visit/spots-section';
-import { TendernessTable } from '../../visit/tenderness-table';
-import { ThresholdSection } from '../../visit/threshold-section';
+import { habitWords } from '../../../core/record/habit-sides';
+import { AssessChart, type ChartMode } from '../../rooms/visit/assess/assess-chart';
+import { useVisit } from '../../rooms/visit/session/context';
+import { LevelSection } from '../../rooms/visit/assess/level-section';
+import { MeasuresSection } from '../../rooms/visit/assess/measures-section';
+import { OpeningFields } from '../../rooms/visit/assess/opening-fields';
+import { PressCount } from '../../rooms/visit/assess/press-count';
+import { Ratings } from '../../rooms/visit/assess/ratings';
+import { SaveConflict, SaveState } from '../../rooms/visit/session/save-note';
+import { ScanSection } from '../../rooms/visit/assess/scan-section';
+import { SpotsSection } from '../../rooms/visit/assess/spots-section';
+import { TendernessTable } from '../../rooms/visit/assess/tenderness-table';
+import { ThresholdSection } from '../../rooms/visit/assess/threshold-section';
 
 export default function Assess() {
   const { goTo, ended, client } = useVisit();

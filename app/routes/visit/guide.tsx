@@ -1,8 +1,8 @@
 import { Link } from 'react-router';
 import { runsOfVisit } from '../../../server/db/queries/runs.server';
-import { Player } from '../../guide/player';
-import { requirePractitioner } from '../../session.server';
-import { useVisit } from '../../visit/context';
+import { Player } from '../../parts/player/player';
+import { requirePractitioner } from '../../../server/access/session.server';
+import { useVisit } from '../../rooms/visit/session/context';
 import type { Route } from './+types/guide';
 
 export async function loader({ request, params }: Route.LoaderArgs) {

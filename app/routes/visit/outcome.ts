@@ -2,8 +2,8 @@ import { data } from 'react-router';
 import { object, string } from 'yup';
 import { noteReferralOutcome } from '../../../server/db/queries/visits.server';
 import { checkForm, readForm } from '../../schemas/read';
-import { notFound, requirePractitioner } from '../../session.server';
-import { dayOf } from '../../ui/time';
+import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { dayOf } from '../../parts/marks/time';
 import type { Route } from './+types/outcome';
 
 const outcomeSchema = object({

@@ -1,5 +1,5 @@
 import { data } from 'react-router';
-import { mayBeOverridden } from '../../../core/screening/override';
+import { mayBeOverridden } from '../../../core/limits/override';
 import { isOwnPassword } from '../../../server/db/queries/accounts.server';
 import { forgetTries, takeTry } from '../../../server/db/queries/attempts.server';
 import { signOverride } from '../../../server/db/queries/overrides.server';
@@ -7,7 +7,7 @@ import { cautionsOf } from '../../../server/db/queries/practice.server';
 import { findVisit } from '../../../server/db/queries/visits.server';
 import { overrideSchema } from '../../schemas/practice';
 import { readJson } from '../../schemas/read';
-import { notFound, requirePractitioner } from '../../session.server';
+import { notFound, requirePractitioner } from '../../../server/access/session.server';
 import type { Route } from './+types/override';
 
 /** Signs the override of one caution for one visit: a reason, and the own password under it. */

@@ -1,10 +1,10 @@
 import { data } from 'react-router';
 import { mixed, number, object, string } from 'yup';
-import { InputError } from '../../../core/errors';
-import { checkedMarks } from '../../../core/symmetry/levelness';
+import { InputError } from '../../../core/words/errors';
+import { checkedMarks } from '../../../core/measures/levelness';
 import { erasePhoto, markPhoto, photoBytes, photoSize } from '../../../server/db/queries/photos.server';
 import { readJson } from '../../schemas/read';
-import { notFound, requirePractitioner } from '../../session.server';
+import { notFound, requirePractitioner } from '../../../server/access/session.server';
 import type { Route } from './+types/photo-one';
 
 /** The picture itself, for this practice only; once erased, no cache shows it any more. */

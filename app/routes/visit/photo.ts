@@ -1,13 +1,13 @@
 import { data } from 'react-router';
-import { InputError } from '../../../core/errors';
-import { consentState } from '../../../core/visit/consent';
-import { hasEnded } from '../../../core/visit/model';
+import { InputError } from '../../../core/words/errors';
+import { consentState } from '../../../core/record/consent';
+import { hasEnded } from '../../../core/record/model';
 import { consentsOf } from '../../../server/db/queries/consents.server';
 import { keepPhoto } from '../../../server/db/queries/photos.server';
 import { practiceTexts } from '../../../server/db/queries/practice.server';
 import { findVisit } from '../../../server/db/queries/visits.server';
 import { cleanPhoto, photoBody } from '../../../server/photo-file.server';
-import { notFound, requirePractitioner } from '../../session.server';
+import { notFound, requirePractitioner } from '../../../server/access/session.server';
 import type { Route } from './+types/photo';
 
 /** Takes a front photo, as the bare file. Nothing is stored unless it is a whole picture and the client consents. */

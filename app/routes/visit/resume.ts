@@ -1,7 +1,7 @@
 import { redirect } from 'react-router';
-import { STAGES } from '../../../core/visit/model';
+import { STAGES } from '../../../core/record/model';
 import { findVisit } from '../../../server/db/queries/visits.server';
-import { notFound, requirePractitioner } from '../../session.server';
+import { notFound, requirePractitioner } from '../../../server/access/session.server';
 import type { Route } from './+types/resume';
 
 /** Opens a visit where it stands. */

@@ -1,15 +1,15 @@
 import { data } from 'react-router';
 import { array, mixed, number, object, string } from 'yup';
-import { InputError } from '../../../core/errors';
+import { InputError } from '../../../core/words/errors';
 import { parseGuideEvent } from '../../../core/guide/machine';
-import { checkRoutine } from '../../../core/routine/check';
-import { hasEnded } from '../../../core/visit/model';
+import { checkRoutine } from '../../../core/rules/check';
+import { hasEnded } from '../../../core/record/model';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { openRun, takeEvents } from '../../../server/db/queries/runs.server';
 import { findVisit } from '../../../server/db/queries/visits.server';
 import { readJson } from '../../schemas/read';
-import { screeningOf } from '../../screening.server';
-import { notFound, requirePractitioner } from '../../session.server';
+import { screeningOf } from '../../../server/access/screening.server';
+import { notFound, requirePractitioner } from '../../../server/access/session.server';
 import type { Route } from './+types/run';
 
 const bodySchema = object({

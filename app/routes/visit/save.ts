@@ -1,15 +1,15 @@
 import { data } from 'react-router';
 import { checkedAnswers, measureOf } from '../../../core/measures/catalogue';
-import { newlyBanned } from '../../../core/screening/admit';
-import type { Screening } from '../../../core/screening/screen';
-import type { Referral } from '../../../core/visit/model';
+import { newlyBanned } from '../../../core/limits/admit';
+import type { Screening } from '../../../core/limits/screen';
+import type { Referral } from '../../../core/record/model';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { saveVisit, type VisitPatch } from '../../../server/db/queries/save-visit.server';
 import { findVisit, type Visit } from '../../../server/db/queries/visits.server';
 import { readJson } from '../../schemas/read';
-import { screeningOf } from '../../screening.server';
+import { screeningOf } from '../../../server/access/screening.server';
 import { readFindings, saveSchema } from '../../schemas/visit';
-import { notFound, requirePractitioner } from '../../session.server';
+import { notFound, requirePractitioner } from '../../../server/access/session.server';
 import type { Route } from './+types/save';
 
 const STATUS = { saved: 200, stale: 409, ended: 409, missing: 404, refused: 422 } as const;

@@ -1,20 +1,20 @@
 import { useState } from 'react';
 import { Button, Form as BsForm } from 'react-bootstrap';
 import { Link } from 'react-router';
-import type { Answer, Answers, Caution } from '../../../core/screening/screen';
-import { preparationFor } from '../../../core/screening/preparation';
+import type { Answer, Answers, Caution } from '../../../core/limits/screen';
+import { preparationFor } from '../../../core/limits/preparation';
 import { CATALOGUE } from '../../../reference/catalogue';
-import { PREPARATION } from '../../../reference/preparation';
-import { FaceChart } from '../../chart/face-chart';
-import { takenAwayBy } from '../../visit/caution-words';
-import { useKeys } from '../../ui/use-keys';
-import { keepOffMarks } from '../../visit/chart-marks';
-import { useVisit } from '../../visit/context';
-import { ProductChoice } from '../../visit/product-choice';
-import { ReferNote } from '../../visit/refer-note';
-import { SaveConflict, SaveState } from '../../visit/save-note';
-import { ScreenResult } from '../../visit/screen-result';
-import { VisitConsent } from '../../visit/visit-consent';
+import { PREPARATION } from '../../../reference/facts/preparation';
+import { FaceChart } from '../../parts/chart/face-chart';
+import { takenAwayBy } from '../../parts/words/caution-words';
+import { useKeys } from '../../parts/keys/use-keys';
+import { keepOffMarks } from '../../parts/chart/chart-marks';
+import { useVisit } from '../../rooms/visit/session/context';
+import { ProductChoice } from '../../rooms/visit/screen/product-choice';
+import { ReferNote } from '../../rooms/visit/screen/refer-note';
+import { SaveConflict, SaveState } from '../../rooms/visit/session/save-note';
+import { ScreenResult } from '../../rooms/visit/screen/screen-result';
+import { VisitConsent } from '../../rooms/visit/screen/visit-consent';
 
 const GROUPS = [
   { group: 'red-flag', title: 'Red flags', none: 'None of these' },

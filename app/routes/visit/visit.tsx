@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { Outlet, useLocation, useRevalidator } from 'react-router';
-import { STAGES, type Stage } from '../../../core/visit/model';
+import { STAGES, type Stage } from '../../../core/record/model';
 import { besideVisit } from '../../../server/db/queries/beside-visit.server';
 import { findClient } from '../../../server/db/queries/clients.server';
 import { latestMeasures } from '../../../server/db/queries/measures.server';
@@ -8,11 +8,11 @@ import { scoresOfClient } from '../../../server/db/queries/scores.server';
 import { readingsBefore, readingsOfVisit } from '../../../server/db/queries/readings.server';
 import { findVisit, visitBefore, visitNumber } from '../../../server/db/queries/visits.server';
 import { hasGauge } from '../../../server/gauge.server';
-import { ClientChart } from '../../chart/client-chart';
-import { useFitted } from '../../chart/fitted';
-import { notFound, requirePractitioner } from '../../session.server';
-import { ClientStrip } from '../../visit/client-strip';
-import { useVisit, VisitProvider } from '../../visit/context';
+import { ClientChart } from '../../parts/chart/client-chart';
+import { useFitted } from '../../parts/chart/fitted';
+import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { ClientStrip } from '../../rooms/visit/frame/client-strip';
+import { useVisit, VisitProvider } from '../../rooms/visit/session/context';
 import type { Route } from './+types/visit';
 
 export async function loader({ request, params }: Route.LoaderArgs) {

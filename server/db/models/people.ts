@@ -6,8 +6,8 @@ import {
   type InferCreationAttributes,
   type Sequelize,
 } from 'sequelize';
-import type { HabitSides } from '../../../core/visit/habit-sides.ts';
-import type { Pressure, Side } from '../../../core/units.ts';
+import type { HabitSides } from '../../../core/record/habit-sides.ts';
+import type { Pressure, Side } from '../../../core/words/units.ts';
 import type { ComplaintKind } from '../../../core/routine/technique.ts';
 
 const uuid = { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 };

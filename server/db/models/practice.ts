@@ -6,10 +6,10 @@ import {
   type InferCreationAttributes,
   type Sequelize,
 } from 'sequelize';
-import type { LocalRule } from '../../../core/screening/local-rules.ts';
-import type { Product } from '../../../core/screening/products.ts';
-import type { PhotoMarks } from '../../../core/symmetry/levelness.ts';
-import type { TextKind } from '../../../core/visit/consent.ts';
+import type { LocalRule } from '../../../core/limits/local-rules.ts';
+import type { Product } from '../../../core/limits/products.ts';
+import type { PhotoMarks } from '../../../core/measures/levelness.ts';
+import type { TextKind } from '../../../core/record/consent.ts';
 
 const uuid = { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 };
 const practiceId = { type: DataTypes.UUID, allowNull: false };

@@ -9,9 +9,9 @@ import {
 import type { Routine } from '../../../core/routine/model.ts';
 import type { StepRecord } from '../../../core/guide/machine.ts';
 import type { MeasureKey, ReadingPhase, ReadingSource } from '../../../core/measures/reading.ts';
-import type { Findings } from '../../../core/visit/findings.ts';
-import type { Referral, Screen, VisitRecord, VisitStage } from '../../../core/visit/model.ts';
-import type { Side } from '../../../core/units.ts';
+import type { Findings } from '../../../core/record/findings.ts';
+import type { Referral, Screen, VisitRecord, VisitStage } from '../../../core/record/model.ts';
+import type { Side } from '../../../core/words/units.ts';
 
 const uuid = { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 };
 const practiceId = { type: DataTypes.UUID, allowNull: false };

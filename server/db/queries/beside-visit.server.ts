@@ -1,9 +1,9 @@
-import { cautionOf } from '../../../core/screening/local-rules.ts';
-import type { LocalRule } from '../../../core/screening/local-rules.ts';
-import type { Override } from '../../../core/screening/override.ts';
-import type { PatchTest, Product } from '../../../core/screening/products.ts';
-import type { Caution } from '../../../core/screening/screen.ts';
-import type { Consent, PracticeText, TextKind } from '../../../core/visit/consent.ts';
+import { cautionOf } from '../../../core/limits/local-rules.ts';
+import type { LocalRule } from '../../../core/limits/local-rules.ts';
+import type { Override } from '../../../core/limits/override.ts';
+import type { PatchTest, Product } from '../../../core/limits/products.ts';
+import type { Caution } from '../../../core/limits/screen.ts';
+import type { Consent, PracticeText, TextKind } from '../../../core/record/consent.ts';
 import { database } from '../connection.ts';
 import type { Photo } from './photos.server.ts';
 import { latestTexts, type StoredProduct } from './practice.server.ts';

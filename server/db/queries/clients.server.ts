@@ -1,7 +1,7 @@
 import { Op, QueryTypes, type Transaction } from 'sequelize';
 import type { ComplaintKind } from '../../../core/routine/technique.ts';
-import type { Pressure, Side } from '../../../core/units.ts';
-import type { HabitSides } from '../../../core/visit/habit-sides.ts';
+import type { Pressure, Side } from '../../../core/words/units.ts';
+import type { HabitSides } from '../../../core/record/habit-sides.ts';
 import { database } from '../connection.ts';
 import { ClientModel, ComplaintModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';

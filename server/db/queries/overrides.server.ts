@@ -1,5 +1,5 @@
-import type { Override } from '../../../core/screening/override.ts';
-import { hasEnded } from '../../../core/visit/model.ts';
+import type { Override } from '../../../core/limits/override.ts';
+import { hasEnded } from '../../../core/record/model.ts';
 import { database } from '../connection.ts';
 import { OverrideModel, VisitModel } from '../models/index.ts';
 import { writeAudit } from './audit.server.ts';

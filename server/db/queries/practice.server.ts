@@ -1,10 +1,10 @@
 import { Op, type Transaction } from 'sequelize';
-import { cautionOf, type LocalRule } from '../../../core/screening/local-rules.ts';
-import type { Product } from '../../../core/screening/products.ts';
-import type { Caution } from '../../../core/screening/screen.ts';
-import { TEXT_KINDS, type PracticeText, type TextKind } from '../../../core/visit/consent.ts';
-import { CAUTIONS } from '../../../reference/cautions/index.ts';
-import { FIRST_TEXTS } from '../../../reference/practice-texts.ts';
+import { cautionOf, type LocalRule } from '../../../core/limits/local-rules.ts';
+import type { Product } from '../../../core/limits/products.ts';
+import type { Caution } from '../../../core/limits/screen.ts';
+import { TEXT_KINDS, type PracticeText, type TextKind } from '../../../core/record/consent.ts';
+import { CAUTIONS } from '../../../reference/facts/cautions/index.ts';
+import { FIRST_TEXTS } from '../../../reference/facts/practice-texts.ts';
 import { database } from '../connection.ts';
 import { LocalRuleModel, PracticeTextModel, ProductModel } from '../models/index.ts';
 import { writeAudit } from './audit.server.ts';

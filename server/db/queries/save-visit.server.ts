@@ -3,9 +3,9 @@ import { Op, type Transaction } from 'sequelize';
 import { measureOf, scoreSoFar, type MeasureAnswers } from '../../../core/measures/catalogue.ts';
 import type { MeasureKey, Reading, ReadingPhase } from '../../../core/measures/reading.ts';
 import type { Routine } from '../../../core/routine/model.ts';
-import type { Side } from '../../../core/units.ts';
-import { hasEnded, type Referral, type Screen, type VisitRecord, type VisitStage } from '../../../core/visit/model.ts';
-import type { Findings } from '../../../core/visit/findings.ts';
+import type { Side } from '../../../core/words/units.ts';
+import { hasEnded, type Referral, type Screen, type VisitRecord, type VisitStage } from '../../../core/record/model.ts';
+import type { Findings } from '../../../core/record/findings.ts';
 import { database } from '../connection.ts';
 import { canonical } from '../../audit-chain.ts';
 import {

@@ -7,8 +7,8 @@ import {
   type Screen,
   type VisitRecord,
   type VisitStage,
-} from '../../../core/visit/model.ts';
-import { withFindings, type Findings } from '../../../core/visit/findings.ts';
+} from '../../../core/record/model.ts';
+import { withFindings, type Findings } from '../../../core/record/findings.ts';
 import { database } from '../connection.ts';
 import { ClientModel, PractitionerModel, VisitModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';

@@ -1,9 +1,0 @@
-import { createContext } from 'react';
-import type { ClientMeasures } from '../../core/atlas/client-measure';
-import type { FittedHead } from './fitted';
-
-/** Whose face the charts of a page show: measures, and the drawing fitted to them when this device has it. */
-export const ClientChart = createContext<{ measures: ClientMeasures | null; head: FittedHead | null }>({
-  measures: null,
-  head: null,
-});

@@ -1,0 +1,51 @@
+import type { Reading, ReadingPhase } from '../../../core/measures/reading';
+import type { Routine } from '../../../core/routine/model';
+import { keepOffPlaces } from '../../../core/limits/keep-off';
+import type { Screening } from '../../../core/limits/screen';
+import type { OneSide, Side } from '../../../core/words/units';
+import { KEEP_OFF, REGION_PATCHES } from '../../../reference/facts/other-places';
+import type { KeepOff, Sounding, Stop } from './layers';
+import { placesOn } from './places';
+
+const PX_PER_MM = 1.5;
+const RADIUS = new Map<string, number>(REGION_PATCHES.map((r) => [r.id, r.radiusMm * PX_PER_MM * 0.8]));
+
+/** What is off limits today, and the joint that never is pressed. */
+export function keepOffMarks(screening: Screening): KeepOff[] {
+  const today = keepOffPlaces(screening).flatMap(({ place, why }) =>
+    placesOn(place, 'both').map((p) => ({
+      place: p,
+      radius: place.kind === 'region' ? (RADIUS.get(place.id) ?? 14) : 10,
+      word: why.toLowerCase(),
+      named: true,
+    })),
+  );
+  return [...today, ...standingMarks()];
+}
+
+export const standingMarks = (): KeepOff[] =>
+  KEEP_OFF.flatMap((k) =>
+    placesOn({ kind: 'keep-off', id: k.id }, 'both').map((place) => ({ place, radius: 6, word: k.name, named: false })),
+  );
+
+export const soundingsOf = (readings: readonly Reading[], phase: ReadingPhase): Sounding[] =>
+  readings
+    .filter((r) => r.measure === 'tenderness' && r.phase === phase)
+    .map((r) => ({ place: { kind: 'muscle', id: r.place, side: r.side as OneSide }, value: r.value }));
+
+const planSide = (mode: Routine['steps'][number]['sides']['mode']): Side =>
+  mode === 'together' || mode === 'each' ? 'both' : mode;
+
+/** Numbered stops of a routine; a step over several places stops at the first it finds on each side. */
+export function stopsOf(routine: Routine, chosen: string | null): Stop[] {
+  return routine.steps.flatMap((step, i) => {
+    const first = step.places.map((p) => placesOn(p, planSide(step.sides.mode))).find((p) => p.length) ?? [];
+    return first.map((place) => ({
+      id: step.id,
+      number: i + 1,
+      place,
+      pressure: step.pressure,
+      active: step.id === chosen,
+    }));
+  });
+}

@@ -1,0 +1,98 @@
+import { useEffect, useRef, useState } from 'react';
+import type { ChartData } from '../../../core/atlas/chart-data';
+import { proportionsOf, type ClientMeasures } from '../../../core/atlas/client-measure';
+import type { Proportions } from '../../../core/drawing/proportions';
+import type { View } from './places';
+import { innerSvg } from './terrain';
+
+/** A head drawn to one client's own proportions, with everything on it. */
+export interface FittedHead extends ChartData {
+  /** Inner markup by view. */
+  svg: Partial<Record<View, string>>;
+}
+export type FitMessage = { done: number; of: number } | { head: FittedHead } | { failed: string };
+
+/** Changes when the drawing does, so that what was kept from before is not used. */
+const KEPT_AS = 'velvet-fitted-1';
+/** Samples per px: about a quarter of the work of the standard drawing, nearly the same at 440 px. */
+const FIT_RESOLUTION = 0.8;
+
+const keyOf = (proportions: Partial<Proportions>): string =>
+  `/fitted/${
+    Object.entries(proportions)
+      .sort()
+      .map(([k, v]) => `${k}-${v}`)
+      .join('_') || 'standard'
+  }`;
+
+/** A drawing kept on this device from an earlier time. */
+async function kept(key: string): Promise<FittedHead | null> {
+  if (!('caches' in globalThis)) return null;
+  const found = await (await caches.open(KEPT_AS)).match(key);
+  return found ? ((await found.json()) as FittedHead) : null;
+}
+async function keep(key: string, head: FittedHead): Promise<void> {
+  if (!('caches' in globalThis)) return;
+  await (
+    await caches.open(KEPT_AS)
+  ).put(key, new Response(JSON.stringify(head), { headers: { 'Content-Type': 'application/json' } }));
+}
+
+export interface Fitting {
+  head: FittedHead | null;
+  /** 0–1 while it is being drawn. */
+  progress: number | null;
+  failed: string | null;
+  /** Draw it now, in a worker; about half a minute, once per client. Null when there is nothing to fit. */
+  draw: (() => void) | null;
+}
+
+/** The chart fitted to a client's measures: taken from this device if it was drawn before, else drawn when asked. */
+export function useFitted(measures: ClientMeasures | null): Fitting {
+  const proportions = measures ? proportionsOf(measures) : {};
+  const key = keyOf(proportions);
+  const [state, set] = useState<{
+    key: string;
+    head: FittedHead | null;
+    progress: number | null;
+    failed: string | null;
+  }>({ key: '', head: null, progress: null, failed: null });
+  const worker = useRef<Worker | null>(null);
+  const wanted = JSON.stringify(proportions);
+  const nothing = wanted === '{}';
+  useEffect(() => {
+    let current = true;
+    if (!nothing)
+      void kept(key)
+        .then((head) => current && head && set({ key, head, progress: null, failed: null }))
+        .catch(() => {});
+    return () => {
+      current = false;
+      worker.current?.terminate();
+      worker.current = null;
+    };
+  }, [key, nothing]);
+  const draw = () => {
+    worker.current?.terminate();
+    const drawing = new Worker(new URL('../../workers/fit-head.ts', import.meta.url), { type: 'module' });
+    worker.current = drawing;
+    set({ key, head: null, progress: 0, failed: null });
+    drawing.onmessage = ({ data }: MessageEvent<FitMessage>) => {
+      if ('done' in data) set({ key, head: null, progress: data.done / data.of, failed: null });
+      else if ('failed' in data) set({ key, head: null, progress: null, failed: data.failed });
+      else {
+        const head: FittedHead = {
+          ...data.head,
+          svg: Object.fromEntries(Object.entries(data.head.svg).map(([view, text]) => [view, innerSvg(text)])),
+        };
+        set({ key, head, progress: null, failed: null });
+        void keep(key, head).catch(() => {});
+        drawing.terminate();
+      }
+    };
+    drawing.onerror = () => set({ key, head: null, progress: null, failed: 'The drawing stopped.' });
+    drawing.postMessage({ proportions: JSON.parse(wanted), resolution: FIT_RESOLUTION });
+  };
+  const mine = state.key === key ? state : { head: null, progress: null, failed: null };
+  return { head: mine.head, progress: mine.progress, failed: mine.failed, draw: nothing ? null : draw };
+}

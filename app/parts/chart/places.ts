@@ -1,0 +1,86 @@
+import type { ChartPlace } from '../../../core/atlas/chart-data';
+import type { PlaceRef } from '../../../core/routine/model';
+import type { Spot } from '../../../core/drawing/places';
+import { CAMERAS, leftEdge, sheetOf, VIEWS, type View } from '../../../core/drawing/views';
+import type { OneSide, Side } from '../../../core/words/units';
+import PLACES from '../../../reference/derived/places.json';
+
+export { sheetOf, VIEWS, type View };
+export const VIEW_NAMES: Record<View, string> = {
+  front: 'Front',
+  right: 'Right',
+  left: 'Left',
+  back: 'Back',
+  top: 'Top',
+  chest: 'Chest',
+  palms: 'Palms',
+  backs: 'Hands',
+};
+
+export type { Spot };
+export type PlaceTable = Readonly<Record<string, ChartPlace>>;
+/** The places of the standard drawing. */
+export const places = PLACES as unknown as PlaceTable;
+
+/** A place on one side: what marks are put on and what can be picked. */
+export interface Place {
+  kind: PlaceRef['kind'];
+  id: string;
+  side: OneSide | 'midline';
+}
+export const placeKey = (p: Place): string => `${p.kind}:${p.id}.${p.side}`;
+
+/** The single-sided places behind a reference worked on some side; a place on the midline stays there. */
+export function placesOn(ref: PlaceRef, side: Side): Place[] {
+  const { kind, id } = ref;
+  if (places[`${kind}:${id}.midline`]) return [{ kind, id, side: 'midline' }];
+  const sides: OneSide[] = side === 'both' || side === 'midline' ? ['left', 'right'] : [side];
+  return sides.filter((s) => places[`${kind}:${id}.${s}`]).map((s) => ({ kind, id, side: s }));
+}
+
+/** Where a place is drawn in a view; null where it cannot be seen. */
+export const spotOf = (place: Place, view: View): Spot | null => places[placeKey(place)]?.views[view] ?? null;
+
+/** On the drawn head or hand, in mm; null when it is not drawn. */
+export const worldOf = (place: Place): ChartPlace | null => places[placeKey(place)] ?? null;
+
+/** Mirrored for self-work in front of a mirror: the drawing is flipped, words are not. */
+export const flipX = (x: number, mirrored: boolean, view: View): number => (mirrored ? sheetOf(view).width - x : x);
+
+/** Finds where a place is shown: by place, or by the key of something that is no place of work. */
+export type Shown = (place: Place | string) => Spot | null;
+
+/** Places as one view shows them, mirrored or not, on the standard drawing or on one fitted to a client. */
+export const shownIn =
+  (view: View, mirrored: boolean, table: PlaceTable = places): Shown =>
+  (place) => {
+    const spot = table[typeof place === 'string' ? place : placeKey(place)]?.views[view];
+    return spot ? { x: flipX(spot.x, mirrored, view), y: spot.y } : null;
+  };
+
+/** How squarely a view looks at a place: 1 = straight on. */
+function facing(place: Place, view: View): number {
+  const located = places[placeKey(place)];
+  if (!located?.views[view]) return -1;
+  const [x, y, z] = located.mm as readonly [number, number, number];
+  if (CAMERAS[view].body === 'hand') return view === 'palms' ? z / 30 : -z / 30;
+  const length = Math.hypot(x / 75, z / 100) || 1;
+  const level = { front: z / 100, back: -z / 100, left: x / 75, right: -x / 75 } as Partial<Record<View, number>>;
+  if (level[view] !== undefined) return (level[view] / length) * (y > 95 ? 0.4 : 1);
+  if (view === 'top') return (y - 75) / 45;
+  return y < -160 && z > -40 ? 1.05 : 0; // the chest
+}
+
+/** The view that shows most of these places squarely; one that hides a place pays for it, ties go to the front. */
+export function bestView(wanted: readonly Place[]): View {
+  const score = (view: View) => wanted.reduce((sum, p) => sum + facing(p, view), view === 'front' ? 0.01 : 0);
+  return [...VIEWS].sort((a, b) => score(b) - score(a))[0]!;
+}
+
+/** Words at the edges of a view, left edge first. Profiles show one side only. */
+export function edgesOf(view: View, mirrored: boolean): [string, string] {
+  const left = leftEdge(view);
+  if (left === null) return [`client’s ${view}`, ''];
+  const edges: [string, string] = left === 'right' ? ['R', 'L'] : ['L', 'R'];
+  return mirrored ? [edges[1], edges[0]] : edges;
+}

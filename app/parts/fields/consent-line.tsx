@@ -1,0 +1,81 @@
+import { useState } from 'react';
+import { Button } from 'react-bootstrap';
+import {
+  consentState,
+  TEXT_NAMES,
+  type Consent,
+  type ConsentKind,
+  type PracticeText,
+} from '../../../core/record/consent';
+import { dayOf, dayWords } from '../marks/time';
+import { send } from '../../rooms/visit/session/send';
+
+interface Props {
+  clientId: string;
+  kind: ConsentKind;
+  /** The wording of today. */
+  text: PracticeText;
+  consents: readonly Consent[];
+  timeZone: string;
+  onConsents: (consents: Consent[]) => void;
+}
+
+/** Whether the client consents to today's wording, the wording itself, and one button to note it or take it back. */
+export function ConsentLine({ clientId, kind, text, consents, timeZone, onConsents }: Props) {
+  const [shown, setShown] = useState(false);
+  const [failed, setFailed] = useState('');
+  const now = consentState(consents, kind, text.version);
+  const versionWords = text.version ? `version ${text.version}` : 'the first wording';
+  const told =
+    now.state === 'given'
+      ? `given ${dayWords(dayOf(now.consent.givenAt, timeZone))}, ${versionWords}`
+      : now.state === 'outdated'
+        ? `given to an older wording (version ${now.consent.textVersion}); the present one is ${versionWords}`
+        : now.state === 'withdrawn'
+          ? 'taken back by the client'
+          : 'not on file yet';
+  const write = async (what: 'give' | 'withdraw') => {
+    const answer = await send<{ consent?: Consent }>(`/clients/${clientId}/consent`, {
+      kind,
+      do: what,
+      textVersion: text.version,
+    });
+    setFailed(answer.ok ? '' : answer.message);
+    if (!answer.ok) return;
+    const given = answer.value.consent;
+    onConsents(
+      given
+        ? [...consents, given]
+        : consents.map((c) =>
+            c.kind === kind && !c.withdrawnAt ? { ...c, withdrawnAt: new Date().toISOString() } : c,
+          ),
+    );
+  };
+  return (
+    <div className="consent-line">
+      <div>
+        <strong>{TEXT_NAMES[text.kind]}</strong>{' '}
+        <span className={now.state === 'given' ? 'soft' : 'worse'}>{told}</span>
+        <Button variant="link" aria-expanded={shown} onClick={() => setShown(!shown)}>
+          {shown ? 'Hide the wording' : 'Read the wording'}
+        </Button>
+        {now.state === 'given' || now.state === 'outdated' ? (
+          <Button variant="link" onClick={() => void write('withdraw')}>
+            Client takes it back
+          </Button>
+        ) : null}
+        {now.state !== 'given' && (
+          <Button size="sm" variant="outline-primary" onClick={() => void write('give')}>
+            Client agrees
+          </Button>
+        )}
+      </div>
+      {shown && <blockquote className="small mb-0">{text.body}</blockquote>}
+      {failed && (
+        <div className="caution small" role="alert">
+          {failed}
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,9 @@
+import type { AtlasEntry } from '../../../core/atlas/search';
+import { CATALOGUE } from '../../../reference/catalogue';
+import { placesOn, type Place } from '../../parts/chart/places';
+
+/** Where an entry of the atlas is on the chart; the client's left side stands for both. */
+export function placesOfEntry(entry: Pick<AtlasEntry, 'kind' | 'id'>): Place[] {
+  if (entry.kind !== 'technique') return placesOn({ kind: entry.kind, id: entry.id }, 'left');
+  return (CATALOGUE.techniques.get(entry.id)?.places ?? []).flatMap((place) => placesOn(place, 'left'));
+}

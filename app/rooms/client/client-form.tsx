@@ -1,0 +1,115 @@
+import { Button } from 'react-bootstrap';
+import { useFieldArray } from 'react-hook-form';
+import { Form } from 'react-router';
+import { COMPLAINT_KINDS } from '../../../core/routine/technique';
+import { PRESSURES } from '../../../core/words/units';
+import { HABIT_LABELS, HABITS } from '../../../core/record/habit-sides';
+import type { Client } from '../../../server/db/queries/clients.server';
+import { clientSchema, type ClientForm as Values } from '../../schemas/client';
+import type { Answered } from '../../parts/fields/field';
+import { Field, HiddenField, useCheckedForm } from '../../parts/fields/field';
+import { OnceKey } from '../../parts/fields/once-key';
+import { COMPLAINT_NAMES } from '../../parts/words/names';
+
+const EMPTY_COMPLAINT = {
+  id: '',
+  kind: 'jaw' as const,
+  side: 'both' as const,
+  label: '',
+  onset: '',
+  triggers: '',
+  goal: '',
+  closed: false,
+};
+
+/** One form for a new client and for a known one. A complaint taken off the list is closed; its ratings stay. */
+export function ClientForm({ client, answered, verb }: { client?: Client; answered: Answered; verb: string }) {
+  const { form, bind } = useCheckedForm<Values>(clientSchema, answered, {
+    name: client?.name ?? '',
+    about: client?.about ?? '',
+    note: client?.note ?? '',
+    pressureCap: client?.pressureCap ?? ('' as never),
+    habitSides: Object.fromEntries(HABITS.map((h) => [h, client?.habitSides[h] ?? ''])) as never,
+    allergies: client?.allergies.join(', ') ?? '',
+    fingers: client?.fingerWidthsMm?.join(' ') ?? '',
+    complaints: client ? client.complaints.filter((c) => !c.closed) : [EMPTY_COMPLAINT],
+  });
+  const list = useFieldArray({ control: form.control, name: 'complaints', keyName: 'row' });
+  return (
+    <Form {...bind} className="narrow">
+      {client ? <input type="hidden" name="version" value={client.version} /> : <OnceKey />}
+      <div className="form-grid">
+        <Field form={form} name="name" label="Name" autoComplete="off" />
+        <Field form={form} name="about" label="Known by" hint="Seat, trade, how they came." />
+        <Field form={form} name="pressureCap" label="Pressure at most">
+          <option value="">not capped</option>
+          {PRESSURES.map((p) => (
+            <option key={p}>{p}</option>
+          ))}
+        </Field>
+        {HABITS.map((h) => (
+          <Field key={h} form={form} name={`habitSides.${h}`} label={HABIT_LABELS[h]}>
+            <option value="">not asked</option>
+            <option value="left">client’s left</option>
+            <option value="right">client’s right</option>
+            <option value="both">both, no side</option>
+          </Field>
+        ))}
+        <Field
+          form={form}
+          name="allergies"
+          label="Skin reacts to"
+          placeholder="nuts, lavender"
+          hint="Held against the ingredients of every product."
+        />
+        <Field
+          form={form}
+          name="fingers"
+          label="Own finger widths, mm"
+          placeholder="17 18 17 15"
+          hint="Index first; turns finger widths into millimetres."
+        />
+        <Field form={form} name="note" label="Note" as="textarea" rows={2} />
+      </div>
+      <h2 className="mt-4 mb-2">Complaints</h2>
+      {list.fields.map((row, i) => (
+        <div key={row.row} className="complaint-box form-grid">
+          <HiddenField form={form} name={`complaints.${i}.id`} />
+          <Field form={form} name={`complaints.${i}.kind`} label="What">
+            {COMPLAINT_KINDS.map((k) => (
+              <option key={k} value={k}>
+                {COMPLAINT_NAMES[k]}
+              </option>
+            ))}
+          </Field>
+          <Field form={form} name={`complaints.${i}.side`} label="Client’s side">
+            <option value="both">both sides</option>
+            <option value="left">left</option>
+            <option value="right">right</option>
+            <option value="midline">middle</option>
+          </Field>
+          <Field
+            form={form}
+            name={`complaints.${i}.label`}
+            label="Called"
+            hint="The client’s own word; empty takes the kind."
+          />
+          <Field form={form} name={`complaints.${i}.onset`} label="Since when" />
+          <Field form={form} name={`complaints.${i}.triggers`} label="Set off by" />
+          <Field form={form} name={`complaints.${i}.goal`} label="Goal in the client’s words" />
+          <div className="wide">
+            <Button variant="link" onClick={() => list.remove(i)}>
+              {row.id ? 'Close this complaint' : 'Take it off'}
+            </Button>
+          </div>
+        </div>
+      ))}
+      <div className="d-flex gap-3 mt-3">
+        <Button type="submit">{verb}</Button>
+        <Button variant="outline-primary" onClick={() => list.append({ ...EMPTY_COMPLAINT })}>
+          Add a complaint
+        </Button>
+      </div>
+    </Form>
+  );
+}

@@ -1,0 +1,120 @@
+import { Button } from 'react-bootstrap';
+import { Link, useFetcher } from 'react-router';
+import type { Attention } from '../../../core/relief/attention';
+import { roundHalfAway } from '../../../core/words/units';
+import { CAUTIONS } from '../../../reference/facts/cautions/index';
+import type { openReferrals, ReviewDue } from '../../../server/db/queries/visits.server';
+import type { FieldErrors } from '../../schemas/read';
+import { FieldFrame } from '../../parts/fields/field';
+import { dayWords, shortDay } from '../../parts/marks/time';
+import { complaintName } from '../../parts/words/names';
+
+type Referral = Awaited<ReturnType<typeof openReferrals>>[number];
+
+/** People to think of today: worse first, then reviews, the silent, and referrals whose outcome is not known. */
+export function NeedsALook({
+  attention,
+  referrals,
+  reviews,
+  more,
+  today,
+  timeZone,
+}: {
+  attention: Attention[];
+  referrals: Referral[];
+  reviews: ReviewDue[];
+  more: number;
+  today: string;
+  timeZone: string;
+}) {
+  const nothing = !attention.length && !referrals.length && !reviews.length;
+  return (
+    <aside aria-label="Needs a look">
+      <h2>Needs a look</h2>
+      {nothing && <p className="soft mt-2">Nothing today.</p>}
+      {attention
+        .filter((a) => a.why === 'worse')
+        .map((a) => (
+          <AttentionItem key={a.course.complaintId} item={a} />
+        ))}
+      {reviews.map((r) => (
+        <div key={r.visitId} className="look">
+          <h3 className={r.reviewOn <= today ? 'now' : ''}>
+            {r.reviewOn < today ? 'Review overdue since' : r.reviewOn === today ? 'Review today' : 'Review due'}{' '}
+            {r.reviewOn === today ? '' : dayWords(r.reviewOn)}
+          </h3>
+          <p>{r.clientName}</p>
+          <Link to={`/clients/${r.clientId}`}>Open relief</Link>
+        </div>
+      ))}
+      {attention
+        .filter((a) => a.why !== 'worse')
+        .map((a) => (
+          <AttentionItem key={`${a.why}-${a.course.complaintId}`} item={a} />
+        ))}
+      {referrals.map((r) => (
+        <ReferralItem key={r.visitId} referral={r} day={shortDay(r.startsAt, timeZone)} />
+      ))}
+      {more > 0 && (
+        <p className="soft mt-2">And {more} more that are less pressing: they come up as these are seen to.</p>
+      )}
+    </aside>
+  );
+}
+
+function AttentionItem({ item }: { item: Attention }) {
+  const { course } = item;
+  return (
+    <div className="look">
+      {item.why === 'silent' ? (
+        <>
+          <h3>No home ratings for {item.days} days</h3>
+          <p>
+            {course.clientName}, {complaintName(course).toLowerCase()}.
+          </p>
+        </>
+      ) : (
+        <>
+          <h3 className={item.why === 'worse' ? 'worse' : 'now'}>
+            {item.why === 'worse' ? '▲ ' : ''}
+            {course.clientName} {item.why === 'worse' ? 'is worse' : 'has no clear change'}
+          </h3>
+          <p>
+            {complaintName(course)} {roundHalfAway(course.baseline!, 1)} to {roundHalfAway(course.current!, 1)} in{' '}
+            {Math.round(course.days)} days.{' '}
+            {course.advice === 'refer'
+              ? 'Suggest licensed care before more firm work.'
+              : 'Review before going on the same way.'}
+          </p>
+        </>
+      )}
+      <Link to={`/clients/${course.clientId}`}>Open relief</Link>
+    </div>
+  );
+}
+
+function ReferralItem({ referral, day }: { referral: Referral; day: string }) {
+  const note = useFetcher<{ errors?: FieldErrors }>();
+  const why = referral.referral.cautions.map((key) => CAUTIONS.find((c) => c.key === key)?.title ?? key).join(', ');
+  return (
+    <div className="look">
+      <h3 className="caution">Refer out, outcome not known</h3>
+      <p>
+        <Link to={`/clients/${referral.clientId}`}>{referral.clientName}</Link>: {why.toLowerCase()}, {day}.{' '}
+        {referral.referral.seeWho}
+      </p>
+      <note.Form method="post" action={`/visits/${referral.visitId}/outcome`} className="d-flex gap-2 align-items-end">
+        <FieldFrame
+          name="outcome"
+          label="What came of it"
+          maxLength={320}
+          message={note.data?.errors?.outcome}
+          className="flex-grow-1"
+        />
+        <Button type="submit" size="sm" variant="outline-primary">
+          Note
+        </Button>
+      </note.Form>
+    </div>
+  );
+}

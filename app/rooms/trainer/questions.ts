@@ -1,0 +1,142 @@
+import { FACE_REGIONS, type Region } from '../../../core/words/regions';
+import { judgeMark, type Judged } from '../../../core/atlas/trainer';
+import { PX_PER_MM, type View } from '../../../core/drawing/views';
+import type { OneSide } from '../../../core/words/units';
+import { LANDMARKS } from '../../../reference/facts/landmarks';
+import { LYMPH_NODES } from '../../../reference/facts/lymph';
+import { MUSCLES } from '../../../reference/facts/muscles';
+import { POINTS } from '../../../reference/facts/points';
+import { placeKey, placesOn, spotOf, worldOf, type Place } from '../../parts/chart/places';
+
+/** What can be asked for. A landmark belongs to the region of no row, so it is asked under "landmarks". */
+export interface Question {
+  /** Without a side: "point:GB20". */
+  key: string;
+  kind: 'point' | 'muscle' | 'node' | 'landmark';
+  id: string;
+  name: string;
+  /** How to find it: told with the answer. */
+  find: string;
+  region: Region | null;
+  paired: boolean;
+}
+
+export const QUESTIONS: readonly Question[] = [
+  ...POINTS.filter((p) => p.place.from !== 'leg').map((p): Question => ({
+    key: `point:${p.id}`,
+    kind: 'point',
+    id: p.id,
+    name: `${p.id} ${p.name}`,
+    find: p.find,
+    region: p.region,
+    paired: p.paired,
+  })),
+  ...MUSCLES.filter((m) => m.fan).map((m): Question => ({
+    key: `muscle:${m.id}`,
+    kind: 'muscle',
+    id: m.id,
+    name: `the belly of ${m.name}`,
+    find: m.find,
+    region: m.region,
+    paired: m.paired,
+  })),
+  ...LYMPH_NODES.map((n): Question => ({
+    key: `node:${n.id}`,
+    kind: 'node',
+    id: n.id,
+    name: `the nodes: ${n.name}`,
+    find: n.where,
+    region: n.region,
+    paired: true,
+  })),
+  ...LANDMARKS.filter((l) => l.anchor && l.id !== 'gnathion').map((l): Question => ({
+    key: `landmark:${l.id}`,
+    kind: 'landmark',
+    id: l.id,
+    name: `the ${l.name}`,
+    find: l.find,
+    region: null,
+    paired: l.paired,
+  })),
+];
+
+/** Groups that one learns at a time. */
+export const SETS: readonly { id: string; name: string; has: (q: Question) => boolean }[] = [
+  {
+    id: 'everyday',
+    name: 'Everyday places',
+    has: (q) =>
+      [
+        'point:GB20',
+        'point:LI4',
+        'point:ST6',
+        'point:ST7',
+        'point:EX-HN5',
+        'point:EX-HN3',
+        'point:BL2',
+        'point:GB14',
+        'point:LI20',
+        'muscle:masseter-superficial',
+        'muscle:temporalis-anterior',
+        'muscle:suboccipitals',
+        'node:supraclavicular',
+      ].includes(q.key),
+  },
+  {
+    id: 'face',
+    name: 'Points of the face',
+    has: (q) => q.kind === 'point' && q.region !== null && FACE_REGIONS.includes(q.region),
+  },
+  {
+    id: 'head',
+    name: 'Points of scalp, ear and neck',
+    has: (q) =>
+      q.kind === 'point' &&
+      q.region !== null &&
+      ['scalp', 'ear', 'neck-back', 'neck-side', 'neck-front', 'under-chin', 'shoulder', 'chest'].includes(q.region),
+  },
+  {
+    id: 'hand',
+    name: 'Points of hand and forearm',
+    has: (q) => q.kind === 'point' && (q.region === 'hand' || q.region === 'arm'),
+  },
+  { id: 'muscles', name: 'Muscle bellies', has: (q) => q.kind === 'muscle' },
+  { id: 'landmarks', name: 'Landmarks', has: (q) => q.kind === 'landmark' },
+  { id: 'nodes', name: 'Lymph node groups', has: (q) => q.kind === 'node' },
+];
+
+export const questionPlace = (q: Question, side: OneSide): Place => placesOn({ kind: q.kind, id: q.id }, side)[0]!;
+
+export interface Answered extends Judged {
+  /** Error in body-inches of the drawn body there. */
+  inches: number;
+  inchName: string;
+}
+
+/** Judge a mark on a view; null when the place cannot be seen there. */
+export function judgeOnView(q: Question, side: OneSide, view: View, x: number, y: number): Answered | null {
+  const asked = questionPlace(q, side);
+  if (!spotOf(asked, view)) return null;
+  const mm = (v: number) => v / PX_PER_MM;
+  const candidates = QUESTIONS.filter((other) => other.kind === q.kind).flatMap((other) => {
+    const place = questionPlace(other, side);
+    const spot = spotOf(place, view);
+    return spot ? [{ key: placeKey(place), x: mm(spot.x), y: mm(spot.y) }] : [];
+  });
+  const judged = judgeMark({ x: mm(x), y: mm(y) }, placeKey(asked), candidates);
+  const onHand = worldOf(asked)?.body === 'hand';
+  const inchMm = onHand ? drawnInch('wrist-crease', 'cubital-crease', 12) : drawnInch('trichion', 'glabella', 3);
+  return { ...judged, inches: judged.errorMm / inchMm, inchName: onHand ? 'forearm inches' : 'face inches' };
+}
+
+/** One body-inch of the drawing, from two of its landmarks, in mm. */
+function drawnInch(from: string, to: string, inches: number): number {
+  const [a, b] = [from, to].map((id) => worldOf(placesOn({ kind: 'landmark', id }, 'left')[0]!)!.mm[1]);
+  return Math.abs(a! - b!) / inches;
+}
+
+/** Name of the neighbour that a mark was nearer to. */
+export function nameOfKey(key: string): string {
+  const q = QUESTIONS.find((candidate) => key.startsWith(`${candidate.key}.`));
+  return q ? q.name.replace(/^the (belly of |nodes: )?/, '') : key;
+}

@@ -1,0 +1,138 @@
+import { useContext, useState } from 'react';
+import { PRESSED_MUSCLES } from '../../../../reference/facts/muscles';
+import { REGION_NAMES } from '../../../../core/words/regions';
+import { FELT_WORDS } from '../../../../core/measures/reading';
+import type { OneSide } from '../../../../core/words/units';
+import { MOST_SPOTS } from '../../../../core/record/findings';
+import { REGION_PATCHES } from '../../../../reference/facts/other-places';
+import { USUAL_SITES } from '../../../../reference/facts/palpation';
+import { ClientChart } from '../../../parts/chart/client-chart';
+import { Cross, useCross } from '../../../parts/chart/cross';
+import { FaceChart } from '../../../parts/chart/face-chart';
+import { FeltElsewhereLayer, ScanLayer, SpotLayer } from '../../../parts/chart/finding-layers';
+import type { Pickable } from '../../../parts/chart/pick-layer';
+import { placesOn, type Place, type View } from '../../../parts/chart/places';
+import { soundingsOf } from '../../../parts/chart/chart-marks';
+import { useVisit } from '../session/context';
+import { regionPlace, useFeltElsewhere, type PressedAt } from './felt-elsewhere';
+import { useScan } from './scan-section';
+import { pinOn, pinsIn } from './spot-places';
+import { useTenderness } from './tenderness-table';
+
+/** What a tap on the chart means: one thing at a time, tenderness unless something else was asked for. */
+export type ChartMode =
+  { kind: 'press' } | { kind: 'elsewhere'; from: PressedAt } | { kind: 'spots' } | { kind: 'scan' };
+
+const EVERY_REGION = REGION_PATCHES.flatMap((r) =>
+  placesOn({ kind: 'region', id: r.id }, 'both').map((place) => ({ place, name: REGION_NAMES[r.id] })),
+);
+
+export function AssessChart({
+  mode,
+  chosenSpot,
+  onChooseSpot,
+}: {
+  mode: ChartMode;
+  chosenSpot: string | null;
+  onChooseSpot: (id: string) => void;
+}) {
+  const { readings, findings, setFindings, ended } = useVisit();
+  const table = useContext(ClientChart).head?.places;
+  const tender = useTenderness('before');
+  const felt = useFeltElsewhere();
+  const scan = useScan();
+  const [view, setView] = useState<View>('front');
+  const pinning = mode.kind === 'spots' && !ended;
+
+  const pin = (on: View, x: number, y: number) => {
+    const at = pinOn(on, x, y, table);
+    if (!at || findings.spots.length >= MOST_SPOTS) return;
+    const id = crypto.randomUUID();
+    setFindings({ ...findings, spots: [...findings.spots, { id, view: on, ...at, tenderness: null, words: '' }] });
+    onChooseSpot(id);
+  };
+  const cross = useCross(view, pinning, (x, y) => pin(view, x, y));
+
+  const pick:
+    { places: Pickable[]; onPick: (place: Place) => void; onKey?: (place: Place, key: string) => boolean } | undefined =
+    mode.kind === 'press'
+      ? { places: pressedPlaces(tender.valueAt), onPick: tender.tap, onKey: tender.key }
+      : mode.kind === 'elsewhere'
+        ? { places: EVERY_REGION, onPick: (p) => felt.toggle(mode.from, { to: p.id as never, toSide: p.side }) }
+        : mode.kind === 'scan'
+          ? {
+              places: scan.places.map((place) => {
+                const value = scan.valueAt(place.id, place.side);
+                return {
+                  place,
+                  name: REGION_NAMES[place.id as keyof typeof REGION_NAMES],
+                  state: value === undefined ? 'not told' : FELT_WORDS[value],
+                };
+              }),
+              onPick: scan.tap,
+              onKey: scan.key,
+            }
+          : undefined;
+
+  return (
+    <FaceChart
+      soundings={soundingsOf(readings, 'before')}
+      muscles={
+        mode.kind === 'press'
+          ? USUAL_SITES.flatMap((id) => (['left', 'right'] as const).map((side) => ({ id, side })))
+          : mode.kind === 'elsewhere'
+            ? [{ id: mode.from.muscle, side: mode.from.side, chosen: true }]
+            : []
+      }
+      pick={pick}
+      onView={setView}
+      onPoint={pinning ? pin : undefined}
+      over={(on, shown, unit, mirrored) => (
+        <>
+          {mode.kind === 'scan' && (
+            <ScanLayer
+              shown={shown}
+              unit={unit}
+              regions={readings
+                .filter((r) => r.measure === 'region-felt' && r.phase === 'before')
+                .map((r) => ({
+                  place: { kind: 'region', id: r.place, side: r.side as Place['side'] },
+                  value: r.value,
+                }))}
+            />
+          )}
+          <FeltElsewhereLayer
+            shown={shown}
+            unit={unit}
+            view={on}
+            ways={felt.all.map((f) => ({
+              key: `${f.muscle}.${f.side}-${f.to}.${f.toSide}`,
+              from: { kind: 'muscle', id: f.muscle, side: f.side },
+              to: regionPlace(f),
+            }))}
+          />
+          <SpotLayer
+            spots={pinsIn(on, findings.spots, table)}
+            unit={unit}
+            view={on}
+            mirrored={mirrored}
+            chosen={chosenSpot}
+          />
+          {pinning && <Cross at={cross.at} view={on} mirrored={mirrored} unit={unit} />}
+        </>
+      )}
+    />
+  );
+}
+
+const pressedPlaces = (valueAt: (id: string, side: OneSide) => number | undefined): Pickable[] =>
+  PRESSED_MUSCLES.flatMap((m) => placesOn({ kind: 'muscle', id: m.id }, 'both'))
+    .filter((p) => p.side !== 'midline')
+    .map((place) => {
+      const value = valueAt(place.id, place.side as OneSide);
+      return {
+        place,
+        name: PRESSED_MUSCLES.find((m) => m.id === place.id)!.name,
+        state: value === undefined ? 'not pressed' : `tenderness ${value}`,
+      };
+    });

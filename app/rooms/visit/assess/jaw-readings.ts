@@ -1,0 +1,64 @@
+import { OPENING_KEYS, movedByOverlap } from '../../../../core/measures/opening';
+import { checkedReading, MEASURES, type MeasureKey, type ReadingPhase } from '../../../../core/measures/reading';
+import type { ReadingEntry } from '../../../../server/db/queries/save-visit.server';
+import { useVisit } from '../session/context';
+import { usePast } from './past';
+
+type Sided = 'midline' | 'left' | 'right';
+
+/** Readings of the jaw in one phase of this visit, those of the last visit beside them, and how they are set. */
+export function useJawReadings(phase: ReadingPhase) {
+  const { readings, setReading } = useVisit();
+  const past = usePast();
+  const find = (measure: MeasureKey, side: Sided, p: ReadingPhase) =>
+    readings.find((r) => r.measure === measure && r.side === side && r.phase === p)?.value;
+  const entry = (measure: MeasureKey, value: number | null, side: Sided = 'midline', p = phase): ReadingEntry => ({
+    measure,
+    complaintId: null,
+    place: '',
+    side,
+    phase: p,
+    value,
+  });
+  /** The overlap is asked once, before the work, and holds for the whole visit. */
+  const overlapMm = find('overlap-mm', 'midline', 'before');
+  return {
+    overlapMm,
+    of: (measure: MeasureKey, side: Sided = 'midline') => find(measure, side, phase),
+    /** On re-test what was measured before the work, otherwise what was measured last time. */
+    was: (measure: MeasureKey, side: Sided = 'midline') =>
+      phase === 'after' ? find(measure, side, 'before') : past({ measure, side }).at(-1),
+    /** The whole course so far. */
+    past: (measure: MeasureKey, side: Sided = 'midline') => (phase === 'after' ? [] : past({ measure, side })),
+    check: (measure: MeasureKey) => (typed: number) => checkedReading(measure, typed, MEASURES[measure].name),
+    set: (measure: MeasureKey, value: number | null, side: Sided = 'midline') =>
+      setReading(entry(measure, value, side)),
+    /** Of two sides only one can hold: giving one takes the other away. */
+    setOneSide: (measure: MeasureKey, value: number | null, side: 'left' | 'right') => {
+      const other = side === 'left' ? 'right' : 'left';
+      setReading(
+        entry(measure, value, side),
+        ...(value !== null && find(measure, other, phase) !== undefined ? [entry(measure, null, other)] : []),
+      );
+    },
+    /** Openings are kept with the overlap, so they move with it and stay what was measured between the edges. */
+    setOverlap: (value: number | null) => {
+      const openings = readings.filter((r) => (OPENING_KEYS as readonly MeasureKey[]).includes(r.measure));
+      setReading(
+        entry('overlap-mm', value, 'midline', 'before'),
+        ...openings.map((r) =>
+          entry(r.measure, movedByOverlap(r.value, overlapMm ?? 0, value ?? 0), 'midline', r.phase),
+        ),
+      );
+    },
+    /** Refuses an overlap with which an opening already measured could not be. */
+    checkOverlap: (typed: number): number => {
+      const overlap = checkedReading('overlap-mm', typed, MEASURES['overlap-mm'].name);
+      for (const r of readings)
+        if ((OPENING_KEYS as readonly MeasureKey[]).includes(r.measure))
+          movedByOverlap(r.value, overlapMm ?? 0, overlap);
+      return overlap;
+    },
+  };
+}
+export type JawReadings = ReturnType<typeof useJawReadings>;

@@ -1,0 +1,38 @@
+import { MEASURES, type MeasureKey, type ReadingPhase } from '../../../../core/measures/reading';
+import { useVisit } from '../session/context';
+import { Past, usePast } from './past';
+import { complaintName } from '../../../parts/words/names';
+import { Scale } from './scale';
+
+/** 0–10 for each complaint. The last value is shown beside and never filled in as today's. */
+export function Ratings({ phase, measures }: { phase: ReadingPhase; measures: readonly MeasureKey[] }) {
+  const { client, readings, setReading } = useVisit();
+  const past = usePast();
+  const complaints = client.complaints.filter((c) => !c.closed);
+  if (!complaints.length)
+    return <p className="soft">No complaint is on record. Add one under the client’s details to rate it.</p>;
+  return complaints.map((c) => (
+    <div key={c.id} className="scale-block">
+      <h3>{complaintName(c)}</h3>
+      {measures.map((measure) => {
+        const value = readings.find((r) => r.measure === measure && r.complaintId === c.id && r.phase === phase)?.value;
+        const before = readings.find((r) => r.measure === measure && r.complaintId === c.id && r.phase === 'before');
+        return (
+          <div key={measure} className="scale-row">
+            <span className="soft small">{MEASURES[measure].name}</span>
+            <Scale
+              label={`${complaintName(c)}, ${MEASURES[measure].name.toLowerCase()}, 0 to 10`}
+              most={10}
+              value={value}
+              onChange={(v) => setReading({ measure, complaintId: c.id, place: '', side: c.side, phase, value: v })}
+            />
+            <Past
+              values={phase === 'after' ? (before ? [before.value] : []) : past({ measure, complaintId: c.id })}
+              most={4}
+            />
+          </div>
+        );
+      })}
+    </div>
+  ));
+}

@@ -1,0 +1,67 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { offsetWords, spotPx, type TightSpot } from '../../../../core/record/findings';
+import { sheetOf, spotOf, VIEWS, places } from '../../../parts/chart/places';
+import { anchorName, pinOn, pinsIn } from './spot-places';
+
+const spot = (view: TightSpot['view'], x: number, y: number): TightSpot => ({
+  id: 's',
+  view,
+  tenderness: null,
+  words: '',
+  ...pinOn(view, x, y)!,
+});
+
+describe('a pin on the chart', () => {
+  test('comes back where it was put, in every view', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...VIEWS),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (view, u, v) => {
+          const [x, y] = [u * sheetOf(view).width, v * sheetOf(view).height];
+          const [pin] = pinsIn(view, [spot(view, x, y)]);
+          expect(Math.hypot(pin!.x - x, pin!.y - y)).toBeLessThan(0.12);
+        },
+      ),
+    );
+  });
+  test('is measured from bone or a point, never from a region or a muscle', () => {
+    for (const view of VIEWS) expect(spot(view, 100, 100).anchor).toMatch(/^(landmark|point):/);
+  });
+  test('belongs to the view it was put on', () => {
+    expect(pinsIn('back', [spot('front', 220, 300)])).toEqual([]);
+    expect(pinsIn('front', [spot('back', 220, 300), spot('front', 220, 300)]).map((p) => p.number)).toEqual([2]);
+  });
+  test('moves with a drawing on which its anchor stands elsewhere', () => {
+    const one = spot('front', 260, 330);
+    const at = places[one.anchor]!;
+    const moved = {
+      ...places,
+      [one.anchor]: { ...at, views: { ...at.views, front: { x: at.views.front!.x + 12, y: at.views.front!.y - 5 } } },
+    };
+    const [before, after] = [pinsIn('front', [one])[0]!, pinsIn('front', [one], moved)[0]!];
+    expect([after.x - before.x, after.y - before.y]).toEqual([12, -5]);
+  });
+  test('without its anchor on the drawing it is not drawn, and nothing breaks', () =>
+    expect(pinsIn('front', [{ ...spot('front', 200, 200), anchor: 'landmark:gone.left' }])).toEqual([]));
+  test('on the client’s left of the face it says left', () => {
+    const cheek = spot('front', 300, 300);
+    expect(`${offsetWords(cheek)} ${anchorName(cheek.anchor)}`).toMatch(/left/);
+  });
+  test('a tap on a place itself is at it', () => {
+    const nasion = spotOf({ kind: 'landmark', id: 'nasion', side: 'midline' }, 'front')!;
+    const pin = spot('front', nasion.x, nasion.y);
+    expect(spotPx(pin, places[pin.anchor]!.views.front!)).toEqual(
+      expect.objectContaining({ x: nasion.x, y: nasion.y }),
+    );
+    expect(offsetWords(pin)).toBe('at');
+  });
+});
+
+test.each([
+  ['landmark:nasion.midline', 'nasion'],
+  ['point:ST6.left', 'ST6, left'],
+  ['landmark:unheard-of.right', 'landmark:unheard-of, right'],
+])('%s is called %s', (key, name) => expect(anchorName(key)).toBe(name));

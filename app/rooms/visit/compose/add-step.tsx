@@ -1,0 +1,153 @@
+import { forwardRef, useId, useState } from 'react';
+import { Form } from 'react-bootstrap';
+import { InputError } from '../../../../core/words/errors';
+import type { Step } from '../../../../core/routine/model';
+import { COMPLAINT_KINDS, type ComplaintKind } from '../../../../core/routine/technique';
+import { doseWords } from '../../../../core/routine/words';
+import type { Screening } from '../../../../core/limits/screen';
+import { clock } from '../../../../core/words/units';
+import { stepSeconds } from '../../../../core/routine/timing';
+import { CATALOGUE } from '../../../../reference/catalogue';
+import type { Place } from '../../../parts/chart/places';
+import { MotionGlyph } from '../../../parts/marks/glyph';
+import { COMPLAINT_NAMES } from '../../../parts/words/names';
+import { suggest, type Suggestion } from './suggest';
+
+interface Props {
+  screening: Screening;
+  freshId: string;
+  place: Place | null;
+  onClearPlace: () => void;
+  onAdd: (step: Step) => void;
+}
+
+/** Add by a typed line, by place, or by what it is for. Enter takes the first; arrows choose. */
+export const AddStep = forwardRef<HTMLInputElement, Props>(function AddStep(
+  { screening, freshId, place, onClearPlace, onAdd },
+  ref,
+) {
+  const id = useId();
+  const [line, setLine] = useState('');
+  const [serves, setServes] = useState<ComplaintKind | 'opening' | 'closing' | null>(null);
+  const [at, setAt] = useState(0);
+  const [open, setOpen] = useState(false);
+
+  let found: Suggestion[] = [];
+  let problem = '';
+  const asking = !!(line.trim() || place || serves);
+  if (asking)
+    try {
+      found = suggest({ line, place, serves }, screening, freshId).slice(0, 30);
+      if (!found.length)
+        problem =
+          'Nothing answers to that. Name a technique, a point, a muscle or a complaint, for example "masseter knuckle firm 20x left".';
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      problem = error.message;
+    }
+  const shows = asking && (open || !!place || !!serves) && (found.length > 0 || !!problem);
+  const close = () => {
+    setLine('');
+    setServes(null);
+    setAt(0);
+    setOpen(false);
+    onClearPlace();
+  };
+  const take = (s: Suggestion | undefined) => {
+    if (!s || s.banned) return;
+    onAdd(s.step);
+    close();
+  };
+  const placeName = place ? (CATALOGUE.placeName(place) ?? place.id) : '';
+
+  return (
+    <div
+      className="add-step"
+      onKeyDown={(e) => {
+        if (e.key === 'Escape') close();
+        else if (!shows) return;
+        else if (e.key === 'ArrowDown') setAt(Math.min(at + 1, found.length - 1));
+        else if (e.key === 'ArrowUp') setAt(Math.max(at - 1, 0));
+        else if (e.key === 'Enter') take(found[at]);
+        else return;
+        e.preventDefault();
+      }}
+      onBlur={(e) => !e.currentTarget.contains(e.relatedTarget) && setOpen(false)}
+    >
+      <Form.Control
+        ref={ref}
+        value={line}
+        maxLength={120}
+        role="combobox"
+        aria-expanded={shows}
+        aria-controls={`${id}-list`}
+        aria-activedescendant={shows && found.length ? `${id}-${at}` : undefined}
+        aria-label={place ? `Add a step at ${placeName}` : 'Add a step'}
+        placeholder={
+          place
+            ? `At ${placeName}${place.side === 'midline' ? '' : `, client’s ${place.side}`}: choose, or type a dose`
+            : 'Add a step: masseter knuckle firm 20x left'
+        }
+        autoComplete="off"
+        onFocus={() => setOpen(true)}
+        onChange={(e) => {
+          setLine(e.target.value);
+          setAt(0);
+          setOpen(true);
+        }}
+      />
+      {(open || shows) && (
+        <div className="add-list">
+          <div className="chips p-1" role="group" aria-label="Techniques for">
+            {(['opening', ...COMPLAINT_KINDS.filter((k) => k !== 'other'), 'closing'] as const).map((k) => (
+              <button
+                key={k}
+                type="button"
+                className="chip"
+                aria-pressed={serves === k}
+                onClick={() => (setServes(serves === k ? null : k), setAt(0))}
+              >
+                {k === 'opening' ? 'Opening' : k === 'closing' ? 'Closing' : COMPLAINT_NAMES[k]}
+              </button>
+            ))}
+          </div>
+
+          {shows && (
+            <ul id={`${id}-list`} role="listbox" aria-label="Techniques">
+              {problem && (
+                <li role="alert" className="px-2 py-1">
+                  {problem}
+                </li>
+              )}
+              {found.map((s, i) => (
+                <li key={s.technique.id} role="presentation">
+                  <button
+                    type="button"
+                    tabIndex={-1}
+                    id={`${id}-${i}`}
+                    role="option"
+                    aria-selected={i === at}
+                    aria-disabled={!!s.banned}
+                    onPointerDown={(e) => e.preventDefault()}
+                    onClick={() => take(s)}
+                  >
+                    <MotionGlyph motion={s.technique.motion} />
+                    <span>
+                      <strong>{s.technique.name}</strong>{' '}
+                      <span className="soft small">
+                        {s.banned ? '' : `${s.step.pressure ?? 'no pressure'}, ${doseWords(s.step)}`}
+                        {s.lowered && <span className="now"> {s.lowered}</span>}
+                      </span>
+                      {s.banned && <span className="caution small">Off limits. {s.banned}</span>}
+                    </span>
+                    <span className="num">{s.banned ? '' : clock(stepSeconds(s.step))}</span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+          )}
+        </div>
+      )}
+    </div>
+  );
+});

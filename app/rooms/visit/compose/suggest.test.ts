@@ -1,0 +1,80 @@
+import { describe, expect, test } from 'vitest';
+import fc from 'fast-check';
+import { isBannedOutright, screen, type Answers } from '../../../../core/limits/screen';
+import { CATALOGUE } from '../../../../reference/catalogue';
+import { CAUTIONS } from '../../../../reference/facts/cautions/index';
+import type { Place } from '../../../parts/chart/places';
+import { suggest, techniquesAt } from './suggest';
+
+const free = screen(CAUTIONS, {});
+const masseter: Place = { kind: 'muscle', id: 'masseter-superficial', side: 'right' };
+const ask = (
+  line: string,
+  place: Place | null = null,
+  answers: Answers = {},
+  cap: Parameters<typeof screen>[2] = null,
+) => suggest({ line, place, serves: null }, screen(CAUTIONS, answers, cap), 'new');
+
+describe('by place', () => {
+  test('techniques on the muscle come first', () =>
+    expect(
+      techniquesAt(masseter)
+        .slice(0, 6)
+        .every(
+          (t) => t.muscles.includes('masseter-superficial') || t.places.some((p) => p.id === 'masseter-superficial'),
+        ),
+    ).toBe(true));
+  test('a point finds the technique that presses it', () =>
+    expect(techniquesAt({ kind: 'point', id: 'LI20', side: 'left' })[0]!.points).toContain('LI20'));
+  test('one side after the other begins where the finger pointed', () =>
+    expect(ask('press open', masseter)[0]!.step.sides).toMatchObject({ mode: 'each', first: 'right' }));
+  test('with a place chosen, a dose alone is a whole line', () =>
+    expect(ask('12x firm', masseter).length).toBeGreaterThan(0));
+});
+
+describe('by typed line', () => {
+  test('finds and fills in', () =>
+    expect(ask('masseter press open 12x left')[0]).toMatchObject({
+      technique: { id: 'masseter-pin-open' },
+      banned: null,
+      step: { sides: { mode: 'left' } },
+    }));
+  test('a number out of range is refused with its field', () => expect(() => ask('temple 999x')).toThrow('count: '));
+});
+
+describe('by what it is for', () => {
+  test.each(['opening', 'closing', 'jaw', 'headache', 'eye-strain', 'stress'] as const)('%s', (serves) =>
+    expect(suggest({ line: '', place: null, serves }, free, 'n').length).toBeGreaterThan(2),
+  );
+});
+
+describe('screening', () => {
+  test('what is banned is shown with its reason and cannot be taken', () => {
+    const hegu = ask('hegu', null, { pregnancy: 'yes' })[0]!;
+    expect(hegu.banned).toContain('Pregnancy');
+  });
+  test('what is only too hard comes lowered, and says so', () => {
+    const press = ask('masseter press open firm', null, { anticoagulant: 'yes' })[0]!;
+    expect(press).toMatchObject({ banned: null, step: { pressure: 'medium' } });
+    expect(press.lowered).toContain('medium at most');
+  });
+  test('a cap for this client lowers everything', () => {
+    for (const s of ask('temple', null, {}, 'feather'))
+      if (!s.banned && s.step.pressure) expect(s.step.pressure).toBe('feather');
+  });
+  test('whatever is answered, nothing that can be taken is banned', () => {
+    const keys = CAUTIONS.filter((c) => c.question).map((c) => c.key);
+    fc.assert(
+      fc.property(
+        fc.dictionary(fc.constantFrom(...keys), fc.constant('yes' as const)),
+        fc.constantFrom('masseter firm', 'temple deep', 'neck', 'eye', 'LI4', 'drain', 'probe'),
+        (answers, line) => {
+          const screening = screen(CAUTIONS, answers);
+          for (const s of suggest({ line, place: null, serves: null }, screening, 'n'))
+            if (!s.banned) expect(isBannedOutright(s.step, screening, CATALOGUE)).toBe(false);
+        },
+      ),
+      { numRuns: 120 },
+    );
+  });
+});

@@ -1,0 +1,86 @@
+import { InputError } from '../../../../core/words/errors';
+import type { Step } from '../../../../core/routine/model';
+import type { ComplaintKind, Technique } from '../../../../core/routine/technique';
+import { newStep } from '../../../../core/routine/technique';
+import { readTypedLine, stepFromLine, techniquesForLine } from '../../../../core/routine/typed-line';
+import { admit } from '../../../../core/limits/admit';
+import type { Screening } from '../../../../core/limits/screen';
+import type { OneSide } from '../../../../core/words/units';
+import { CATALOGUE, TECHNIQUES } from '../../../../reference/catalogue';
+import type { Place } from '../../../parts/chart/places';
+
+export interface Suggestion {
+  technique: Technique;
+  step: Step;
+  /** Why it cannot be added; null when it can. */
+  banned: string | null;
+  /** What the screening changed about it. */
+  lowered: string | null;
+}
+
+/** Techniques that work at a place: named there, on its muscle, or anywhere in its region. */
+export function techniquesAt(place: Place): Technique[] {
+  const region = CATALOGUE.regionOf(place);
+  const score = (t: Technique) =>
+    t.points.includes(place.id) ||
+    t.muscles[0] === place.id ||
+    t.places.some((p) => p.kind === place.kind && p.id === place.id)
+      ? 3
+      : t.muscles.includes(place.id)
+        ? 2
+        : region && t.regions.includes(region)
+          ? 1
+          : 0;
+  return TECHNIQUES.filter((t) => score(t) > 0).sort((a, b) => score(b) - score(a));
+}
+
+/**
+ * What can be added for a typed line, at a place, or for a group of complaints. Anything the screening bans outright
+ * comes with its reason and cannot be taken; what is only too hard comes lowered.
+ * @throws InputError when the line holds a number outside its range.
+ */
+export function suggest(
+  ask: { line: string; place: Place | null; serves: ComplaintKind | 'opening' | 'closing' | null },
+  screening: Screening,
+  id: string,
+): Suggestion[] {
+  const here = ask.place ? techniquesAt(ask.place) : ask.serves ? servedBy(ask.serves) : [...TECHNIQUES];
+  let found: { technique: Technique; step: Step }[];
+  if (ask.line.trim()) {
+    try {
+      const typed = readTypedLine(ask.line);
+      found = techniquesForLine(typed, here).map((technique) => ({
+        technique,
+        step: stepFromLine(typed, technique, id),
+      }));
+    } catch (error) {
+      // With a place chosen, dose and side alone are a whole line.
+      if (!(error instanceof InputError) || !ask.place || error.field !== 'step') throw error;
+      const typed = readTypedLine(`x ${ask.line}`);
+      found = here.map((technique) => ({ technique, step: stepFromLine(typed, technique, id) }));
+    }
+  } else found = here.map((technique) => ({ technique, step: newStep(technique, id) }));
+  return found.map(({ technique, step }) => allowed(technique, aimed(step, ask.place), screening));
+}
+
+/** One side after the other begins where the finger pointed. */
+const aimed = (step: Step, place: Place | null): Step =>
+  place && place.side !== 'midline' && step.sides.mode === 'each'
+    ? { ...step, sides: { ...step.sides, first: place.side as OneSide } }
+    : step;
+
+function allowed(technique: Technique, step: Step, screening: Screening): Suggestion {
+  const result = admit(step, screening, CATALOGUE);
+  return result.step
+    ? { technique, step: result.step, banned: null, lowered: result.lowered }
+    : { technique, step, banned: result.ban, lowered: null };
+}
+
+const servedBy = (serves: ComplaintKind | 'opening' | 'closing'): Technique[] =>
+  TECHNIQUES.filter((t) =>
+    serves === 'opening'
+      ? ['prepare', 'breathe', 'open-drainage'].includes(t.phase)
+      : serves === 'closing'
+        ? ['close-drainage', 'settle', 'compare'].includes(t.phase)
+        : t.serves.includes(serves) && !['open-drainage', 'close-drainage', 'settle'].includes(t.phase),
+  );

@@ -1,0 +1,91 @@
+import { useState } from 'react';
+import { Button, Dropdown, Modal } from 'react-bootstrap';
+import { useFetcher } from 'react-router';
+import type { Routine } from '../../../../core/routine/model';
+import type { FieldErrors } from '../../../schemas/read';
+import { FieldFrame } from '../../../parts/fields/field';
+import { OnceKey } from '../../../parts/fields/once-key';
+
+/** Start from a template of the practice, or keep what is here as one. */
+export function TemplatesMenu({
+  templates,
+  routine,
+  disabled,
+  onStart,
+}: {
+  templates: readonly { id: string; name: string }[];
+  routine: Routine;
+  disabled: boolean;
+  onStart: (body: Routine) => void;
+}) {
+  const keep = useFetcher<{ errors?: FieldErrors; kept?: string }>();
+  const [naming, setNaming] = useState(false);
+  const kept = keep.data?.kept;
+  const [seen, setSeen] = useState(keep.data);
+  if (keep.data !== seen) {
+    setSeen(keep.data);
+    if (kept) setNaming(false);
+  }
+  const [missing, setMissing] = useState(false);
+  /** The routine itself comes when it is chosen: a practice may keep many. */
+  const bring = async (id: string): Promise<void> => {
+    const answer = await fetch(`/routines/${id}/file`).catch(() => null);
+    const found = answer?.ok && !answer.redirected;
+    setMissing(!found);
+    if (found) onStart((await answer.json()) as Routine);
+  };
+  return (
+    <>
+      <Dropdown>
+        <Dropdown.Toggle size="sm" variant="outline-primary" disabled={disabled || !templates.length}>
+          Start from a template
+        </Dropdown.Toggle>
+        <Dropdown.Menu>
+          {templates.map((t) => (
+            <Dropdown.Item key={t.id} as="button" type="button" onClick={() => void bring(t.id)}>
+              {t.name}
+            </Dropdown.Item>
+          ))}
+        </Dropdown.Menu>
+      </Dropdown>
+      <Button size="sm" variant="outline-primary" disabled={!routine.steps.length} onClick={() => setNaming(true)}>
+        Keep as a template
+      </Button>
+      {missing && (
+        <span role="alert" className="worse">
+          That template could not be fetched. Try again.
+        </span>
+      )}
+      {kept && !naming && (
+        <span role="status" className="soft">
+          Kept as “{kept}”
+        </span>
+      )}
+      <Modal show={naming} onHide={() => setNaming(false)} aria-labelledby="keep-title">
+        <keep.Form method="post">
+          <Modal.Body>
+            <h2 id="keep-title" className="mb-3">
+              Keep as a template
+            </h2>
+            <OnceKey key={kept ?? ''} />
+            <input type="hidden" name="routine" value={JSON.stringify(routine)} />
+            <FieldFrame
+              name="name"
+              label="Name"
+              defaultValue={routine.name}
+              autoFocus
+              maxLength={160}
+              message={keep.data?.errors?.name}
+            />
+          </Modal.Body>
+          <Modal.Footer>
+            <Button variant="outline-primary" onClick={() => setNaming(false)}>
+              Cancel
+            </Button>
+            <Button type="submit">Keep</Button>
+          </Modal.Footer>
+        </keep.Form>
+      </Modal>
+    </>
+  );
+}

@@ -1,0 +1,59 @@
+import { Link } from 'react-router';
+import type { Stage } from '../../../../core/record/model';
+import { useVisit } from '../session/context';
+import { complaintName } from '../../../parts/words/names';
+import { usePast } from '../assess/past';
+import { StageTape } from './stage-tape';
+
+/** Who is here, how bad it is, what to mind. */
+export function ClientStrip({ showing }: { showing: Stage }) {
+  const { visit, client, number, readings, screening, stage } = useVisit();
+  const past = usePast();
+  const warned = [...screening.hits['refer-out'], ...screening.hits.avoid, ...screening.hits.adapt].filter(
+    (c) => c.group !== 'everyone',
+  );
+  const word = screening.mustStop
+    ? 'Refer out'
+    : screening.hits.avoid.some((c) => c.group !== 'everyone')
+      ? 'Avoid'
+      : 'Adapt';
+  return (
+    <section className="client-strip" aria-label="Client">
+      <div className="who">
+        <Link to={`/clients/${client.id}`}>{client.name}</Link>
+        <div className="soft small">
+          visit {number}
+          {client.about && `, ${client.about}`}
+        </div>
+      </div>
+      <div className="ratings">
+        {client.complaints
+          .filter((c) => !c.closed)
+          .map((c) => {
+            const now = readings.findLast((r) => r.measure === 'nrs-now' && r.complaintId === c.id)?.value;
+            const was = past({ measure: 'nrs-now', complaintId: c.id }).at(-1);
+            return (
+              <span key={c.id}>
+                {complaintName(c)} {now !== undefined && <strong>{now}</strong>}{' '}
+                {was !== undefined && <span className="soft">was {was}</span>}
+              </span>
+            );
+          })}
+      </div>
+      {(warned.length > 0 || client.pressureCap) && (
+        <div className="warned caution" title={warned.map((c) => c.title).join(', ')}>
+          {warned.length > 0
+            ? `${word}: ${warned[0]!.title.toLowerCase()}${warned.length > 1 ? ` and ${warned.length - 1} more` : ''}`
+            : ''}
+          {client.pressureCap && <div>Pressure: {client.pressureCap} at most</div>}
+        </div>
+      )}
+      <StageTape
+        visitId={visit.id}
+        stage={stage}
+        showing={showing}
+        blocked={screening.mustStop || screening.postpone}
+      />
+    </section>
+  );
+}

@@ -1,0 +1,208 @@
+import { createContext, use, useEffect, useMemo, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import type { MeasureAnswers } from '../../../../core/measures/catalogue';
+import type { EarlierReadings, Reading } from '../../../../core/measures/reading';
+import type { TakenScore } from '../../../../server/db/queries/scores.server';
+import type { Routine } from '../../../../core/routine/model';
+import type { Override } from '../../../../core/limits/override';
+import type { PatchTest } from '../../../../core/limits/products';
+import { screen as holdAgainst, type Caution, type Screening } from '../../../../core/limits/screen';
+import type { Consent, PracticeText, TextKind } from '../../../../core/record/consent';
+import type { Findings } from '../../../../core/record/findings';
+import { hasEnded, stageIndex, type Screen, type Stage, type VisitRecord } from '../../../../core/record/model';
+import { CAUTIONS } from '../../../../reference/facts/cautions/index';
+import type { Client } from '../../../../server/db/queries/clients.server';
+import type { Photo } from '../../../../server/db/queries/photos.server';
+import type { StoredProduct } from '../../../../server/db/queries/practice.server';
+import type { ReadingEntry, VisitPatch } from '../../../../server/db/queries/save-visit.server';
+import type { Visit } from '../../../../server/db/queries/visits.server';
+import { useSignedInAgain } from '../../../parts/frame/signed-out';
+import { placeOnDevice } from './device-store';
+import { postTo } from './post';
+import { SaveQueue, type Kept, type SaveState } from './save-queue';
+import { workingOf, type Working } from './working';
+
+export interface VisitData {
+  visit: Visit;
+  number: number;
+  client: Client;
+  readings: Reading[];
+  earlier: EarlierReadings[];
+  lastScreen: Screen | null;
+  /** Scored measures of this visit and of those before it, oldest first. */
+  scores: TakenScore[];
+  practiceName: string;
+  /** Who works on it. */
+  who: { practitionerId: string; name: string };
+  timeZone: string;
+  lastFindings: Findings | null;
+  /** Cautions of the practice's own. */
+  rules: Caution[];
+  texts: Record<TextKind, PracticeText>;
+  products: StoredProduct[];
+  hasGauge: boolean;
+  alongside: Alongside;
+}
+
+/** What is kept beside the visit, each by a door of its own. */
+interface Alongside {
+  overrides: Override[];
+  consents: Consent[];
+  /** By product. */
+  patchTests: Record<string, PatchTest>;
+  photos: Photo[];
+}
+
+export interface VisitWork extends Omit<VisitData, 'scores'>, Omit<Working, 'scores'> {
+  /** Of this visit and of those before it, oldest first. */
+  scores: TakenScore[];
+  screening: Screening;
+  /** Ours and the practice's own. */
+  cautions: readonly Caution[];
+  noteAlongside: (change: (before: Alongside) => Partial<Alongside>) => void;
+  setFindings: (findings: Findings) => void;
+  ended: boolean;
+  save: SaveState;
+  /** Entries that an earlier page left on this device and that are written now; 0 when there were none. */
+  takenUp: number;
+  /** Answers of a scored measure so far; null takes it back. */
+  setAnswers: (measure: string, answers: MeasureAnswers | null) => void;
+  takeBack: (saveId: string) => void;
+  setScreen: (screen: Screen) => void;
+  /** Readings given together are kept together. */
+  setReading: (...entries: ReadingEntry[]) => void;
+  setRoutine: (routine: Routine) => void;
+  setRecord: (record: VisitRecord) => void;
+  /** Leaves for a stage; the visit advances when it has not been there yet. */
+  goTo: (stage: Stage) => void;
+  end: (stage: 'done' | 'stopped' | 'postponed') => void;
+  takeTheirs: () => void;
+  keepMine: () => void;
+}
+
+const Context = createContext<VisitWork | null>(null);
+export function useVisit(): VisitWork {
+  const work = use(Context);
+  if (!work) throw new Error('useVisit outside of a visit');
+  return work;
+}
+
+/** Holds a visit while it is worked on: what is on the screen at once, what is written in order behind it. */
+export function VisitProvider({
+  data,
+  reload,
+  children,
+}: {
+  data: VisitData;
+  reload: () => void;
+  children: React.ReactNode;
+}) {
+  const { visit, client, who } = data;
+  const [before] = useState(() => data.scores.filter((s) => s.visitId !== visit.id));
+  const [working, setWorking] = useState<Working>(() =>
+    workingOf(
+      visit,
+      data.readings,
+      data.scores.filter((s) => s.visitId === visit.id),
+    ),
+  );
+  const [save, setSave] = useState<SaveState>({ status: 'saved', refused: [] });
+  const [takenUp, setTakenUp] = useState(0);
+  const navigate = useNavigate();
+  const queue = useRef<SaveQueue>(null);
+  const keep = useRef<(kept: Kept) => void>(() => {});
+  queue.current ??= new SaveQueue({
+    visitId: visit.id,
+    version: visit.version,
+    stored: working,
+    post: postTo(visit.id),
+    makeId: () => crypto.randomUUID(),
+    keep: (kept) => keep.current(kept),
+    tell: (shown, state) => {
+      setWorking(shown);
+      setSave(state);
+    },
+  });
+
+  useEffect(() => {
+    const mine = queue.current!;
+    let gone = false;
+    void placeOnDevice({ visitId: visit.id, practitionerId: who.practitionerId, clientName: client.name }).then(
+      ({ found, keep: keeping }) => {
+        if (gone) return;
+        keep.current = keeping;
+        setTakenUp(found?.writes.filter((w) => w.state !== 'refused').length ?? 0);
+        mine.start(found);
+      },
+    );
+    return () => {
+      gone = true;
+      mine.stop();
+    };
+    // A page is about one visit and one practitioner; another one is another page.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+  useSignedInAgain(() => queue.current?.resume());
+
+  useEffect(() => {
+    const guard = (event: BeforeUnloadEvent) => {
+      if (!queue.current?.isIdle) event.preventDefault();
+    };
+    window.addEventListener('beforeunload', guard);
+    return () => window.removeEventListener('beforeunload', guard);
+  }, []);
+
+  const [alongside, setAlongside] = useState(data.alongside);
+  const [alongsideOf, setAlongsideOf] = useState(data.alongside);
+  if (alongsideOf !== data.alongside) {
+    setAlongsideOf(data.alongside);
+    setAlongside(data.alongside);
+  }
+  const cautions = useMemo(() => [...CAUTIONS, ...data.rules], [data.rules]);
+  const screening = useMemo(
+    () =>
+      holdAgainst(
+        cautions,
+        working.screen.answers,
+        data.client.pressureCap,
+        new Set(alongside.overrides.map((o) => o.caution)),
+      ),
+    [cautions, working.screen.answers, data.client.pressureCap, alongside.overrides],
+  );
+  const ended = hasEnded(working.stage);
+  const write = (patch: VisitPatch) => {
+    if (!ended) queue.current!.add(patch);
+  };
+
+  const work: VisitWork = {
+    ...data,
+    ...working,
+    screening,
+    cautions,
+    alongside,
+    noteAlongside: (change) => setAlongside((b) => ({ ...b, ...change(b) })),
+    setFindings: (findings) => write({ kind: 'findings', findings }),
+    ended,
+    save,
+    takenUp,
+    scores: [...before, ...working.scores],
+    setScreen: (screen) => write({ kind: 'screen', screen }),
+    setReading: (...entries) => write({ kind: 'readings', entries }),
+    setAnswers: (measure, answers) => write({ kind: 'answers', measure, answers }),
+    setRoutine: (routine) => write({ kind: 'routine', routine }),
+    setRecord: (record) => write({ kind: 'record', record }),
+    goTo: (stage) => {
+      if (stageIndex(stage) > stageIndex(working.stage)) write({ kind: 'stage', stage });
+      void navigate(`/visits/${visit.id}/${stage}`);
+    },
+    end: (stage) => write({ kind: 'stage', stage }),
+    takeBack: (saveId) => queue.current!.takeBack(saveId),
+    takeTheirs: () => {
+      queue.current!.takeTheirs();
+      // What stands beside the visit may have changed with it.
+      reload();
+    },
+    keepMine: () => queue.current!.keepMine(),
+  };
+  return <Context value={work}>{children}</Context>;
+}

@@ -1,0 +1,67 @@
+import type { Routine, Step } from '../routine/model.ts';
+import type { Catalogue } from '../routine/technique.ts';
+import { lighterOf, pressureRank } from '../words/units.ts';
+import { breachesOf, type Screening } from './screen.ts';
+
+/** Why a step may not be there at any pressure; null when it may. */
+const outrightBan = (step: Step, screening: Screening, catalogue: Catalogue): string | null =>
+  breachesOf(step, screening, catalogue).find((b) => b.effect === 'ban' && b.lowerTo === null)?.reason ?? null;
+
+/**
+ * The first step of `next` that screening bans outright and that `before` did not already hold as such. A step that was
+ * banned only after it was added stays until somebody takes it out; adding one is never possible.
+ */
+export function newlyBanned(
+  next: Routine,
+  before: Routine | null,
+  screening: Screening,
+  catalogue: Catalogue,
+): { step: Step; reason: string } | null {
+  for (const step of next.steps) {
+    const reason = outrightBan(step, screening, catalogue);
+    if (!reason) continue;
+    const known = before?.steps.find((s) => s.id === step.id && s.technique === step.technique);
+    if (!(known && outrightBan(known, screening, catalogue))) return { step, reason };
+  }
+  return null;
+}
+
+export interface Admitted {
+  step: Step;
+  /** Why it was lowered; null when it was not. */
+  lowered: string | null;
+}
+
+/** A step as it may be done: unchanged, lighter with the reason, or null with the ban that no pressure lifts. */
+export function admit(step: Step, screening: Screening, catalogue: Catalogue): Admitted | { step: null; ban: string } {
+  const bans = breachesOf(step, screening, catalogue).filter((b) => b.effect === 'ban');
+  const outright = bans.find((b) => b.lowerTo === null);
+  if (outright) return { step: null, ban: outright.reason };
+  const lowest = bans.map((b) => b.lowerTo!).reduce<Step['pressure']>((a, b) => (a ? lighterOf(a, b) : b), null);
+  if (!lowest || !step.pressure || pressureRank(lowest) > pressureRank(step.pressure)) return { step, lowered: null };
+  const lighter = admit({ ...step, pressure: lowest, returnPressure: null }, screening, catalogue);
+  return lighter.step
+    ? { step: lighter.step, lowered: `${lighter.step.pressure} at most: ${bans[0]!.reason}` }
+    : lighter;
+}
+
+/** A template as this client may have it: what is banned left out, what is too hard lowered, both told by name. */
+export function admitRoutine(
+  routine: Routine,
+  screening: Screening,
+  catalogue: Catalogue,
+): { routine: Routine; leftOut: string[]; lowered: string[] } {
+  const leftOut: string[] = [];
+  const lowered: string[] = [];
+  const steps: Step[] = [];
+  for (const step of routine.steps) {
+    const name = step.label ?? catalogue.techniques.get(step.technique)?.name ?? step.technique;
+    const result = admit(step, screening, catalogue);
+    if (!result.step) leftOut.push(name);
+    else {
+      steps.push(result.step);
+      if (result.lowered) lowered.push(name);
+    }
+  }
+  return { routine: { ...routine, steps }, leftOut, lowered };
+}

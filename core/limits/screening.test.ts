@@ -1,0 +1,249 @@
+import { describe, expect, test } from 'vitest';
+import fc from 'fast-check';
+import { stepOf } from '../../tests/support/routines.ts';
+import { CATALOGUE, TECHNIQUES } from '../../reference/catalogue.ts';
+import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
+import type { Step } from '../routine/model.ts';
+import { pressureRank, PRESSURES } from '../words/units.ts';
+import { factsOf } from './facts.ts';
+import { clauseHolds, isWholeVisit, parseAppliesTo, type StepFacts } from './grammar.ts';
+import { keepOffPlaces } from './keep-off.ts';
+import { breachesOf, isBannedOutright, screen, takesAway, type Answers, type Caution } from './screen.ts';
+
+const NAMES = { region: (id: string) => id };
+const yes = (...keys: string[]): Answers => Object.fromEntries(keys.map((k) => [k, 'yes' as const]));
+const caution = (over: Partial<Caution>): Caution => ({
+  key: 'x',
+  title: 'X',
+  group: 'today',
+  who: 'Anyone.',
+  question: 'X?',
+  severity: 'avoid',
+  appliesTo: 'technique:any',
+  advice: 'Do not.',
+  seeWho: '',
+  source: 'test',
+  ...over,
+});
+const pressed =
+  (pressure: Step['pressure']) =>
+  (s: Step): Step => ({ ...s, pressure });
+
+describe('grammar of what a caution applies to', () => {
+  test('clauses, terms and values', () => {
+    expect(parseAppliesTo('region:forehead|brow+technique:gua-sha;point:GB14')).toMatchObject([
+      [
+        { kind: 'region', values: ['forehead', 'brow'] },
+        { kind: 'technique', values: ['gua-sha'] },
+      ],
+      [{ kind: 'point', values: ['GB14'] }],
+    ]);
+  });
+  test.each(['colour:red', 'region', 'region:', 'region:a:b', '', 'region:jaw+'])('"%s" cannot be read', (text) =>
+    expect(() => parseAppliesTo(text)).toThrow('appliesTo: cannot read'),
+  );
+  test('all terms of a clause must hold, any value of a term', () => {
+    const facts = {
+      technique: new Set(['oil']),
+      pressure: new Set(['firm']),
+      tool: new Set(),
+      position: new Set(),
+      region: new Set(['jaw']),
+      point: new Set(),
+      muscle: new Set(),
+    } as StepFacts;
+    const holds = (text: string) => clauseHolds(parseAppliesTo(text)[0]!, facts);
+    expect([
+      holds('region:jaw|chin'),
+      holds('region:jaw+pressure:firm'),
+      holds('region:jaw+pressure:light'),
+      holds('technique:any'),
+      holds('tool:probe'),
+    ]).toEqual([true, true, false, true, false]);
+  });
+  test('the whole visit', () => {
+    expect(isWholeVisit(parseAppliesTo('technique:any')[0]!)).toBe(true);
+    expect(isWholeVisit(parseAppliesTo('technique:any+region:jaw')[0]!)).toBe(false);
+  });
+});
+
+describe('what a step is in the words of cautions', () => {
+  test('firm work is strong stimulation, lighter work is not', () => {
+    expect(
+      factsOf(stepOf('masseter-pin-open', 'x', pressed('firm')), CATALOGUE).technique.has('strong-stimulation'),
+    ).toBe(true);
+    expect(
+      factsOf(stepOf('masseter-pin-open', 'x', pressed('medium')), CATALOGUE).technique.has('strong-stimulation'),
+    ).toBe(false);
+  });
+  test('places count beside the technique’s own regions', () => {
+    const facts = factsOf(
+      stepOf('temple-circles', 'x', (s) => ({
+        ...s,
+        places: [
+          { kind: 'region', id: 'neck-front' },
+          { kind: 'point', id: 'LI4' },
+        ],
+      })),
+      CATALOGUE,
+    );
+    expect([facts.region.has('neck-front'), facts.point.has('LI4')]).toEqual([true, true]);
+  });
+  test('tools and oil', () => {
+    expect(factsOf(stepOf('glove-masseter-split'), CATALOGUE).tool.has('microcurrent-device')).toBe(true);
+    expect(factsOf(stepOf('spread-glide'), CATALOGUE).technique.has('oil')).toBe(true);
+  });
+});
+
+describe('an answer sheet', () => {
+  test('a red flag stops the visit and says who to see', () => {
+    const s = screen(CAUTIONS, yes('thunderclap'));
+    expect(s.mustStop).toBe(true);
+    expect(s.hits['refer-out'][0]!.seeWho).toContain('Emergency');
+  });
+  test('every red flag stops', () => {
+    for (const c of CAUTIONS.filter((x) => x.group === 'red-flag'))
+      expect(screen(CAUTIONS, yes(c.key)).mustStop, c.key).toBe(true);
+  });
+  test('fever postpones without stopping', () =>
+    expect(screen(CAUTIONS, yes('fever-infection'))).toMatchObject({ mustStop: false, postpone: true }));
+  test('no answer is not a no', () => {
+    expect(screen(CAUTIONS, {}).unanswered.length).toBe(CAUTIONS.filter((c) => c.question).length);
+    expect(screen(CAUTIONS, Object.fromEntries(CAUTIONS.map((c) => [c.key, 'no' as const]))).unanswered).toEqual([]);
+  });
+  test('rules for everyone hold without a question', () =>
+    expect(screen(CAUTIONS, {}).hits.avoid.map((c) => c.key)).toContain('carotid'));
+});
+
+describe('what this client may not have', () => {
+  const banned = (technique: string, answers: Answers, change: (s: Step) => Step = (s) => s) =>
+    isBannedOutright(stepOf(technique, 'x', change), screen(CAUTIONS, answers), CATALOGUE);
+  test('pregnant: the traditional points are off, whatever the pressure', () => {
+    expect(banned('hegu-web', yes('pregnancy'), pressed('feather'))).toBe(true);
+    expect(banned('hegu-web', {})).toBe(false);
+    expect(banned('temple-circles', yes('pregnancy'))).toBe(false);
+  });
+  test('pacemaker: no current', () => expect(banned('glove-masseter-split', yes('implanted-electronics'))).toBe(true));
+  test('thyroid: the front of the neck', () => {
+    const s = screen(CAUTIONS, yes('thyroid'));
+    expect(keepOffPlaces(s).map((k) => k.place.id)).toContain('neck-front');
+  });
+  test('blood thinners: firm is lowered to medium, not banned', () => {
+    const s = screen(CAUTIONS, yes('anticoagulant'));
+    const [breach] = breachesOf(stepOf('masseter-pin-open', 'x', pressed('firm')), s, CATALOGUE);
+    expect(breach).toMatchObject({ effect: 'ban', lowerTo: 'medium' });
+    expect(isBannedOutright(stepOf('probe-smile-line'), s, CATALOGUE)).toBe(false);
+  });
+  test('a cap for this client comes first of all', () => {
+    const s = screen(CAUTIONS, {}, 'light');
+    const breaches = breachesOf(stepOf('temple-circles', 'x', pressed('medium')), s, CATALOGUE);
+    expect(breaches.some((b) => b.limit === null && b.lowerTo === 'light')).toBe(true);
+    expect(
+      breachesOf(stepOf('temple-circles', 'x', pressed('light')), s, CATALOGUE).some((b) => b.limit === null),
+    ).toBe(false);
+  });
+  test('a heavy way back is lowered to no more than the way there', () => {
+    const s = screen([caution({ group: 'everyone', question: null, appliesTo: 'pressure:firm|deep' })], {});
+    const [breach] = breachesOf(
+      stepOf('temple-circles', 'x', (st) => ({ ...st, pressure: 'light', returnPressure: 'firm' })),
+      s,
+      CATALOGUE,
+    );
+    expect(breach!.lowerTo).toBe('light');
+  });
+});
+
+describe('effects by severity', () => {
+  const effectOf = (severity: Caution['severity'], appliesTo: string) =>
+    screen([caution({ severity, appliesTo })], yes('x')).limits[0]!.effect;
+  test.each([
+    ['refer-out', 'technique:any', 'ban'],
+    ['avoid', 'region:jaw', 'ban'],
+    ['adapt', 'pressure:firm', 'ban'],
+    ['adapt', 'region:jaw', 'warn'],
+    ['adapt', 'technique:any', 'note'],
+    ['note', 'region:jaw+pressure:deep', 'warn'],
+    ['note', 'region:jaw', 'note'],
+  ] as const)('%s on %s is a %s', (severity, appliesTo, effect) => expect(effectOf(severity, appliesTo)).toBe(effect));
+});
+
+describe('in words', () => {
+  const words = (key: string) =>
+    takesAway(
+      CAUTIONS.find((c) => c.key === key)!,
+      NAMES,
+    );
+  test('red flags take the whole visit', () => expect(words('thunderclap')).toBe('the whole visit'));
+  test('places', () => expect(words('thyroid')).toBe('neck-front; ST9, LI18, CV22, CV23; 3 muscles with neck-front'));
+  test('pressure', () =>
+    expect(words('hypertension')).toBe(
+      'strong stimulation; firm and deep pressure; neck-front, neck-side; GB20, ST9, GV20',
+    ));
+  test('many points are counted', () => expect(words('numbness')).toContain('12 points'));
+  test('advice for the whole visit takes nothing away', () =>
+    expect(words('children')).toBe('nothing; work with care'));
+  test('every row can be said', () => {
+    for (const c of CAUTIONS) expect(takesAway(c, NAMES).length, c.key).toBeGreaterThan(2);
+  });
+});
+
+describe('whatever is answered', () => {
+  const keys = CAUTIONS.filter((c) => c.question).map((c) => c.key);
+  const answers = fc.dictionary(fc.constantFrom(...keys), fc.constantFrom('yes' as const, 'no' as const));
+  const step = fc
+    .record({ technique: fc.constantFrom(...TECHNIQUES.map((t) => t.id)), pressure: fc.constantFrom(...PRESSURES) })
+    .map(({ technique, pressure }) => stepOf(technique, 'x', (s) => (s.pressure ? { ...s, pressure } : s)));
+
+  test('one more yes never frees anything', () => {
+    fc.assert(
+      fc.property(answers, fc.constantFrom(...keys), step, (a, more, s) => {
+        const bans = (sheet: Answers) =>
+          breachesOf(s, screen(CAUTIONS, sheet), CATALOGUE).filter((b) => b.effect === 'ban').length;
+        expect(bans({ ...a, [more]: 'yes' })).toBeGreaterThanOrEqual(bans(a));
+        const before = screen(CAUTIONS, a);
+        const after = screen(CAUTIONS, { ...a, [more]: 'yes' });
+        if (before.mustStop) expect(after.mustStop).toBe(true);
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  test('looking limits up by their first word misses none and keeps their order', () => {
+    fc.assert(
+      fc.property(answers, step, (a, s) => {
+        const screening = screen(CAUTIONS, a);
+        const facts = factsOf(s, CATALOGUE);
+        expect(breachesOf(s, screening, CATALOGUE).map((b) => b.limit)).toEqual(
+          screening.limits.filter((l) => clauseHolds(l.clause, facts)),
+        );
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  test('the pressure it proposes really frees the step of that ban', () => {
+    fc.assert(
+      fc.property(answers, step, (a, s) => {
+        const screening = screen(CAUTIONS, a);
+        for (const breach of breachesOf(s, screening, CATALOGUE)) {
+          if (breach.effect !== 'ban' || !breach.lowerTo || !s.pressure) continue;
+          expect(pressureRank(breach.lowerTo)).toBeLessThan(pressureRank(s.pressure));
+          const lowered = { ...s, pressure: breach.lowerTo, returnPressure: null };
+          expect(breachesOf(lowered, screening, CATALOGUE).some((b) => b.limit === breach.limit)).toBe(false);
+        }
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  test('a lower cap never allows more', () => {
+    fc.assert(
+      fc.property(step, fc.constantFrom(...PRESSURES), fc.constantFrom(...PRESSURES), (s, a, b) => {
+        const [low, high] = pressureRank(a) <= pressureRank(b) ? [a, b] : [b, a];
+        const isCapped = (cap: typeof a) =>
+          breachesOf(s, screen(CAUTIONS, {}, cap), CATALOGUE).some((x) => x.limit === null);
+        if (isCapped(high)) expect(isCapped(low)).toBe(true);
+      }),
+    );
+  });
+});

@@ -1,0 +1,68 @@
+import type { Answers } from '../limits/screen.ts';
+
+/** The five stages in the order of the work, and the three ways in which a visit ends. */
+export const STAGES = ['screen', 'assess', 'compose', 'guide', 'record'] as const;
+export type Stage = (typeof STAGES)[number];
+export type VisitStage = Stage | 'done' | 'stopped' | 'postponed';
+export const STAGE_NAMES: Record<VisitStage, string> = {
+  screen: 'Screen',
+  assess: 'Assess',
+  compose: 'Compose',
+  guide: 'Guide',
+  record: 'Record',
+  done: 'Done',
+  stopped: 'Stopped, referred',
+  postponed: 'Postponed',
+};
+
+/** A visit that has ended takes no more entries. */
+export const hasEnded = (stage: VisitStage): boolean =>
+  stage === 'done' || stage === 'stopped' || stage === 'postponed';
+
+/** True once the visit's time has come or somebody has worked in it. */
+export const hasBegun = (visit: { stage: VisitStage; startsAt: string }, nowIso: string): boolean =>
+  visit.startsAt <= nowIso || visit.stage !== 'screen';
+
+/** 0 screen … 4 record; a finished visit stands after the last, a stopped or postponed one at the first. */
+export const stageIndex = (stage: VisitStage): number =>
+  stage === 'done' ? STAGES.length : stage === 'stopped' || stage === 'postponed' ? 0 : STAGES.indexOf(stage);
+
+export interface Screen {
+  answers: Answers;
+  /** Keys of the preparation list that are done. */
+  preparation: string[];
+  /** Id of the practice's product that is used; absent when none was chosen. */
+  product?: string;
+}
+export const EMPTY_SCREEN: Screen = { answers: {}, preparation: [] };
+
+export const REACTIONS = ['warmth', 'redness', 'sore-spot', 'ache-moved', 'sleepy', 'light-headed', 'none'] as const;
+export type Reaction = (typeof REACTIONS)[number];
+export const REACTION_NAMES: Record<Reaction, string> = {
+  warmth: 'Warmth',
+  redness: 'Redness',
+  'sore-spot': 'Sore spot',
+  'ache-moved': 'Ache that moved',
+  sleepy: 'Sleepy',
+  'light-headed': 'Light-headed',
+  none: 'Nothing to note',
+};
+
+export interface VisitRecord {
+  reactions: Reaction[];
+  note: string;
+  product: string;
+  /** Calendar days, YYYY-MM-DD, in the practice's zone; empty when not agreed. */
+  nextOn: string;
+  reviewOn: string;
+}
+export const EMPTY_RECORD: VisitRecord = { reactions: [], note: '', product: '', nextOn: '', reviewOn: '' };
+
+export interface Referral {
+  /** Keys of the cautions that stopped the visit. */
+  cautions: string[];
+  seeWho: string;
+  outcome: string | null;
+  /** Calendar day of the outcome. */
+  outcomeOn: string | null;
+}

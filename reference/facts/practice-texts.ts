@@ -1,0 +1,11 @@
+import type { TextKind } from '../../core/record/consent.ts';
+
+/** Wordings until a practice writes its own. To be read by somebody who knows the local law before they are used. */
+export const FIRST_TEXTS: Record<TextKind, string> = {
+  scope:
+    'We offer wellness work with the hands on face, head and neck. We do not diagnose, treat illness, or change medicines. When something needs licensed care we say so and stop. Local codes and licensed practice come first.',
+  'consent-work':
+    'I was told what will be done and where I will be touched. I can stop at any moment with a word or a raised hand. I agree that my answers, ratings and what was done are kept by this practice to plan the work; these are facts about my health. I can see them, have them corrected or erased, and take this consent back at any time.',
+  'consent-photo':
+    'I agree that front photos of my face are taken to measure levelness before and after. They stay in this practice, are not used to recognise anybody, and are erased when I ask, apart from everything else.',
+};

@@ -1,0 +1,83 @@
+import { createCookie, data, redirect } from 'react-router';
+import { closeSession, findSession, openSession, type Member, type SignedIn } from '../db/queries/accounts.server';
+import { requestBelongsTo } from '../db/scope';
+
+/** Kept for longer than any session: whether it still opens anything is the server's to say. */
+const COOKIE_S = 400 * 86_400;
+const plain = createCookie('velvet-session', { httpOnly: true, sameSite: 'lax', path: '/', maxAge: COOKIE_S });
+/** Under HTTPS the name itself makes browsers refuse it from anywhere but this host. */
+const secure = createCookie('__Host-velvet-session', {
+  httpOnly: true,
+  sameSite: 'lax',
+  path: '/',
+  maxAge: COOKIE_S,
+  secure: true,
+});
+const isSecure = (request: Request): boolean => request.url.startsWith('https:');
+const cookieOf = (request: Request) => (isSecure(request) ? secure : plain);
+
+const roomOptions = { httpOnly: true, sameSite: 'lax', path: '/', maxAge: COOKIE_S } as const;
+const room = createCookie('velvet-room', roomOptions);
+export type Room = 'day' | 'dim';
+
+/** Headers that sign somebody in on the browser that asked. */
+export async function sessionHeaders(request: Request, who: Member): Promise<{ 'Set-Cookie': string }> {
+  const { token } = await openSession(who);
+  return { 'Set-Cookie': await cookieOf(request).serialize(token) };
+}
+/** Signs in and sends on to Today, or to where the visitor wanted to go. */
+export const signIn = async (request: Request, who: Member, to: string): Promise<Response> =>
+  redirect(to, { headers: await sessionHeaders(request, who) });
+
+async function tokenOf(request: Request): Promise<string | null> {
+  const token: unknown = await cookieOf(request).parse(request.headers.get('Cookie'));
+  return typeof token === 'string' && token ? token : null;
+}
+
+export async function signOut(request: Request): Promise<Response> {
+  const token = await tokenOf(request);
+  if (token) await closeSession(token);
+  return redirect('/sign-in', { headers: { 'Set-Cookie': await cookieOf(request).serialize('', { maxAge: 0 }) } });
+}
+
+export async function whoIs(request: Request): Promise<SignedIn | null> {
+  const token = await tokenOf(request);
+  const who = token ? await findSession(token) : null;
+  if (who) requestBelongsTo(who.practiceId);
+  return who;
+}
+
+/** What a script of ours sends says so by its type, and wants to be told, not sent to another page. */
+const isFromScript = (request: Request): boolean =>
+  request.method !== 'GET' &&
+  !/^(application\/x-www-form-urlencoded|multipart\/form-data)/i.test(request.headers.get('Content-Type') ?? '');
+
+/** The signed-in practitioner; everybody else is sent to the door. */
+export async function requirePractitioner(request: Request): Promise<SignedIn> {
+  const who = await whoIs(request);
+  if (who) return who;
+  if (isFromScript(request))
+    throw data(
+      { result: 'signed-out', message: 'You are signed out. Sign in again; what you typed is still here.' },
+      { status: 401 },
+    );
+  const { pathname, search } = new URL(request.url);
+  const back =
+    request.method === 'GET' ? pathname.replace(/\.data$/, '') + search.replace(/[?&]_routes=[^&]*/, '') : '/today';
+  throw redirect(`/sign-in?to=${encodeURIComponent(back)}`);
+}
+
+/** Only paths of this very application may be returned to. */
+export const safeReturn = (to: unknown): string =>
+  typeof to === 'string' && /^\/(?![/\\])[\x21-\x7e]*$/.test(to) ? to : '/today';
+
+export async function roomOf(request: Request): Promise<Room> {
+  return (await room.parse(request.headers.get('Cookie'))) === 'dim' ? 'dim' : 'day';
+}
+export const roomCookie = (request: Request, value: Room): Promise<string> =>
+  room.serialize(value, { secure: isSecure(request) });
+
+/** The 404 of a record that is not there, or is another practice's: no difference is told. */
+export function notFound(what: string): never {
+  throw data(`This ${what} is not here. It may have been removed, or the address has a slip in it.`, { status: 404 });
+}
