@@ -2,17 +2,15 @@
  * The core from the command line: JSON in and out. `npm run -s core -- <verb> …`. Errors go to stderr as one line
  * with the field; exit code 1 for bad input, 2 for bad usage.
  */
+import { locateOnClient, readLandmarksFile } from '../core/atlas/index.ts';
+import { nrsScore } from '../core/measures/index.ts';
+import { type CoursePoint, courseReason, courseTitle, judgeCourse } from '../core/relief/index.ts';
+import { checkRoutine } from '../core/rules/index.ts';
+import { expandRoutine, parseRoutine, totalsOf } from '../core/routine/index.ts';
+import { type Answers, screen } from '../core/limits/index.ts';
+import { InputError } from '../core/words/index.ts';
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
-import { locateOnClient, readLandmarksFile } from '../core/atlas/landmarks-file.ts';
-import { InputError } from '../core/words/errors.ts';
-import { nrsScore } from '../core/measures/nrs.ts';
-import { courseReason, courseTitle, judgeCourse, type CoursePoint } from '../core/relief/judgement.ts';
-import { checkRoutine } from '../core/rules/check.ts';
-import { expandRoutine } from '../core/routine/cues.ts';
-import { parseRoutine } from '../core/routine/schema.ts';
-import { totalsOf } from '../core/routine/timing.ts';
-import { screen, type Answers } from '../core/limits/screen.ts';
 import { BODY_INCHES } from '../reference/facts/body-inches.ts';
 import { CATALOGUE } from '../reference/catalogue.ts';
 import { CAUTIONS } from '../reference/facts/cautions/index.ts';

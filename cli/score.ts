@@ -1,26 +1,36 @@
-import { InputError } from '../core/words/errors.ts';
-import { tendernessTotal, TOTAL_SITES } from '../core/measures/tenderness.ts';
-import type { Answer } from '../core/measures/answers.ts';
-import { eyeStrainTally, ocularSurface, type EyeSymptom } from '../core/measures/eye-strain.ts';
-import { gradedPain, type GradedPainAnswers } from '../core/measures/graded-pain.ts';
 import {
+  type Answer,
+  distress,
+  eyeStrainTally,
+  type EyeSymptom,
+  globalChange,
+  type Goal,
+  goalAttainment,
+  gradedPain,
+  type GradedPainAnswers,
   headacheDaysPer28,
   headacheDisabilityDays,
   headacheImpact,
+  jawLimitation20,
+  jawLimitation8,
   medicineLimits,
-} from '../core/measures/headache.ts';
-import { jawLimitation20, jawLimitation8, oralBehaviours } from '../core/measures/jaw-function.ts';
-import { nrsChange, nrsScore } from '../core/measures/nrs.ts';
-import { openingFromFingers, openingFromRuler } from '../core/measures/opening.ts';
-import {
-  globalChange,
-  goalAttainment,
+  nrsChange,
+  nrsScore,
+  ocularSurface,
+  openingFromFingers,
+  openingFromRuler,
+  oralBehaviours,
   ownActivities,
   ownSymptomProfile,
-  type Goal,
-} from '../core/measures/own-goals.ts';
-import { pressureThreshold, smallestChange, type ThresholdTrial } from '../core/measures/pressure-threshold.ts';
-import { distress, perceivedStress10, perceivedStress4 } from '../core/measures/stress.ts';
+  perceivedStress10,
+  perceivedStress4,
+  pressureThreshold,
+  smallestChange,
+  tendernessTotal,
+  type ThresholdTrial,
+  TOTAL_SITES,
+} from '../core/measures/index.ts';
+import { InputError } from '../core/words/index.ts';
 
 type Given = Record<string, unknown>;
 const list = <T>(given: Given, field: string): T[] => {

@@ -1,6 +1,5 @@
+import { afterAnswer, type ClientMeasures, GRADE_LIMITS_MM, type TrainerGrade } from '../core/atlas/index.ts';
 import type { Transaction } from 'sequelize';
-import type { ClientMeasures } from '../core/atlas/client-measure.ts';
-import { afterAnswer, GRADE_LIMITS_MM, type TrainerGrade } from '../core/atlas/trainer.ts';
 import { BodyMeasureModel, TrainerAnswerModel, TrainerCardModel } from '../server/db/models/index.ts';
 
 /** Invented measures of the made-up clients, in mm, by name and days ago. */

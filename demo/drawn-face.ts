@@ -1,4 +1,4 @@
-import type { PhotoMarks } from '../core/measures/levelness.ts';
+import type { PhotoMarks } from '../core/measures/index.ts';
 
 /** How uneven the drawn face is, in mm; up and wide are positive, `left` is the client's. */
 export interface DrawnUnevenness {

@@ -1,9 +1,6 @@
-import type { Region } from '../core/words/regions.ts';
-import type { MeasureKey } from '../core/measures/reading.ts';
-import type { ComplaintKind } from '../core/routine/technique.ts';
-import type { VisitStage } from '../core/record/model.ts';
-import type { Pressure, Side } from '../core/words/units.ts';
-import type { HabitSides } from '../core/record/habit-sides.ts';
+import type { MeasureKey } from '../core/measures/index.ts';
+import type { HabitSides, VisitStage } from '../core/record/index.ts';
+import type { ComplaintKind, Pressure, Region, Side } from '../core/words/index.ts';
 import type { RoutineKey } from './routines.ts';
 
 /** One rating: days before today, value; `h` = at home. */

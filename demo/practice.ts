@@ -1,7 +1,7 @@
+import { cautionOf } from '../core/limits/index.ts';
+import type { Findings } from '../core/record/index.ts';
 import type { Transaction } from 'sequelize';
 import sharp from 'sharp';
-import { cautionOf } from '../core/limits/local-rules.ts';
-import type { Findings } from '../core/record/findings.ts';
 import { cleanPhoto } from '../server/photo-file.server.ts';
 import { writeAudit } from '../server/db/queries/audit.server.ts';
 import {

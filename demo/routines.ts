@@ -1,5 +1,11 @@
-import { DEFAULT_ORDER, ROUTINE_FORMAT, ROUTINE_VERSION, type Routine, type Step } from '../core/routine/model.ts';
-import { newStep } from '../core/routine/technique.ts';
+import {
+  DEFAULT_ORDER,
+  newStep,
+  type Routine,
+  ROUTINE_FORMAT,
+  ROUTINE_VERSION,
+  type Step,
+} from '../core/routine/index.ts';
 import { CATALOGUE } from '../reference/catalogue.ts';
 
 function routine(

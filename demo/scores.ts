@@ -1,5 +1,5 @@
+import { type MeasureAnswers, measureOf } from '../core/measures/index.ts';
 import type { Transaction } from 'sequelize';
-import { measureOf, type MeasureAnswers } from '../core/measures/catalogue.ts';
 import { ScoreModel, type VisitModel } from '../server/db/models/index.ts';
 
 /** Invented answers of the made-up clients, by name and days ago. */

@@ -1,13 +1,12 @@
+import { type GuideEvent, runRecord } from '../core/guide/index.ts';
+import { type MeasureKey, pressureThreshold } from '../core/measures/index.ts';
+import { expandRoutine, type Routine } from '../core/routine/index.ts';
+import type { Answer } from '../core/limits/index.ts';
+import { EMPTY_RECORD, EMPTY_SCREEN, type Findings } from '../core/record/index.ts';
+import type { Side } from '../core/words/index.ts';
 import { TZDate } from '@date-fns/tz';
 import { addDays, format, startOfDay } from 'date-fns';
 import type { Transaction } from 'sequelize';
-import { runRecord, type GuideEvent } from '../core/guide/machine.ts';
-import type { MeasureKey } from '../core/measures/reading.ts';
-import { expandRoutine } from '../core/routine/cues.ts';
-import type { Routine } from '../core/routine/model.ts';
-import type { Answer } from '../core/limits/screen.ts';
-import type { Side } from '../core/words/units.ts';
-import { EMPTY_RECORD, EMPTY_SCREEN } from '../core/record/model.ts';
 import { CAUTIONS } from '../reference/facts/cautions/index.ts';
 import { PREPARATION } from '../reference/facts/preparation.ts';
 import { hash } from '@node-rs/argon2';
@@ -26,8 +25,6 @@ import {
   TemplateModel,
   VisitModel,
 } from '../server/db/models/index.ts';
-import { pressureThreshold } from '../core/measures/pressure-threshold.ts';
-import type { Findings } from '../core/record/findings.ts';
 import { seedMeasures, seedTrainer } from './atlas.ts';
 import { PEOPLE, type DemoClient, type DemoVisit } from './people.ts';
 import { findingsOf, seedBeside, seedPractice, type SeededPractice } from './practice.ts';

@@ -1,5 +1,5 @@
-import type { AtlasEntry } from '../core/atlas/search.ts';
-import { PHASE_NAMES } from '../core/routine/technique.ts';
+import type { AtlasEntry } from '../core/atlas/index.ts';
+import { PHASE_NAMES } from '../core/words/index.ts';
 import { TECHNIQUES } from './catalogue.ts';
 import { LANDMARKS } from './facts/landmarks.ts';
 import { LYMPH_NODES } from './facts/lymph.ts';

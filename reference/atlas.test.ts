@@ -1,9 +1,8 @@
+import { wayToTerminus } from '../core/atlas/index.ts';
+import { VIEWS } from '../core/drawing/index.ts';
+import { COMPLAINT_KINDS, REGIONS } from '../core/words/index.ts';
 import { readFileSync, statSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { wayToTerminus } from '../core/atlas/drainage.ts';
-import { REGIONS } from '../core/words/regions.ts';
-import { VIEWS } from '../core/drawing/views.ts';
-import { COMPLAINT_KINDS } from '../core/routine/technique.ts';
 import { BODY_INCHES } from './facts/body-inches.ts';
 import { CAUTIONS } from './facts/cautions/index.ts';
 import FIBRES from './derived/fibres.json' with { type: 'json' };

@@ -1,6 +1,5 @@
-import { REGION_NAMES, REGIONS, type Region } from '../core/words/regions.ts';
-import type { PlaceRef } from '../core/routine/model.ts';
-import type { Catalogue, Technique } from '../core/routine/technique.ts';
+import type { Catalogue, Technique } from '../core/routine/index.ts';
+import { type PlaceRef, type Region, REGION_NAMES, REGIONS } from '../core/words/index.ts';
 import { LANDMARKS } from './facts/landmarks.ts';
 import { LYMPH_NODES } from './facts/lymph.ts';
 import { MUSCLES } from './facts/muscles/index.ts';

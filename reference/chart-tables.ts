@@ -1,4 +1,4 @@
-import type { ChartTables } from '../core/atlas/chart-data.ts';
+import type { ChartTables } from '../core/atlas/index.ts';
 import { LANDMARKS } from './facts/landmarks.ts';
 import { DRAINAGE_PATHS, LYMPH_NODES } from './facts/lymph.ts';
 import { MUSCLES } from './facts/muscles/index.ts';

@@ -1,11 +1,7 @@
+import { expandRoutine, parseRoutine } from '../core/routine/index.ts';
+import { parseAppliesTo, SEVERITIES } from '../core/limits/index.ts';
+import { PHASES, pressureRank, type Region, REGIONS } from '../core/words/index.ts';
 import { describe, expect, test } from 'vitest';
-import { REGIONS, type Region } from '../core/words/regions.ts';
-import { expandRoutine } from '../core/routine/cues.ts';
-import { parseRoutine } from '../core/routine/schema.ts';
-import { PHASES } from '../core/routine/technique.ts';
-import { parseAppliesTo } from '../core/limits/grammar.ts';
-import { SEVERITIES } from '../core/limits/screen.ts';
-import { pressureRank } from '../core/words/units.ts';
 import { routineOf, stepOf } from '../tests/support/routines.ts';
 import { CATALOGUE, TECHNIQUES } from './catalogue.ts';
 import { CAUTIONS } from './facts/cautions/index.ts';

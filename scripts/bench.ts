@@ -2,22 +2,18 @@
  * Measures speed on this machine and writes docs/bench.md: `npm run bench [-- --short]`. Figures are ratios within one
  * run wherever that is possible; nothing here passes or fails.
  */
+import { clientInches, locateAll, pointDistance } from '../core/atlas/index.ts';
+import { MEASURE_KEYS, type MeasureKey, MEASURES } from '../core/measures/index.ts';
+import { checkRoutine } from '../core/rules/index.ts';
+import { expandRoutine, newStep, type Routine } from '../core/routine/index.ts';
+import { screen } from '../core/limits/index.ts';
+import { buildBodies } from '../core/drawing/index.ts';
+import type { Side } from '../core/words/index.ts';
 import type { Page } from '@playwright/test';
 import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { clientInches } from '../core/atlas/client-inch.ts';
-import { pointDistance } from '../core/atlas/distance.ts';
-import { locateAll } from '../core/atlas/locate.ts';
-import { MEASURE_KEYS, MEASURES, type MeasureKey } from '../core/measures/reading.ts';
-import { checkRoutine } from '../core/rules/check.ts';
-import { expandRoutine } from '../core/routine/cues.ts';
-import type { Routine } from '../core/routine/model.ts';
-import { newStep } from '../core/routine/technique.ts';
-import { screen } from '../core/limits/screen.ts';
-import type { Side } from '../core/words/units.ts';
-import { buildBodies } from '../core/drawing/bodies.ts';
 import { ROUTINES } from '../demo/routines.ts';
 import { BODY_INCHES } from '../reference/facts/body-inches.ts';
 import { CATALOGUE, TECHNIQUES } from '../reference/catalogue.ts';

@@ -3,12 +3,9 @@
  * of every view under app/parts/chart/terrain/ and the positions of all places under reference/derived/. The results are
  * committed, so this runs only when the bodies, their drawing rules or the tables of places change.
  */
+import { chartData } from '../core/atlas/index.ts';
+import { buildBodies, type DepthMap, drawView, traceView, type View, VIEWS } from '../core/drawing/index.ts';
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { chartData } from '../core/atlas/chart-data.ts';
-import { buildBodies } from '../core/drawing/bodies.ts';
-import { drawView, traceView } from '../core/drawing/draw.ts';
-import type { DepthMap } from '../core/drawing/trace.ts';
-import { VIEWS, type View } from '../core/drawing/views.ts';
 import { CHART_TABLES } from '../reference/chart-tables.ts';
 
 /** Views that are not drawn anew are still traced, coarsely, to know what they show. */

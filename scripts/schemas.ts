@@ -1,7 +1,7 @@
 /** Writes docs/formats: the JSON Schema of the routine file and an example. */
+import { ROUTINE_JSON_SCHEMA } from '../core/routine/index.ts';
 import { writeFileSync } from 'node:fs';
 import { ROUTINES } from '../demo/routines.ts';
-import { ROUTINE_JSON_SCHEMA } from '../core/routine/json-schema.ts';
 
 const write = (name: string, value: unknown) =>
   writeFileSync(`docs/formats/${name}`, `${JSON.stringify(value, null, 2)}\n`);

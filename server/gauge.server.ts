@@ -1,5 +1,5 @@
+import { type GaugeCommand, gaugeCommandLine } from '../core/devices/index.ts';
 import { connect } from 'node:net';
-import { gaugeCommandLine, type GaugeCommand } from '../core/devices/algometer-lines.ts';
 
 /** Where a gauge listens, "127.0.0.1:4390"; null when none is named. Loopback only: nothing leaves the machine. */
 function address(): { host: string; port: number } | null {

@@ -1,4 +1,4 @@
-import { InputError } from '../core/words/errors.ts';
+import { InputError } from '../core/words/index.ts';
 
 /** A photo as it is sent, at most. */
 export const LARGEST_PHOTO_BYTES = 8_000_000;

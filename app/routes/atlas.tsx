@@ -1,7 +1,8 @@
+import { ENTRY_KINDS, type EntryKind } from '../../core/atlas';
+import { screen } from '../../core/limits';
 import { useMemo, useRef } from 'react';
 import { Button, Form as BsForm } from 'react-bootstrap';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { ENTRY_KINDS, type EntryKind } from '../../core/atlas/search';
 import { findClient } from '../../server/db/queries/clients.server';
 import { latestMeasures, measuredClients } from '../../server/db/queries/measures.server';
 import { answersTo, readAsk, reachOf } from '../rooms/atlas/ask';
@@ -10,7 +11,6 @@ import { Results } from '../rooms/atlas/results';
 import { SearchPanel } from '../rooms/atlas/search-panel';
 import { Sheet } from '../rooms/atlas/sheet';
 import { placesOfEntry } from '../rooms/atlas/places-of';
-import { screen } from '../../core/limits/screen';
 import { CAUTIONS } from '../../reference/facts/cautions';
 import { FaceChart } from '../parts/chart/face-chart';
 import { useFitted } from '../parts/chart/fitted';

@@ -1,10 +1,10 @@
+import { complaintName } from '../../core/words';
 import { Form as BsForm, Pagination } from 'react-bootstrap';
 import { Form, Link, useSearchParams, useSubmit } from 'react-router';
 import { CLIENT_SORTS, listClients, type ClientSort } from '../../server/db/queries/clients.server';
 import { queryText } from '../schemas/read';
 import { requirePractitioner } from '../../server/access/session.server';
 import { shortDay } from '../parts/marks/time';
-import { complaintName } from '../parts/words/names';
 import type { Route } from './+types/clients';
 
 const PAGE_SIZE = 15;

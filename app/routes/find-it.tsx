@@ -1,8 +1,8 @@
+import { afterAnswer, nextQuestion, progressByDay } from '../../core/atlas';
 import { useCallback, useMemo, useState } from 'react';
 import { Button, Form as BsForm } from 'react-bootstrap';
 import { data, Link, useFetcher, useSearchParams } from 'react-router';
 import type { Card } from 'ts-fsrs';
-import { afterAnswer, nextQuestion, progressByDay } from '../../core/atlas/trainer';
 import { recordTrainerAnswer, trainerState } from '../../server/db/queries/trainer.server';
 import { FaceChart } from '../parts/chart/face-chart';
 import { Cross, useCross } from '../parts/chart/cross';

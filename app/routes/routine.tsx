@@ -1,15 +1,12 @@
+import { checkRoutine } from '../../core/rules';
+import { doseWords, expandRoutine, ribbonOf, totalsOf } from '../../core/routine';
+import { clock } from '../../core/words';
 import { Button } from 'react-bootstrap';
 import { data, Form, redirect, useActionData } from 'react-router';
-import { checkRoutine } from '../../core/rules/check';
-import { expandRoutine } from '../../core/routine/cues';
-import { ribbonOf } from '../../core/routine/ribbon';
-import { totalsOf } from '../../core/routine/timing';
-import { doseWords } from '../../core/routine/words';
-import { clock } from '../../core/words/units';
 import { CATALOGUE } from '../../reference/catalogue';
 import { deleteTemplate, findTemplate, renameTemplate } from '../../server/db/queries/templates.server';
 import { FaceChart } from '../parts/chart/face-chart';
-import { Findings } from '../parts/routine/rule-notes';
+import { RuleNotes } from '../parts/routine/rule-notes';
 import { Ribbon } from '../parts/ribbon/ribbon';
 import { checkForm, readForm, type FieldErrors } from '../schemas/read';
 import { renameTemplateSchema } from '../schemas/template';
@@ -128,7 +125,7 @@ export default function RoutinePage({ loaderData: { template } }: Route.Componen
               ))}
             </tbody>
           </table>
-          <Findings findings={checkRoutine(routine, CATALOGUE)} disabled onFix={() => {}} />
+          <RuleNotes findings={checkRoutine(routine, CATALOGUE)} disabled onFix={() => {}} />
         </main>
       </div>
       <Ribbon

@@ -1,6 +1,6 @@
+import { routineSeconds } from '../../core/routine';
+import { clock } from '../../core/words';
 import { Link } from 'react-router';
-import { clock } from '../../core/words/units';
-import { routineSeconds } from '../../core/routine/timing';
 import { listTemplates } from '../../server/db/queries/templates.server';
 import { requirePractitioner } from '../../server/access/session.server';
 import { shortDay } from '../parts/marks/time';

@@ -1,6 +1,7 @@
+import { needsAttention } from '../../core/relief';
+import { hasEnded, STAGE_NAMES } from '../../core/record';
+import { complaintName } from '../../core/words';
 import { Link } from 'react-router';
-import { needsAttention } from '../../core/relief/attention';
-import { STAGE_NAMES, hasEnded } from '../../core/record/model';
 import { coursesOf, coursesToLookAt } from '../../server/db/queries/courses.server';
 import { openReferrals, reviewsDue, visitsBetween } from '../../server/db/queries/visits.server';
 import { requirePractitioner } from '../../server/access/session.server';
@@ -8,7 +9,6 @@ import { dayIn } from '../../server/access/time.server';
 import { NeedsALook } from '../rooms/today/needs-a-look';
 import { Sparkline } from '../parts/marks/sparkline';
 import { dayOf, longDay, timeOfDay } from '../parts/marks/time';
-import { complaintName } from '../parts/words/names';
 import type { Route } from './+types/today';
 
 export const meta = () => [{ title: 'Today · Velvet Compass' }];

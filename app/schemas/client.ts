@@ -1,9 +1,8 @@
+import { FINGER_WIDTH_MM } from '../../core/measures';
+import { type Habit, HABITS, type HabitSides } from '../../core/record';
+import { COMPLAINT_KINDS, type OneSide, PRESSURES } from '../../core/words';
 import { array, boolean, number, object, string, type InferType, type StringSchema } from 'yup';
-import { COMPLAINT_KINDS } from '../../core/routine/technique';
-import { FINGER_WIDTH_MM } from '../../core/measures/opening';
-import { PRESSURES, type OneSide } from '../../core/words/units';
 import { once } from './once';
-import { HABITS, type Habit, type HabitSides } from '../../core/record/habit-sides';
 
 const words = (most: number) => string().trim().default('').max(most, `At most ${most} characters are accepted.`);
 /** An empty choice is "none". */

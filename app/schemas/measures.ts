@@ -1,13 +1,13 @@
-import { number, object, ValidationError } from 'yup';
-import { calendarDay } from './day';
-import { once } from './once';
 import {
   CLIENT_MEASURE_IDS,
   CLIENT_MEASURES,
-  refusedMeasures,
   type ClientMeasureId,
   type ClientMeasures,
-} from '../../core/atlas/client-measure';
+  refusedMeasures,
+} from '../../core/atlas';
+import { number, object, ValidationError } from 'yup';
+import { calendarDay } from './day';
+import { once } from './once';
 
 /** "54,5" and "54.5" are numbers, nothing is nothing, everything else is refused at its field. */
 const millimetres = (id: ClientMeasureId) =>

@@ -1,10 +1,7 @@
+import { PRODUCT_KINDS, REASON_LETTERS } from '../../core/limits';
+import { TEXT_KINDS } from '../../core/record';
+import { type Pressure, PRESSURES, type Region, REGIONS, type WorkWord } from '../../core/words';
 import { array, boolean, number, object, string, type InferType } from 'yup';
-import { REGIONS, type Region } from '../../core/words/regions';
-import type { WorkWord } from '../../core/routine/technique';
-import { REASON_LETTERS } from '../../core/limits/override';
-import { PRODUCT_KINDS } from '../../core/limits/products';
-import { PRESSURES, type Pressure } from '../../core/words/units';
-import { TEXT_KINDS } from '../../core/record/consent';
 import { calendarDay } from './day';
 
 const words = (most: number) => string().trim().default('').max(most, `At most ${most} characters are accepted.`);

@@ -1,6 +1,6 @@
+import { VIEWS } from '../../core/drawing';
 import { number, object, string } from 'yup';
 import { once } from './once';
-import { VIEWS } from '../../core/drawing/views';
 
 /** A mark on the chart: the place asked for, and where on which sheet it was put, in px. */
 export const markSchema = object({

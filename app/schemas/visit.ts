@@ -1,12 +1,16 @@
-import { REGIONS } from '../../core/words/regions';
+import {
+  checkedAnswers,
+  checkedReading,
+  type MeasureKey,
+  measureOf,
+  MEASURES,
+  READING_PHASES,
+} from '../../core/measures';
+import { parseRoutine } from '../../core/routine';
+import { isLocalKey } from '../../core/limits';
+import { checkedFindings, REACTIONS, type VisitStage } from '../../core/record';
+import { InputError, REGIONS } from '../../core/words';
 import { array, lazy, mixed, number, object, string } from 'yup';
-import { InputError } from '../../core/words/errors';
-import { checkedAnswers, measureOf } from '../../core/measures/catalogue';
-import { checkedReading, MEASURES, READING_PHASES, type MeasureKey } from '../../core/measures/reading';
-import { parseRoutine } from '../../core/routine/schema';
-import { isLocalKey } from '../../core/limits/local-rules';
-import { checkedFindings } from '../../core/record/findings';
-import { REACTIONS, type VisitStage } from '../../core/record/model';
 import { CAUTIONS } from '../../reference/facts/cautions/index';
 import PLACES from '../../reference/derived/places.json';
 import { MUSCLES } from '../../reference/facts/muscles';

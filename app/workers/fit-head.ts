@@ -1,9 +1,14 @@
-import { chartData } from '../../core/atlas/chart-data';
-import { buildBodies } from '../../core/drawing/bodies';
-import { drawView, traceView } from '../../core/drawing/draw';
-import type { Proportions } from '../../core/drawing/proportions';
-import type { DepthMap } from '../../core/drawing/trace';
-import { CAMERAS, VIEWS, type View } from '../../core/drawing/views';
+import { chartData } from '../../core/atlas';
+import {
+  buildBodies,
+  CAMERAS,
+  type DepthMap,
+  drawView,
+  type Proportions,
+  traceView,
+  type View,
+  VIEWS,
+} from '../../core/drawing';
 import { CHART_TABLES } from '../../reference/chart-tables';
 import type { FitMessage } from '../parts/chart/fitted';
 

@@ -1,10 +1,10 @@
+import { reachOfPlace, reachOfTechnique } from '../limits/index.ts';
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { ATLAS_ENTRIES } from '../../reference/atlas-entries.ts';
 import { CATALOGUE } from '../../reference/catalogue.ts';
 import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
 import { DRAINAGE_PATHS, LYMPH_NODES } from '../../reference/facts/lymph.ts';
-import { reachOfPlace, reachOfTechnique } from '../limits/reach.ts';
 import { basinsOf, drainageOf, wayToTerminus } from './drainage.ts';
 import { entryScore, searchAtlas, type AtlasAsk } from './search.ts';
 import { bearingOf, fibreBearing, strokeToBasin, strokeToFibres } from './stroke.ts';

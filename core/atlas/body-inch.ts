@@ -1,5 +1,4 @@
-import type { Bodies } from '../drawing/bodies.ts';
-import type { Vec3 } from '../drawing/vector.ts';
+import type { Bodies, Vec3 } from '../drawing/index.ts';
 
 /**
  * Body-inches (cun) of the drawn head and hand, in mm. A body-inch is a share of a distance on this body and is

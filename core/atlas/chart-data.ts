@@ -1,10 +1,21 @@
-import { bodyOf, type Anchor, type BodyName } from '../drawing/anchors.ts';
-import { locateAnchor, type Bodies } from '../drawing/bodies.ts';
-import { bellyOf, drawFibres, fibreLines, type FibreDrawing } from '../drawing/muscle-drawing.ts';
-import { spotsOf, type Spot } from '../drawing/places.ts';
-import type { DepthMap } from '../drawing/trace.ts';
-import type { Vec3 } from '../drawing/vector.ts';
-import { CAMERAS, VIEWS, type View } from '../drawing/views.ts';
+import {
+  type Anchor,
+  bellyOf,
+  type Bodies,
+  type BodyName,
+  bodyOf,
+  CAMERAS,
+  type DepthMap,
+  drawFibres,
+  type FibreDrawing,
+  fibreLines,
+  locateAnchor,
+  type Spot,
+  spotsOf,
+  type Vec3,
+  type View,
+  VIEWS,
+} from '../drawing/index.ts';
 import { locateAll } from './locate.ts';
 import type { DrainagePath, LandmarkRow, MuscleRow, NodeRow, PointRow } from './rows.ts';
 

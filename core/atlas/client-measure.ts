@@ -1,5 +1,4 @@
-import { REFERENCE_MM, type ProportionName, type Proportions } from '../drawing/proportions.ts';
-import type { View } from '../drawing/views.ts';
+import { type ProportionName, type Proportions, REFERENCE_MM, type View } from '../drawing/index.ts';
 
 /**
  * Tape and caliper measures of one client, all in mm, in the order in which they are taken: head from the front, from

@@ -1,5 +1,4 @@
-import { InputError } from '../words/errors.ts';
-import type { Region } from '../words/regions.ts';
+import { InputError, type Region } from '../words/index.ts';
 import type { DrainagePath, NodeRow } from './rows.ts';
 
 /** The usual way from a node group to the end of the graph, itself first. @throws InputError for an unknown group or a ring. */

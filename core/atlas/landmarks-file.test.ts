@@ -1,8 +1,8 @@
+import { InputError } from '../words/index.ts';
 import { describe, expect, test } from 'vitest';
 import { BODY_INCHES } from '../../reference/facts/body-inches.ts';
 import { LANDMARKS } from '../../reference/facts/landmarks.ts';
 import { POINTS } from '../../reference/facts/points/index.ts';
-import { InputError } from '../words/errors.ts';
 import { locateOnClient, readLandmarksFile } from './landmarks-file.ts';
 
 const read = (value: Record<string, unknown>) => readLandmarksFile(value, LANDMARKS, POINTS);

@@ -1,4 +1,4 @@
-import { InputError } from '../words/errors.ts';
+import { InputError } from '../words/index.ts';
 import { clientInches, type ClientInch } from './client-inch.ts';
 import { CLIENT_MEASURE_IDS, refusedMeasures, type ClientMeasures } from './client-measure.ts';
 import { distanceWords, pointDistance } from './distance.ts';

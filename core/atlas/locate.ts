@@ -1,6 +1,4 @@
-import { bodyOf, type BodyName } from '../drawing/anchors.ts';
-import { locateAnchor, type Bodies } from '../drawing/bodies.ts';
-import type { Vec3 } from '../drawing/vector.ts';
+import { type Bodies, type BodyName, bodyOf, locateAnchor, type Vec3 } from '../drawing/index.ts';
 import { drawnInches, midlineArc, type DrawnInches, type MidlineArc } from './body-inch.ts';
 import type { LandmarkRow, PointRow } from './rows.ts';
 

@@ -1,7 +1,6 @@
-import type { ComplaintKind } from '../routine/technique.ts';
-import type { Anchor, MuscleFan } from '../drawing/anchors.ts';
+import type { Anchor, MuscleFan } from '../drawing/index.ts';
+import type { ComplaintKind, Region } from '../words/index.ts';
 import type { ClientMeasureId } from './client-measure.ts';
-import type { Region } from '../words/regions.ts';
 
 /**
  * How well a fact is founded. Every row of the reference tables carries one of these.

@@ -1,4 +1,4 @@
-import type { Region } from '../words/regions.ts';
+import type { Region } from '../words/index.ts';
 import type { Tradition } from './rows.ts';
 
 export const ENTRY_KINDS = ['point', 'muscle', 'node', 'landmark', 'technique'] as const;

@@ -1,4 +1,4 @@
-import { InputError } from '../words/errors.ts';
+import { InputError } from '../words/index.ts';
 
 /**
  * The open line protocol of a pressure gauge: one message a line, words and numbers separated by spaces, described in

@@ -1,7 +1,7 @@
+import { expandRoutine } from '../routine/index.ts';
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { bareStep, beats, hold, routineFrom, routineOf } from '../../tests/support/routines.ts';
-import { expandRoutine } from '../routine/cues.ts';
 import {
   advance,
   EXTEND_MS,

@@ -1,7 +1,5 @@
-import { BOUNDS } from '../routine/model.ts';
-import { WORKING, type Cue } from '../routine/cues.ts';
-import { InputError } from '../words/errors.ts';
-import { oneFirmer, oneLighter, type Pressure } from '../words/units.ts';
+import { BOUNDS, type Cue, WORKING } from '../routine/index.ts';
+import { InputError, oneFirmer, oneLighter, type Pressure } from '../words/index.ts';
 import { readSideCompare, type SideCompare } from './side-compare.ts';
 
 /**

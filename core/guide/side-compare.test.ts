@@ -1,7 +1,6 @@
+import { expandRoutine, type Step } from '../routine/index.ts';
 import { describe, expect, test } from 'vitest';
-import { expandRoutine } from '../routine/cues.ts';
 import { routineOf, stepOf } from '../../tests/support/routines.ts';
-import type { Step } from '../routine/model.ts';
 import { parseGuideEvent, stateAt, type GuideEvent } from './machine.ts';
 import { doneSideAt, readSideCompare, sideCompareText, sideCompareWords, type SideCompare } from './side-compare.ts';
 

@@ -1,6 +1,5 @@
-import { InputError } from '../words/errors.ts';
-import { WORKING, type Cue } from '../routine/cues.ts';
-import type { OneSide } from '../words/units.ts';
+import { type Cue, WORKING } from '../routine/index.ts';
+import { InputError, type OneSide } from '../words/index.ts';
 
 /** What is looked at when one side is done and the other is not. Common practice, no source. */
 export const SIDE_DIFFERENCES = [

@@ -1,7 +1,5 @@
-import { breathPhases, type Cue } from '../routine/cues.ts';
-import type { Step } from '../routine/model.ts';
-import type { Technique } from '../routine/technique.ts';
-import { clock } from '../words/units.ts';
+import { breathPhases, type Cue, type Step, type Technique } from '../routine/index.ts';
+import { clock } from '../words/index.ts';
 import type { GuideState } from './machine.ts';
 import { cueLengthMs } from './machine.ts';
 

@@ -1,10 +1,10 @@
+import { checkRoutine } from '../rules/index.ts';
+import { PRESSURES } from '../words/index.ts';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { routineFrom, routineOf, stepOf } from '../../tests/support/routines.ts';
 import { CATALOGUE, TECHNIQUES } from '../../reference/catalogue.ts';
 import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
-import { checkRoutine } from '../rules/check.ts';
-import { PRESSURES } from '../words/units.ts';
 import { admit, admitRoutine, newlyBanned } from './admit.ts';
 import { screen } from './screen.ts';
 

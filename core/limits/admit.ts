@@ -1,6 +1,5 @@
-import type { Routine, Step } from '../routine/model.ts';
-import type { Catalogue } from '../routine/technique.ts';
-import { lighterOf, pressureRank } from '../words/units.ts';
+import type { Catalogue, Routine, Step } from '../routine/index.ts';
+import { lighterOf, pressureRank } from '../words/index.ts';
 import { breachesOf, type Screening } from './screen.ts';
 
 /** Why a step may not be there at any pressure; null when it may. */

@@ -1,6 +1,5 @@
-import { hardestOf, type Step } from '../routine/model.ts';
-import type { Catalogue, Technique, WorkWord } from '../routine/technique.ts';
-import { pressureRank } from '../words/units.ts';
+import { type Catalogue, hardestOf, type Step, type Technique } from '../routine/index.ts';
+import { pressureRank, type WorkWord } from '../words/index.ts';
 import type { StepFacts } from './grammar.ts';
 
 /** What a step is, in the words that cautions use. */

@@ -1,4 +1,4 @@
-import { InputError } from '../words/errors.ts';
+import { InputError } from '../words/index.ts';
 
 /**
  * What a caution applies to. Clauses separated by `;` (any one is enough); inside a clause terms joined by `+` (all

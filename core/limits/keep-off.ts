@@ -1,4 +1,4 @@
-import type { PlaceRef } from '../routine/model.ts';
+import type { PlaceRef } from '../words/index.ts';
 import type { Screening } from './screen.ts';
 
 export interface KeepOffPlace {

@@ -1,6 +1,4 @@
-import type { Region } from '../words/regions.ts';
-import type { WorkWord } from '../routine/technique.ts';
-import type { Pressure } from '../words/units.ts';
+import type { Pressure, Region, WorkWord } from '../words/index.ts';
 import type { Caution } from './screen.ts';
 
 /** A caution that a practice adds for itself. It can only take away. */

@@ -1,10 +1,9 @@
+import { PRESSURES, REGIONS } from '../words/index.ts';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { CATALOGUE, TECHNIQUES } from '../../reference/catalogue.ts';
 import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
 import { stepOf } from '../../tests/support/routines.ts';
-import { REGIONS } from '../words/regions.ts';
-import { PRESSURES } from '../words/units.ts';
 import { admit } from './admit.ts';
 import { appliesTo, cautionOf, isLocalKey, type LocalRule } from './local-rules.ts';
 import { mayBeOverridden } from './override.ts';

@@ -1,5 +1,4 @@
-import type { Routine } from '../routine/model.ts';
-import type { Catalogue } from '../routine/technique.ts';
+import type { Catalogue, Routine } from '../routine/index.ts';
 import { factsOf } from './facts.ts';
 import { clauseHolds, parseAppliesTo } from './grammar.ts';
 

@@ -1,6 +1,5 @@
-import type { Region } from '../words/regions.ts';
-import type { Catalogue, Technique } from '../routine/technique.ts';
-import { newStep } from '../routine/technique.ts';
+import { type Catalogue, newStep, type Technique } from '../routine/index.ts';
+import type { Region } from '../words/index.ts';
 import { isWholeVisit, parseAppliesTo } from './grammar.ts';
 import { breachesOf, screen, type Caution, type Limit } from './screen.ts';
 

@@ -1,6 +1,5 @@
-import { hardestOf, type Step } from '../routine/model.ts';
-import type { Catalogue } from '../routine/technique.ts';
-import { lighterOf, PRESSURES, pressureRank, type Pressure } from '../words/units.ts';
+import { type Catalogue, hardestOf, type Step } from '../routine/index.ts';
+import { lighterOf, type Pressure, pressureRank, PRESSURES } from '../words/index.ts';
 import { factsOf } from './facts.ts';
 import { clauseHolds, isWholeVisit, parseAppliesTo, TERM_KINDS, type Clause, type StepFacts } from './grammar.ts';
 import { mayBeOverridden } from './override.ts';

@@ -1,10 +1,10 @@
+import type { Step } from '../routine/index.ts';
+import { pressureRank, PRESSURES } from '../words/index.ts';
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { stepOf } from '../../tests/support/routines.ts';
 import { CATALOGUE, TECHNIQUES } from '../../reference/catalogue.ts';
 import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
-import type { Step } from '../routine/model.ts';
-import { pressureRank, PRESSURES } from '../words/units.ts';
 import { factsOf } from './facts.ts';
 import { clauseHolds, isWholeVisit, parseAppliesTo, type StepFacts } from './grammar.ts';
 import { keepOffPlaces } from './keep-off.ts';

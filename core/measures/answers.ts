@@ -1,4 +1,4 @@
-import { InputError } from '../words/errors.ts';
+import { InputError } from '../words/index.ts';
 
 /** An answer to one item; null = not answered. A missing item is missing, never 0. */
 export type Answer = number | null;

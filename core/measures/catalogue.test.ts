@@ -1,8 +1,14 @@
+import { COMPLAINT_KINDS, InputError } from '../words/index.ts';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { InputError } from '../words/errors.ts';
-import { COMPLAINT_KINDS } from '../routine/technique.ts';
-import { changeOf, measureOf, MEASURES, proposedMeasures, type MeasureAnswers, type MeasureDef } from './catalogue.ts';
+import {
+  changeOf,
+  measureOf,
+  QUESTIONNAIRES,
+  proposedMeasures,
+  type MeasureAnswers,
+  type MeasureDef,
+} from './catalogue.ts';
 
 const filled = (def: MeasureDef, pick: (least: number, most: number) => number): MeasureAnswers =>
   Object.fromEntries(
@@ -10,7 +16,7 @@ const filled = (def: MeasureDef, pick: (least: number, most: number) => number):
   );
 
 describe('every measure of the catalogue', () => {
-  test.each(MEASURES.map((m) => [m.id, m] as const))('%s is whole', (_id, m) => {
+  test.each(QUESTIONNAIRES.map((m) => [m.id, m] as const))('%s is whole', (_id, m) => {
     expect(new Set(m.fields.map((f) => f.key)).size).toBe(m.fields.length);
     expect(m.credit.length).toBeGreaterThan(5);
     expect(m.minutes).toBeGreaterThan(0);
@@ -20,14 +26,14 @@ describe('every measure of the catalogue', () => {
     if (m.wording === 'by-number')
       for (const f of m.fields) expect(f.label).toMatch(/^(Item|Symptom) \d+|^Total|^Sum|^Items answered/);
   });
-  test.each(MEASURES.map((m) => [m.id, m] as const))('%s: nothing answered is never a score', (_id, m) => {
+  test.each(QUESTIONNAIRES.map((m) => [m.id, m] as const))('%s: nothing answered is never a score', (_id, m) => {
     expect(m.score(Object.fromEntries(m.fields.map((f) => [f.key, null])))).toMatchObject({ value: null });
     expect(m.score({})).toMatchObject({ value: null });
   });
   test('any answers within their ranges are scored or refused with a field, never by accident', () => {
     fc.assert(
       fc.property(
-        fc.constantFrom(...MEASURES),
+        fc.constantFrom(...QUESTIONNAIRES),
         fc.infiniteStream(fc.double({ min: 0, max: 1, noNaN: true })),
         (m, stream) => {
           const draws = stream[Symbol.iterator]();

@@ -1,10 +1,9 @@
-import type { ComplaintKind } from '../routine/technique.ts';
+import { type ComplaintKind, InputError } from '../words/index.ts';
 import type { Answer, Scored } from './answers.ts';
 import { eyeStrainTally, ocularSurface } from './eye-strain.ts';
 import { gradedPain } from './graded-pain.ts';
 import { dayPattern, headacheDaysPer28, headacheDisabilityDays, headacheImpact, medicineLimits } from './headache.ts';
 import { jawLimitation8, oralBehaviours } from './jaw-function.ts';
-import { InputError } from '../words/errors.ts';
 import { globalChange, goalAttainment } from './own-goals.ts';
 import { distress, perceivedStress10, perceivedStress4 } from './stress.ts';
 
@@ -81,7 +80,7 @@ const PAIN_ENDS = ['none', 'worst imaginable'] as const;
 const HINDERED_ENDS = ['not at all', 'unable to'] as const;
 
 /** Measures that can be taken in Assess, in the order in which they are offered. */
-export const MEASURES: readonly MeasureDef[] = [
+export const QUESTIONNAIRES: readonly MeasureDef[] = [
   {
     id: 'distress',
     name: 'Distress now',
@@ -410,7 +409,7 @@ export const MEASURES: readonly MeasureDef[] = [
   },
 ];
 
-export const measureOf = (id: string): MeasureDef | null => MEASURES.find((m) => m.id === id) ?? null;
+export const measureOf = (id: string): MeasureDef | null => QUESTIONNAIRES.find((m) => m.id === id) ?? null;
 
 /** What still has to be answered before it can be scored, in order. */
 export const missingIn = (def: MeasureDef, answers: MeasureAnswers): MeasureField[] =>
@@ -462,7 +461,7 @@ export function checkedAnswers(def: MeasureDef, value: unknown): MeasureAnswers 
 
 /** A short set for some complaints: own wording first, at most `minutesMost` minutes, most useful first. */
 export function proposedMeasures(kinds: readonly ComplaintKind[], minutesMost = 8): MeasureDef[] {
-  const wanted = MEASURES.filter((m) => m.serves.some((k) => kinds.includes(k)));
+  const wanted = QUESTIONNAIRES.filter((m) => m.serves.some((k) => kinds.includes(k)));
   // What serves few complaints says more about this one than what serves all.
   const order = [...wanted].sort((a, b) =>
     a.wording === b.wording ? a.serves.length - b.serves.length : a.wording === 'free' ? -1 : 1,

@@ -1,4 +1,4 @@
-import { InputError } from '../words/errors.ts';
+import { InputError } from '../words/index.ts';
 import { sum, type Scored } from './answers.ts';
 
 /**

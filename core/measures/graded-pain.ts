@@ -1,4 +1,4 @@
-import { InputError } from '../words/errors.ts';
+import { InputError } from '../words/index.ts';
 import { answered, mean, sum, wholeAnswers, type Answer, type Scored } from './answers.ts';
 
 /**

@@ -1,4 +1,4 @@
-import { InputError } from '../words/errors.ts';
+import { InputError } from '../words/index.ts';
 
 /**
  * Sideways and forward movement of the lower jaw and the path of opening, after the examiner protocol of Schiffman et

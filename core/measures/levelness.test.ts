@@ -1,7 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { drawnFace } from '../../demo/drawn-face.ts';
-import { checkedMarks, differenceWords, levelChange, levelness, LANDMARKS, type PhotoMarks } from './levelness.ts';
+import {
+  checkedMarks,
+  differenceWords,
+  levelChange,
+  levelness,
+  PHOTO_LANDMARKS,
+  type PhotoMarks,
+} from './levelness.ts';
 
 const even = { leftBrowUpMm: 0, leftLidUpMm: 0, leftMouthUpMm: 0, chinToLeftMm: 0, tiltDeg: 0 };
 const without = (marks: PhotoMarks, key: string): PhotoMarks =>
@@ -134,5 +141,5 @@ describe('what is refused', () => {
     expect(levelness(marks).turnDeg).toBeCloseTo(0, 1);
   });
   test('every landmark of the list is on the drawn face', () =>
-    expect(Object.keys(marks).sort()).toEqual([...LANDMARKS].sort()));
+    expect(Object.keys(marks).sort()).toEqual([...PHOTO_LANDMARKS].sort()));
 });

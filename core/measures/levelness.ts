@@ -1,4 +1,4 @@
-import { InputError } from '../words/errors.ts';
+import { InputError } from '../words/index.ts';
 
 /**
  * Levelness of a face from landmarks on a front photo: x right, y down, in px, as the photo shows it; the client's
@@ -16,7 +16,7 @@ const NOSE_DEPTH_MM = 25;
 export const MOST_TURN_DEG = 4;
 
 /** In the order in which they are asked for. Sides are the client's. */
-export const LANDMARKS = [
+export const PHOTO_LANDMARKS = [
   'pupil-right',
   'pupil-left',
   'iris-outer',
@@ -34,7 +34,7 @@ export const LANDMARKS = [
   'mouth-left',
   'chin',
 ] as const;
-export type PhotoLandmark = (typeof LANDMARKS)[number];
+export type PhotoLandmark = (typeof PHOTO_LANDMARKS)[number];
 export interface Px {
   x: number;
   y: number;
@@ -50,7 +50,7 @@ export function checkedMarks(value: unknown, size: { width: number; height: numb
     throw new InputError('landmarks', 'an object is accepted');
   const out: PhotoMarks = {};
   for (const [key, p] of Object.entries(value as Record<string, Partial<Px> | null>)) {
-    if (!LANDMARKS.includes(key as PhotoLandmark))
+    if (!PHOTO_LANDMARKS.includes(key as PhotoLandmark))
       throw new InputError(`landmarks.${key}`, 'this landmark is not known');
     const inside = (v: unknown, most: number): v is number =>
       typeof v === 'number' && v >= 0 && v <= Math.min(most, LARGEST_PX);

@@ -1,5 +1,5 @@
+import { InputError } from '../words/index.ts';
 import { describe, expect, test } from 'vitest';
-import { InputError } from '../words/errors.ts';
 import { nrsChange, nrsScore, sessionRelief } from './nrs.ts';
 import { lateralMovement, openingPath, protrusion } from './jaw-movement.ts';
 import {

@@ -1,4 +1,4 @@
-import { InputError } from '../words/errors.ts';
+import { InputError } from '../words/index.ts';
 
 /**
  * Numeric rating scale 0–10. `Δ = follow-up − baseline` (negative = less pain); `per cent = (baseline − follow-up) /

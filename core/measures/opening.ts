@@ -1,5 +1,4 @@
-import { InputError } from '../words/errors.ts';
-import { roundHalfAway } from '../words/units.ts';
+import { InputError, roundHalfAway } from '../words/index.ts';
 
 /**
  * Mouth opening. `opening = distance between the incisor edges + vertical overlap`, overlap negative for an open bite

@@ -1,4 +1,4 @@
-import { InputError } from '../words/errors.ts';
+import { InputError } from '../words/index.ts';
 import { answered, mean, wholeAnswers, type Answer, type Scored } from './answers.ts';
 
 /** Global change, seven points; a responder says 1 or 2 (Guy 1976, sure). The reversed variant counts 6 and 7 of 1 no change … 7 a great deal better. */

@@ -1,4 +1,4 @@
-import { InputError } from '../words/errors.ts';
+import { InputError } from '../words/index.ts';
 
 /**
  * Pressure-pain threshold: the pressure at which pressure first becomes pain. Round tip of 1 cm², ramp 30–50 kPa/s,

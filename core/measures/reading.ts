@@ -1,5 +1,4 @@
-import { InputError } from '../words/errors.ts';
-import type { Side } from '../words/units.ts';
+import { InputError, type Side } from '../words/index.ts';
 import { nrsScore } from './nrs.ts';
 import { tenderness } from './tenderness.ts';
 

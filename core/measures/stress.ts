@@ -1,5 +1,5 @@
+import { InputError } from '../words/index.ts';
 import { answered, missingOf, sum, wholeAnswers, type Answer, type Scored } from './answers.ts';
-import { InputError } from '../words/errors.ts';
 
 /**
  * Perceived stress, ten and four items, 0–4 (Cohen, Kamarck, Mermelstein. J Health Soc Behav 1983;24:385–396; sure).

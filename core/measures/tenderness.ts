@@ -1,4 +1,4 @@
-import { InputError } from '../words/errors.ts';
+import { InputError } from '../words/index.ts';
 
 /**
  * Tenderness on pressing: 0 none or pressure only, 1 mild (says so, no sign), 2 moderate (says so, winces), 3 severe

@@ -1,6 +1,6 @@
+import { gaugeCommandLine, readGaugeLine } from '../devices/index.ts';
 import { describe, expect, test } from 'vitest';
 import { inventedPress, pressLines } from '../../devices/algometer.ts';
-import { gaugeCommandLine, readGaugeLine } from '../devices/algometer-lines.ts';
 import { meterOf, pressUntil, risePerSecond, type PressSample } from './threshold-trial.ts';
 
 /** A straight ramp, a sample every 20 ms. */

@@ -1,6 +1,6 @@
+import { VIEWS } from '../drawing/index.ts';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { VIEWS } from '../drawing/views.ts';
 import {
   checkedFindings,
   EMPTY_FINDINGS,

@@ -1,9 +1,6 @@
-import { InputError } from '../words/errors.ts';
-import { REGIONS, type Region } from '../words/regions.ts';
-import { pressureThreshold, type ThresholdTrial } from '../measures/pressure-threshold.ts';
-import { tenderness, type Tenderness } from '../measures/tenderness.ts';
-import { leftEdge, PX_PER_MM, VIEWS, type View } from '../drawing/views.ts';
-import type { OneSide } from '../words/units.ts';
+import { pressureThreshold, tenderness, type Tenderness, type ThresholdTrial } from '../measures/index.ts';
+import { leftEdge, PX_PER_MM, type View, VIEWS } from '../drawing/index.ts';
+import { InputError, type OneSide, type Region, REGIONS } from '../words/index.ts';
 
 /** A press on one muscle that was felt somewhere else: from where to where. */
 export interface FeltElsewhere {

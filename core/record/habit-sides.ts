@@ -1,4 +1,4 @@
-import type { OneSide } from '../words/units.ts';
+import type { OneSide } from '../words/index.ts';
 
 /** What is done on one side again and again, and is asked once. */
 export const HABITS = ['chewing', 'hand', 'instrument', 'desk'] as const;

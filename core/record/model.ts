@@ -1,4 +1,4 @@
-import type { Answers } from '../limits/screen.ts';
+import type { Answers } from '../limits/index.ts';
 
 /** The five stages in the order of the work, and the three ways in which a visit ends. */
 export const STAGES = ['screen', 'assess', 'compose', 'guide', 'record'] as const;

@@ -1,5 +1,4 @@
-import type { Side } from '../words/units.ts';
-import type { ComplaintKind } from '../routine/technique.ts';
+import type { ComplaintKind, Side } from '../words/index.ts';
 import { judgeCourse, type Advice, type CoursePoint, type Verdict } from './judgement.ts';
 
 /** A dated rating of one complaint. */

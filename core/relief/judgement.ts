@@ -1,5 +1,5 @@
-import { nrsChange } from '../measures/nrs.ts';
-import { roundHalfAway } from '../words/units.ts';
+import { nrsChange } from '../measures/index.ts';
+import { roundHalfAway } from '../words/index.ts';
 import { trend, type Trend } from './trend.ts';
 
 /** One rating on a course: days since the first reading, in order. */

@@ -1,6 +1,5 @@
-import { openingChange } from '../measures/opening.ts';
-import { MEASURES, type MeasureKey, type Reading } from '../measures/reading.ts';
-import type { Side } from '../words/units.ts';
+import { type MeasureKey, MEASURES, openingChange, type Reading } from '../measures/index.ts';
+import type { Side } from '../words/index.ts';
 
 /** First and latest reading of one measure at one place and side, and what the difference is worth. */
 export interface ReadingPair {

@@ -1,6 +1,6 @@
+import type { Reading } from '../measures/index.ts';
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
-import type { Reading } from '../measures/reading.ts';
 import { coursePoints, courseState, needsAttention, type CourseOf } from './attention.ts';
 import { courseReason, courseTitle, judgeCourse, READINGS_NEEDED, type CoursePoint } from './judgement.ts';
 import { readingPairs } from './pairs.ts';

@@ -1,5 +1,4 @@
-import { InputError } from '../words/errors.ts';
-import type { OneSide, Pressure, Side } from '../words/units.ts';
+import { InputError, type OneSide, type Pressure, type Side } from '../words/index.ts';
 import { BOUNDS, type BreathPattern, type DosePart, type Routine, type Step } from './model.ts';
 
 /**

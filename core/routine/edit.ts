@@ -1,7 +1,7 @@
-import { roundHalfAway } from '../words/units.ts';
-import type { FixAction } from '../rules/types.ts';
+import type { FixAction } from '../rules/index.ts';
+import { PHASES, roundHalfAway } from '../words/index.ts';
 import type { Routine, SidePlan, Step } from './model.ts';
-import { newStep, PHASES, type Catalogue } from './technique.ts';
+import { newStep, type Catalogue } from './technique.ts';
 import { routineSeconds } from './timing.ts';
 
 /** Every edit gives a new routine and leaves the old one as it was, so that undo is a list of routines. */

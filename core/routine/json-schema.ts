@@ -1,14 +1,5 @@
-import { PRESSURES } from '../words/units.ts';
-import {
-  BOUNDS,
-  CONTACTS,
-  LENGTHS,
-  MOTIONS,
-  PLACE_KINDS,
-  ROUTINE_FORMAT,
-  ROUTINE_VERSION,
-  SIDE_MODES,
-} from './model.ts';
+import { CONTACTS, MOTIONS, PLACE_KINDS, PRESSURES } from '../words/index.ts';
+import { BOUNDS, LENGTHS, ROUTINE_FORMAT, ROUTINE_VERSION, SIDE_MODES } from './model.ts';
 
 type Json = Record<string, unknown>;
 

@@ -1,4 +1,4 @@
-import { pressureRank, type OneSide, type Pressure } from '../words/units.ts';
+import { pressureRank, type Contact, type Motion, type OneSide, type PlaceRef, type Pressure } from '../words/index.ts';
 
 /**
  * The routine document: what is stored, exchanged and checked. It is made for the whole trade: holds that turn into
@@ -29,60 +29,6 @@ export interface OrderProfile {
   drainage: 'open-and-close' | 'close-only' | 'none';
 }
 export const DEFAULT_ORDER: OrderProfile = { begin: 'neck', exercise: 'after-release', drainage: 'open-and-close' };
-
-export const PLACE_KINDS = ['point', 'muscle', 'region', 'node', 'landmark', 'keep-off'] as const;
-export interface PlaceRef {
-  kind: (typeof PLACE_KINDS)[number];
-  id: string;
-}
-
-export const CONTACTS = [
-  'none',
-  'ring-finger',
-  'middle-finger',
-  'index-finger',
-  'two-fingers',
-  'fingertips',
-  'v-fingers',
-  'l-fingers',
-  'thumb',
-  'pinch',
-  'index-knuckle',
-  'thumb-knuckle',
-  'knuckles',
-  'fist',
-  'palm',
-  'palm-heel',
-  'whole-hand',
-  'tongue',
-  'single-ball',
-  'ball-pair',
-  'probe',
-  'conductive-gloves',
-] as const;
-export type Contact = (typeof CONTACTS)[number];
-
-export const MOTIONS = [
-  'hold',
-  'press-pulse',
-  'circle',
-  'glide',
-  'sweep',
-  'shear',
-  'pinch',
-  'roll',
-  'tap',
-  'pump',
-  'stretch',
-  'traction',
-  'contract',
-  'resist',
-  'rock',
-  'breathe',
-  'rub',
-  'test',
-] as const;
-export type Motion = (typeof MOTIONS)[number];
 
 export const SIDE_MODES = ['together', 'midline', 'each', 'left', 'right'] as const;
 export interface SidePlan {

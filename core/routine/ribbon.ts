@@ -1,7 +1,7 @@
-import { pressureRank } from '../words/units.ts';
+import { type Phase, PHASE_NAMES, pressureRank } from '../words/index.ts';
 import { WORKING, type Cue } from './cues.ts';
 import type { Routine } from './model.ts';
-import { PHASE_NAMES, type Catalogue, type Phase } from './technique.ts';
+import type { Catalogue } from './technique.ts';
 
 /** A block of the ribbon: from when to when, and how far it rises above (right) and below (left) the centre line, 0–5. */
 export interface RibbonBlock {

@@ -1,6 +1,6 @@
+import { InputError } from '../words/index.ts';
 import { describe, expect, test } from 'vitest';
 import { bareStep, beats, hold, routineFrom, routineOf } from '../../tests/support/routines.ts';
-import { InputError } from '../words/errors.ts';
 import { parseRoutine } from './schema.ts';
 import type { Routine } from './model.ts';
 

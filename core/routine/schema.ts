@@ -1,17 +1,6 @@
+import { CONTACTS, InputError, MOTIONS, PLACE_KINDS, PRESSURES } from '../words/index.ts';
 import { array, boolean, lazy, mixed, number, object, string, ValidationError, type AnySchema, type Lazy } from 'yup';
-import { InputError } from '../words/errors.ts';
-import { PRESSURES } from '../words/units.ts';
-import {
-  BOUNDS,
-  CONTACTS,
-  LENGTHS,
-  MOTIONS,
-  PLACE_KINDS,
-  ROUTINE_FORMAT,
-  ROUTINE_VERSION,
-  SIDE_MODES,
-  type Routine,
-} from './model.ts';
+import { BOUNDS, LENGTHS, ROUTINE_FORMAT, ROUTINE_VERSION, SIDE_MODES, type Routine } from './model.ts';
 
 /** The one description of a routine document, shared by form, action, import and command line. */
 const within = ([least, most]: readonly [number, number], unit = '') =>

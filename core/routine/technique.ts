@@ -1,86 +1,15 @@
-import type { Region } from '../words/regions.ts';
-import type { Pressure } from '../words/units.ts';
-import type { Contact, Motion, PlaceRef, Step } from './model.ts';
-
-/** Phases of a routine in their usual order. */
-export const PHASES = [
-  'prepare',
-  'breathe',
-  'open-drainage',
-  'neck',
-  'warm-up',
-  'release',
-  'press',
-  'stretch',
-  'exercise',
-  'close-drainage',
-  'settle',
-  'compare',
-] as const;
-export type Phase = (typeof PHASES)[number];
-export const PHASE_NAMES: Record<Phase, string> = {
-  prepare: 'Prepare',
-  breathe: 'Breathe',
-  'open-drainage': 'Open',
-  neck: 'Neck',
-  'warm-up': 'Warm up',
-  release: 'Release',
-  press: 'Press',
-  stretch: 'Stretch',
-  exercise: 'Exercise',
-  'close-drainage': 'Close',
-  settle: 'Settle',
-  compare: 'Compare',
-};
-
-export const COMPLAINT_KINDS = [
-  'jaw',
-  'headache',
-  'eye-strain',
-  'stress',
-  'neck-tension',
-  'sinus',
-  'puffiness',
-  'other',
-] as const;
-export type ComplaintKind = (typeof COMPLAINT_KINDS)[number];
-
-/** Words by which cautions speak of kinds of work. */
-export type WorkWord =
-  | 'strong-stimulation'
-  | 'microcurrent'
-  | 'essential-oil'
-  | 'gua-sha'
-  | 'cupping'
-  | 'lymph-stroke'
-  | 'light-stroke'
-  | 'circular-friction'
-  | 'press-hold'
-  | 'heat'
-  | 'cold'
-  | 'oil'
-  | 'vibration'
-  | 'intraoral'
-  | 'jaw-mobilisation'
-  | 'neck-rotation'
-  | 'neck-traction'
-  | 'stretch'
-  | 'pincer';
-
-/** Ways of teaching and working; where they differ is a setting, not a truth. */
-export type School =
-  | 'hand-massage'
-  | 'breathwork'
-  | 'lymph-drainage'
-  | 'point-holding'
-  | 'shiatsu-press'
-  | 'fascia-release'
-  | 'neck-stretch'
-  | 'tapping-qigong'
-  | 'resisted-exercise'
-  | 'ball-release'
-  | 'reflex-probe'
-  | 'microcurrent-glide';
+import type {
+  ComplaintKind,
+  Contact,
+  Motion,
+  Phase,
+  PlaceRef,
+  Pressure,
+  Region,
+  School,
+  WorkWord,
+} from '../words/index.ts';
+import type { Step } from './model.ts';
 
 /** A way of working. Its default step is what "add" puts into a routine. */
 export interface Technique {

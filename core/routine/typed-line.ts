@@ -1,6 +1,5 @@
-import { InputError } from '../words/errors.ts';
-import { PRESSURES, type Pressure } from '../words/units.ts';
-import { BOUNDS, CONTACTS, type Contact, type DosePart, type SidePlan, type Step } from './model.ts';
+import { type Contact, CONTACTS, InputError, type Pressure, PRESSURES } from '../words/index.ts';
+import { BOUNDS, type DosePart, type SidePlan, type Step } from './model.ts';
 import { newStep, type Technique } from './technique.ts';
 
 /**

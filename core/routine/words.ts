@@ -1,4 +1,4 @@
-import { roundHalfAway } from '../words/units.ts';
+import { roundHalfAway } from '../words/index.ts';
 import type { DosePart, Step } from './model.ts';
 
 const plain = (v: number): string => String(roundHalfAway(v, 1));

@@ -1,13 +1,10 @@
-import { InputError } from '../words/errors.ts';
-import { breachesOf, type Screening } from '../limits/screen.ts';
-import { expandRoutine } from '../routine/cues.ts';
-import type { Routine } from '../routine/model.ts';
+import { breachesOf, type Screening } from '../limits/index.ts';
+import { type Catalogue, expandRoutine, type Routine, totalsOf } from '../routine/index.ts';
+import { InputError } from '../words/index.ts';
 import { LOAD_RULES } from './load.ts';
 import { ORDER_RULES } from './order.ts';
 import { SAFETY_RULES } from './safety.ts';
 import type { Finding, Placed, Rule, RuleSeverity } from './types.ts';
-import type { Catalogue } from '../routine/technique.ts';
-import { totalsOf } from '../routine/timing.ts';
 
 export type { Finding, Rule } from './types.ts';
 export const RULES: readonly Rule[] = [...SAFETY_RULES, ...ORDER_RULES, ...LOAD_RULES];

@@ -1,6 +1,5 @@
-import { clock, type OneSide } from '../words/units.ts';
-import { WORKING } from '../routine/cues.ts';
-import { FACE_REGIONS } from '../words/regions.ts';
+import { WORKING } from '../routine/index.ts';
+import { clock, FACE_REGIONS, type OneSide } from '../words/index.ts';
 import { nameOf, type Rule } from './types.ts';
 
 const PRACTICE = 'common practice, no published source';

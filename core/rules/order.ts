@@ -1,4 +1,4 @@
-import type { Phase } from '../routine/technique.ts';
+import type { Phase } from '../words/index.ts';
 import { isFace, isNeck } from './safety.ts';
 import { nameOf, type Placed, type Rule } from './types.ts';
 

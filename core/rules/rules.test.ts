@@ -1,12 +1,11 @@
+import { screen } from '../limits/index.ts';
+import { applyFix, type Routine, type Step } from '../routine/index.ts';
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { routineFrom, routineOf, stepOf } from '../../tests/support/routines.ts';
 import { CATALOGUE, TECHNIQUES } from '../../reference/catalogue.ts';
 import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
-import { screen } from '../limits/screen.ts';
 import { checkRoutine, RULES } from './check.ts';
-import { applyFix } from '../routine/edit.ts';
-import type { Routine, Step } from '../routine/model.ts';
 
 const found = (r: Routine, rule: string, screening: Parameters<typeof checkRoutine>[2] = null) =>
   checkRoutine(r, CATALOGUE, screening).filter((f) => f.rule === rule);

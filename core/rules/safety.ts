@@ -1,6 +1,13 @@
-import { hardestOf } from '../routine/model.ts';
-import { lighterOf, PRESSURES, pressureRank, type Pressure } from '../words/units.ts';
-import { FACE_REGIONS, NECK_REGIONS, type Region } from '../words/regions.ts';
+import { hardestOf } from '../routine/index.ts';
+import {
+  FACE_REGIONS,
+  lighterOf,
+  NECK_REGIONS,
+  type Pressure,
+  pressureRank,
+  PRESSURES,
+  type Region,
+} from '../words/index.ts';
 import { nameOf, type FixAction, type Placed, type Rule } from './types.ts';
 
 const PRACTICE = 'common practice, no published source';

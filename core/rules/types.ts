@@ -1,9 +1,6 @@
-import type { Breach, Screening } from '../limits/screen.ts';
-import type { Pressure } from '../words/units.ts';
-import type { Cue } from '../routine/cues.ts';
-import type { Contact, Routine, Step } from '../routine/model.ts';
-import type { Catalogue, Technique } from '../routine/technique.ts';
-import type { Totals } from '../routine/timing.ts';
+import type { Breach, Screening } from '../limits/index.ts';
+import type { Catalogue, Cue, Routine, Step, Technique, Totals } from '../routine/index.ts';
+import type { Contact, Pressure } from '../words/index.ts';
 
 /** stop: may not stay as it is. warn: looks wrong, may be intended. hint: worth knowing. */
 export type RuleSeverity = 'stop' | 'warn' | 'hint';

@@ -1,4 +1,4 @@
-import type { AllergenFamily } from '../../core/limits/products.ts';
+import type { AllergenFamily } from '../../core/limits/index.ts';
 
 /** Names on labels, from memory; not complete. What a client names that is not here is looked for word by word. */
 export const ALLERGEN_FAMILIES: readonly AllergenFamily[] = [

@@ -1,4 +1,4 @@
-import type { BodyInchRow } from '../../core/atlas/rows.ts';
+import type { BodyInchRow } from '../../core/atlas/index.ts';
 
 const WHO = 'WHO Standard Acupuncture Point Locations in the Western Pacific Region, 2008';
 

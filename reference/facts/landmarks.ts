@@ -1,5 +1,5 @@
-import { above, back, backOfHand, ear, front, palm, side, type Anchor } from '../../core/drawing/anchors.ts';
-import type { LandmarkRow } from '../../core/atlas/rows.ts';
+import { above, type Anchor, back, backOfHand, ear, front, palm, side } from '../../core/drawing/index.ts';
+import type { LandmarkRow } from '../../core/atlas/index.ts';
 
 /**
  * Landmarks under their usual anthropometric names (Farkas 1994 for the face; names and meanings sure). Positions

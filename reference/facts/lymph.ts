@@ -1,5 +1,5 @@
-import type { DrainagePath, NodeRow } from '../../core/atlas/rows.ts';
-import { above, back, front, side } from '../../core/drawing/anchors.ts';
+import type { DrainagePath, NodeRow } from '../../core/atlas/index.ts';
+import { above, back, front, side } from '../../core/drawing/index.ts';
 
 /**
  * Lymph node groups of head and neck as a graph that ends where the great veins meet, and the strokes that feed them.

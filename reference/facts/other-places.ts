@@ -1,5 +1,5 @@
-import { back, backOfHand, front, palm, side, type Anchor } from '../../core/drawing/anchors.ts';
-import { REGION_NAMES, type Region } from '../../core/words/regions.ts';
+import { type Anchor, back, backOfHand, front, palm, side } from '../../core/drawing/index.ts';
+import { type Region, REGION_NAMES } from '../../core/words/index.ts';
 
 /** Places that are never worked: they exist so that the chart can lock them and rules can name them. */
 export interface KeepOff {

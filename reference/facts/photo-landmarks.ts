@@ -1,7 +1,7 @@
-import type { PhotoLandmark } from '../../core/measures/levelness.ts';
+import type { PhotoLandmark } from '../../core/measures/index.ts';
 
 /** How each landmark is found on a front photo, in the order in which it is asked for. Common practice, no source. */
-export const PHOTO_LANDMARKS: Record<PhotoLandmark, { name: string; how: string }> = {
+export const HOW_FOUND: Record<PhotoLandmark, { name: string; how: string }> = {
   'pupil-right': { name: 'Pupil, client’s right', how: 'Middle of the pupil, in the left half of the picture.' },
   'pupil-left': { name: 'Pupil, client’s left', how: 'Middle of the pupil, in the right half of the picture.' },
   'iris-outer': {

@@ -1,4 +1,4 @@
-import type { TextKind } from '../../core/record/consent.ts';
+import type { TextKind } from '../../core/record/index.ts';
 
 /** Wordings until a practice writes its own. To be read by somebody who knows the local law before they are used. */
 export const FIRST_TEXTS: Record<TextKind, string> = {

@@ -1,4 +1,4 @@
-import type { PreparationItem } from '../../core/limits/preparation.ts';
+import type { PreparationItem } from '../../core/limits/index.ts';
 
 /** What is made ready before hands touch the face. Common practice, no source. */
 export const PREPARATION = [

@@ -1,4 +1,4 @@
-import { screen, type Screening } from '../../core/limits/screen';
+import { screen, type Screening } from '../../core/limits/index';
 import { findClient } from '../db/queries/clients.server';
 import { overridesOf } from '../db/queries/overrides.server';
 import { cautionsOf } from '../db/queries/practice.server';

@@ -1,5 +1,5 @@
+import { COURSE_RULE_VERSION } from '../../core/relief/index.ts';
 import { QueryTypes } from 'sequelize';
-import { COURSE_RULE_VERSION } from '../../core/relief/attention.ts';
 import { signHead, trailKey } from '../audit-chain.ts';
 import { connect, database } from './connection.ts';
 import { refreshOutdatedCourses } from './queries/courses.server.ts';

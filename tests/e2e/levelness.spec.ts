@@ -1,7 +1,7 @@
+import { PHOTO_LANDMARKS } from '../../core/measures/index.ts';
 import type { Page } from '@playwright/test';
 import sharp from 'sharp';
 import { drawnFace } from '../../demo/drawn-face.ts';
-import { LANDMARKS } from '../../core/measures/levelness.ts';
 import { addClient, expect, openPractice, startVisit, test } from './base.ts';
 
 const UNEVEN = { leftBrowUpMm: -3, leftLidUpMm: 0, leftMouthUpMm: 4, chinToLeftMm: 3.2, tiltDeg: 3 };
@@ -75,7 +75,7 @@ test('landmarks by clicks and keys give the unevenness that was drawn; the photo
   await expect(frame).toBeVisible();
   const { marks } = drawnFace(UNEVEN);
   const box = (await frame.locator('svg').boundingBox())!;
-  for (const [i, key] of LANDMARKS.entries()) {
+  for (const [i, key] of PHOTO_LANDMARKS.entries()) {
     await expect(level(page).getByText(`${i + 1} of 16`, { exact: true })).toBeVisible();
     const p = marks[key]!;
     await frame.locator('svg').click({ position: { x: (p.x / 960) * box.width, y: (p.y / 1200) * box.height } });

@@ -1,7 +1,6 @@
+import { locateAll } from '../../core/atlas/index.ts';
+import { buildBodies, type Vec3 } from '../../core/drawing/index.ts';
 import { describe, expect, test } from 'vitest';
-import { locateAll } from '../../core/atlas/locate.ts';
-import { buildBodies } from '../../core/drawing/bodies.ts';
-import type { Vec3 } from '../../core/drawing/vector.ts';
 import { BODY_INCHES } from '../../reference/facts/body-inches.ts';
 import { LANDMARKS } from '../../reference/facts/landmarks.ts';
 import { POINTS } from '../../reference/facts/points/index.ts';

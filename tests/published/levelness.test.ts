@@ -1,5 +1,5 @@
+import { levelness, offLine, scaleErrorOf } from '../../core/measures/index.ts';
 import { describe, expect, test } from 'vitest';
-import { levelness, offLine, scaleErrorOf } from '../../core/measures/levelness.ts';
 
 /**
  * Worked examples of face geometry, computed outside of this project with NumPy; formulas are plain trigonometry. Iris

@@ -1,7 +1,6 @@
+import { bearingOf, fibreBearing, locateAll, strokeToFibres } from '../../core/atlas/index.ts';
+import { buildBodies } from '../../core/drawing/index.ts';
 import { describe, expect, test } from 'vitest';
-import { locateAll } from '../../core/atlas/locate.ts';
-import { bearingOf, fibreBearing, strokeToFibres } from '../../core/atlas/stroke.ts';
-import { buildBodies } from '../../core/drawing/bodies.ts';
 import { LANDMARKS } from '../../reference/facts/landmarks.ts';
 import { palpationOf, PRESS_SECONDS } from '../../reference/facts/palpation.ts';
 import { MUSCLES } from '../../reference/facts/muscles/index.ts';

@@ -1,6 +1,13 @@
+import {
+  lateralMovement,
+  movementBand,
+  openingChange,
+  openingFromFingers,
+  openingFromRuler,
+  openingPath,
+  protrusion,
+} from '../../core/measures/index.ts';
 import { describe, expect, test } from 'vitest';
-import { lateralMovement, movementBand, openingPath, protrusion } from '../../core/measures/jaw-movement.ts';
-import { openingChange, openingFromFingers, openingFromRuler } from '../../core/measures/opening.ts';
 
 /**
  * DC/TMD examination protocol, Schiffman et al., J Oral Facial Pain Headache 2014;28:6–27: opening = distance between

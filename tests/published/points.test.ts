@@ -1,8 +1,6 @@
+import { drawnInches, locateAll, midlineArc } from '../../core/atlas/index.ts';
+import { buildBodies, type Vec3 } from '../../core/drawing/index.ts';
 import { describe, expect, test } from 'vitest';
-import { drawnInches, midlineArc } from '../../core/atlas/body-inch.ts';
-import { locateAll } from '../../core/atlas/locate.ts';
-import { buildBodies } from '../../core/drawing/bodies.ts';
-import type { Vec3 } from '../../core/drawing/vector.ts';
 import { LANDMARKS } from '../../reference/facts/landmarks.ts';
 import { POINTS } from '../../reference/facts/points/index.ts';
 

@@ -1,5 +1,5 @@
+import { diaryMean, type NrsBand, nrsChange, sessionRelief } from '../../core/measures/index.ts';
 import { describe, expect, test } from 'vitest';
-import { diaryMean, nrsChange, sessionRelief, type NrsBand } from '../../core/measures/nrs.ts';
 
 /**
  * Bands: IMMPACT, Dworkin et al., J Pain 2008;9:105–121 (10–20 % minimal, ≥ 30 % moderate, ≥ 50 % substantial; sure).

@@ -1,8 +1,8 @@
+import { diaryMean } from '../../core/measures/index.ts';
+import { trend } from '../../core/relief/index.ts';
 import fc from 'fast-check';
 import { median } from 'simple-statistics';
 import { describe, expect, test } from 'vitest';
-import { diaryMean } from '../../core/measures/nrs.ts';
-import { trend } from '../../core/relief/trend.ts';
 
 /** Our statistics against a library that we did not write, on series nobody chose. */
 describe('against simple-statistics', () => {

@@ -1,9 +1,8 @@
+import { parseRoutine, ROUTINE_JSON_SCHEMA } from '../../core/routine/index.ts';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { ROUTINE_JSON_SCHEMA } from '../../core/routine/json-schema.ts';
-import { parseRoutine } from '../../core/routine/schema.ts';
 import { ROUTINES } from '../../demo/routines.ts';
 import { TECHNIQUES } from '../../reference/catalogue.ts';
 import { routineFrom } from '../support/routines.ts';

@@ -1,32 +1,41 @@
-import { describe, expect, test } from 'vitest';
-import { jStat } from 'jstat';
-import { mean as meanByLibrary, sum as sumByLibrary } from 'simple-statistics';
-import { InputError } from '../../core/words/errors.ts';
-import { tendernessTotal } from '../../core/measures/tenderness.ts';
-import { mean, sum } from '../../core/measures/answers.ts';
-import { eyeStrainTally, ocularSurface, screenBreaks, weeklyScreenHours } from '../../core/measures/eye-strain.ts';
-import { gradedPain } from '../../core/measures/graded-pain.ts';
 import {
   dayPattern,
+  distress,
+  eyeStrainTally,
+  globalChange,
+  goalAttainment,
+  gradedPain,
   headacheDaysPer28,
   headacheDisabilityDays,
   headacheImpact,
   isHeadacheResponder,
-  medicineLimits,
-} from '../../core/measures/headache.ts';
-import { jawLimitation20, jawLimitation8, oralBehaviours } from '../../core/measures/jaw-function.ts';
-import { globalChange, goalAttainment, ownActivities, ownSymptomProfile } from '../../core/measures/own-goals.ts';
-import {
+  jawLimitation20,
+  jawLimitation8,
   KPA_PER_NEWTON_PER_CM2,
   kpaFrom,
   kpaFromGauge,
-  newtonFrom,
+  mean,
+  medicineLimits,
   NEWTON_PER_KGF,
   NEWTON_PER_LBF,
+  newtonFrom,
+  ocularSurface,
+  oralBehaviours,
+  ownActivities,
+  ownSymptomProfile,
+  perceivedStress10,
+  perceivedStress4,
   pressureThreshold,
+  screenBreaks,
   smallestChange,
-} from '../../core/measures/pressure-threshold.ts';
-import { distress, perceivedStress10, perceivedStress4 } from '../../core/measures/stress.ts';
+  sum,
+  tendernessTotal,
+  weeklyScreenHours,
+} from '../../core/measures/index.ts';
+import { InputError } from '../../core/words/index.ts';
+import { describe, expect, test } from 'vitest';
+import { jStat } from 'jstat';
+import { mean as meanByLibrary, sum as sumByLibrary } from 'simple-statistics';
 
 /**
  * Worked examples of the scoring rules, computed apart from this program from the published formulas. Each block names

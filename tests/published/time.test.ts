@@ -1,6 +1,12 @@
+import {
+  beatOnsetMs,
+  breathCyclesIn,
+  breathsPerMinute,
+  expandRoutine,
+  routineSeconds,
+  stepSeconds,
+} from '../../core/routine/index.ts';
 import { describe, expect, test } from 'vitest';
-import { beatOnsetMs, breathCyclesIn, breathsPerMinute, expandRoutine } from '../../core/routine/cues.ts';
-import { routineSeconds, stepSeconds } from '../../core/routine/timing.ts';
 import { bareStep, beats, hold, routineOf } from '../support/routines.ts';
 
 /**

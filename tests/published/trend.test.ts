@@ -1,6 +1,6 @@
+import { mannKendall, normalCdf, trend } from '../../core/relief/index.ts';
 import { jStat } from 'jstat';
 import { describe, expect, test } from 'vitest';
-import { mannKendall, normalCdf, trend } from '../../core/relief/trend.ts';
 
 /**
  * Theil–Sen and Mann–Kendall. TS-1, TS-2 and TS-4 were worked with another implementation (SciPy's theilslopes and

@@ -1,5 +1,5 @@
+import { PRESSURE_KPA, PRESSURES } from '../../core/words/index.ts';
 import { describe, expect, test } from 'vitest';
-import { PRESSURE_KPA, PRESSURES } from '../../core/words/units.ts';
 
 /** Exact constants: 1 kgf = 9.80665 N (CGPM 1901), 1 mmHg = 133.322387415 Pa (BS 350). 1 N on 1 cm² = 10 kPa. */
 const KGF_N = 9.80665;

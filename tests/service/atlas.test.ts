@@ -1,6 +1,6 @@
+import { afterAnswer } from '../../core/atlas/index.ts';
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { afterAnswer } from '../../core/atlas/trainer.ts';
 import { up } from '../../server/db/migrations/0002-atlas.ts';
 import {
   addMeasures,

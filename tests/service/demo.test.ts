@@ -1,7 +1,7 @@
+import { checkRoutine } from '../../core/rules/index.ts';
+import { needsAttention } from '../../core/relief/index.ts';
+import { screen } from '../../core/limits/index.ts';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { checkRoutine } from '../../core/rules/check.ts';
-import { needsAttention } from '../../core/relief/attention.ts';
-import { screen } from '../../core/limits/screen.ts';
 import { ROUTINES } from '../../demo/routines.ts';
 import { DEMO_SIGN_IN, seedDemo } from '../../demo/seed.ts';
 import { CATALOGUE } from '../../reference/catalogue.ts';

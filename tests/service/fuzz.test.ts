@@ -1,8 +1,8 @@
+import { parseRoutine } from '../../core/routine/index.ts';
 import type { RouteConfigEntry } from '@react-router/dev/routes';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, expect, inject, test } from 'vitest';
 import routes from '../../app/routes.ts';
-import { parseRoutine } from '../../core/routine/schema.ts';
 import { seeded } from '../../demo/random.ts';
 import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
 import type { Served } from '../../scripts/lib/server.ts';

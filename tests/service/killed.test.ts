@@ -1,10 +1,9 @@
+import { EMPTY_FINDINGS, EMPTY_RECORD, EMPTY_SCREEN } from '../../core/record/index.ts';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, expect, inject, test } from 'vitest';
 import { answerOf } from '../../app/rooms/visit/session/post.ts';
 import { SaveQueue, type Kept } from '../../app/rooms/visit/session/save-queue.ts';
 import { workingOf, type Working } from '../../app/rooms/visit/session/working.ts';
-import { EMPTY_FINDINGS } from '../../core/record/findings.ts';
-import { EMPTY_RECORD, EMPTY_SCREEN } from '../../core/record/model.ts';
 import { seeded } from '../../demo/random.ts';
 import type { Served } from '../../scripts/lib/server.ts';
 import { connect } from '../../server/db/connection.ts';

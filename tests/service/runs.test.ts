@@ -1,6 +1,6 @@
+import type { GuideEvent } from '../../core/guide/index.ts';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
-import type { GuideEvent } from '../../core/guide/machine.ts';
 import { openRun, runsOfVisit, takeEvents } from '../../server/db/queries/runs.server.ts';
 import { saveVisit } from '../../server/db/queries/save-visit.server.ts';
 import {

@@ -1,6 +1,6 @@
+import type { MeasureAnswers } from '../../core/measures/index.ts';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import type { MeasureAnswers } from '../../core/measures/catalogue.ts';
 import { saveVisit } from '../../server/db/queries/save-visit.server.ts';
 import { scoresOfClient } from '../../server/db/queries/scores.server.ts';
 import { addClient, addVisit, closeDatabase, openTwoPractices, type Tenant } from './database.ts';

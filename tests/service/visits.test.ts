@@ -1,6 +1,6 @@
+import { EMPTY_RECORD } from '../../core/record/index.ts';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
-import { EMPTY_RECORD } from '../../core/record/model.ts';
 import { coursesOf } from '../../server/db/queries/courses.server.ts';
 import { readingsOfVisit } from '../../server/db/queries/readings.server.ts';
 import { saveVisit, type ReadingEntry, type VisitPatch } from '../../server/db/queries/save-visit.server.ts';

@@ -1,7 +1,6 @@
+import { EMPTY_FINDINGS, EMPTY_SCREEN, hasEnded } from '../../core/record/index.ts';
 import { withPatch, workingOf, type Working } from '../../app/rooms/visit/session/working.ts';
 import type { Post, SaveAnswer } from '../../app/rooms/visit/session/save-queue.ts';
-import { EMPTY_FINDINGS } from '../../core/record/findings.ts';
-import { EMPTY_SCREEN, hasEnded } from '../../core/record/model.ts';
 import type { VisitPatch } from '../../server/db/queries/save-visit.server.ts';
 import type { Visit } from '../../server/db/queries/visits.server.ts';
 

@@ -1,12 +1,12 @@
 import {
   DEFAULT_ORDER,
+  type DosePart,
+  newStep,
+  type Routine,
   ROUTINE_FORMAT,
   ROUTINE_VERSION,
-  type DosePart,
-  type Routine,
   type Step,
-} from '../../core/routine/model.ts';
-import { newStep } from '../../core/routine/technique.ts';
+} from '../../core/routine/index.ts';
 import { CATALOGUE } from '../../reference/catalogue.ts';
 
 const NO_PAUSES = {

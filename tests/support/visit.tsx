@@ -1,11 +1,9 @@
+import type { Reading } from '../../core/measures/index.ts';
+import { EMPTY_FINDINGS, EMPTY_SCREEN, TEXT_KINDS } from '../../core/record/index.ts';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { MemoryRouter } from 'react-router';
 import { VisitProvider, type VisitData } from '../../app/rooms/visit/session/context.tsx';
-import type { Reading } from '../../core/measures/reading.ts';
-import { EMPTY_FINDINGS } from '../../core/record/findings.ts';
-import { EMPTY_SCREEN } from '../../core/record/model.ts';
 import { FIRST_TEXTS } from '../../reference/facts/practice-texts.ts';
-import { TEXT_KINDS } from '../../core/record/consent.ts';
 
 /** A visit of a made-up client of whom nothing is known yet. */
 export const emptyVisit = (): VisitData => ({

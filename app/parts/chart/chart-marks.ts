@@ -1,8 +1,7 @@
-import type { Reading, ReadingPhase } from '../../../core/measures/reading';
-import type { Routine } from '../../../core/routine/model';
-import { keepOffPlaces } from '../../../core/limits/keep-off';
-import type { Screening } from '../../../core/limits/screen';
-import type { OneSide, Side } from '../../../core/words/units';
+import type { Reading, ReadingPhase } from '../../../core/measures';
+import type { Routine } from '../../../core/routine';
+import { keepOffPlaces, type Screening } from '../../../core/limits';
+import type { OneSide, Side } from '../../../core/words';
 import { KEEP_OFF, REGION_PATCHES } from '../../../reference/facts/other-places';
 import type { KeepOff, Sounding, Stop } from './layers';
 import { placesOn } from './places';

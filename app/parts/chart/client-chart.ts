@@ -1,5 +1,5 @@
+import type { ClientMeasures } from '../../../core/atlas';
 import { createContext } from 'react';
-import type { ClientMeasures } from '../../../core/atlas/client-measure';
 import type { FittedHead } from './fitted';
 
 /** Whose face the charts of a page show: measures, and the drawing fitted to them when this device has it. */

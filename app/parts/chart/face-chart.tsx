@@ -1,6 +1,6 @@
+import type { ClientMeasureId, ClientMeasures } from '../../../core/atlas';
+import type { OneSide } from '../../../core/words';
 import { lazy, memo, Suspense, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import type { ClientMeasureId, ClientMeasures } from '../../../core/atlas/client-measure';
-import type { OneSide } from '../../../core/words/units';
 import { useInBrowser } from '../fields/use-in-browser';
 import { ChartTools } from './chart-tools';
 import { ClientChart } from './client-chart';

@@ -1,5 +1,5 @@
+import type { FibreDrawing } from '../../../core/drawing';
 import { useEffect, useState } from 'react';
-import type { FibreDrawing } from '../../../core/drawing/muscle-drawing';
 import type { View } from './places';
 
 export type { FibreDrawing };

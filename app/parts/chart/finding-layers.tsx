@@ -1,4 +1,4 @@
-import type { Tenderness } from '../../../core/measures/tenderness';
+import type { Tenderness } from '../../../core/measures';
 import { sheetOf, type Place, type Shown, type View } from './places';
 
 interface LayerProps {

@@ -1,7 +1,6 @@
+import { type ChartData, type ClientMeasures, proportionsOf } from '../../../core/atlas';
+import type { Proportions } from '../../../core/drawing';
 import { useEffect, useRef, useState } from 'react';
-import type { ChartData } from '../../../core/atlas/chart-data';
-import { proportionsOf, type ClientMeasures } from '../../../core/atlas/client-measure';
-import type { Proportions } from '../../../core/drawing/proportions';
 import type { View } from './places';
 import { innerSvg } from './terrain';
 

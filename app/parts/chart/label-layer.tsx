@@ -1,5 +1,5 @@
+import { type Box, placeLabels, type Sheet } from '../../../core/atlas';
 import { useMemo } from 'react';
-import { placeLabels, type Box, type Sheet } from '../../../core/atlas/labels';
 
 export interface Named {
   key: string;

@@ -1,6 +1,6 @@
+import { MOTIONS } from '../../../core/words';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, test } from 'vitest';
-import { MOTIONS } from '../../../core/routine/model';
 import { MotionGlyph } from '../marks/glyph';
 import { PressureDot, SideMark, sideName } from '../marks/marks';
 import { ChangeLayer, ContactRing, KeepOffLayer, RouteLayer, TendernessLayer } from './layers';

@@ -1,4 +1,4 @@
-import { pressureRank, type Pressure } from '../../../core/words/units';
+import { type Pressure, pressureRank } from '../../../core/words';
 import { placeKey, type Place, type Shown } from './places';
 import { spread } from './spread';
 

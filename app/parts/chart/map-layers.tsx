@@ -1,7 +1,6 @@
+import { type Box, CLIENT_MEASURES, type ClientMeasureId, type ClientMeasures } from '../../../core/atlas';
 import { curveCatmullRom, line } from 'd3';
 import { memo, useMemo } from 'react';
-import type { Box } from '../../../core/atlas/labels';
-import { CLIENT_MEASURES, type ClientMeasureId, type ClientMeasures } from '../../../core/atlas/client-measure';
 import { MUSCLES } from '../../../reference/facts/muscles';
 import { useFibres, type FibreDrawing, type Fibres } from './fibres';
 import { LabelLayer, type Named } from './label-layer';

@@ -1,9 +1,9 @@
-import { CLIENT_MEASURES, CLIENT_MEASURE_IDS, type ClientMeasureId } from '../../../core/atlas/client-measure';
+import { CLIENT_MEASURE_IDS, CLIENT_MEASURES, type ClientMeasureId } from '../../../core/atlas';
+import { CAMERAS, onSheet, project, PX_PER_MM } from '../../../core/drawing';
 import { LANDMARKS } from '../../../reference/facts/landmarks';
 import { DRAINAGE_PATHS, LYMPH_NODES } from '../../../reference/facts/lymph';
 import { MUSCLES } from '../../../reference/facts/muscles';
 import { POINTS } from '../../../reference/facts/points';
-import { CAMERAS, onSheet, project, PX_PER_MM } from '../../../core/drawing/views';
 import { flipX, placesOn, sheetOf, type Place, type PlaceTable, type Shown, type Spot, type View } from './places';
 
 export interface MapMark {

@@ -1,8 +1,6 @@
-import type { ChartPlace } from '../../../core/atlas/chart-data';
-import type { PlaceRef } from '../../../core/routine/model';
-import type { Spot } from '../../../core/drawing/places';
-import { CAMERAS, leftEdge, sheetOf, VIEWS, type View } from '../../../core/drawing/views';
-import type { OneSide, Side } from '../../../core/words/units';
+import type { ChartPlace } from '../../../core/atlas';
+import { CAMERAS, leftEdge, sheetOf, type Spot, type View, VIEWS } from '../../../core/drawing';
+import type { OneSide, PlaceRef, Side } from '../../../core/words';
 import PLACES from '../../../reference/derived/places.json';
 
 export { sheetOf, VIEWS, type View };

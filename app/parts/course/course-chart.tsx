@@ -1,5 +1,5 @@
+import { roundHalfAway } from '../../../core/words';
 import { line, range, scaleLinear } from 'd3';
-import { roundHalfAway } from '../../../core/words/units';
 
 export interface ChartPoint {
   day: number;

@@ -1,12 +1,6 @@
+import { type Consent, type ConsentKind, consentState, type PracticeText, TEXT_NAMES } from '../../../core/record';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import {
-  consentState,
-  TEXT_NAMES,
-  type Consent,
-  type ConsentKind,
-  type PracticeText,
-} from '../../../core/record/consent';
 import { dayOf, dayWords } from '../marks/time';
 import { send } from '../../rooms/visit/session/send';
 

@@ -1,4 +1,4 @@
-import type { Motion } from '../../../core/routine/model';
+import type { Motion } from '../../../core/words';
 
 /** Motion glyphs, drawn for this project: 16 px, 1.5 px line. */
 const PATHS: Record<string, React.ReactNode> = {

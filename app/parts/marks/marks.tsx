@@ -1,5 +1,5 @@
-import type { Side, Pressure } from '../../../core/words/units';
-import type { SidePlan } from '../../../core/routine/model';
+import type { SidePlan } from '../../../core/routine';
+import type { Pressure, Side } from '../../../core/words';
 
 /** Client's right = solid, left = ring, both = ring with dot, midline = bar; the same everywhere. */
 export function SideMark({ side, size = 12 }: { side: Side; size?: number }) {

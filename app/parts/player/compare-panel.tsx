@@ -1,12 +1,7 @@
+import { SIDE_DIFFERENCE_NAMES, SIDE_DIFFERENCES, type SideCompare, type SideDifference } from '../../../core/guide';
+import type { OneSide } from '../../../core/words';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import {
-  SIDE_DIFFERENCE_NAMES,
-  SIDE_DIFFERENCES,
-  type SideCompare,
-  type SideDifference,
-} from '../../../core/guide/side-compare';
-import type { OneSide } from '../../../core/words/units';
 
 /** One look between the sides: same head, same light, what differs. */
 export function ComparePanel({

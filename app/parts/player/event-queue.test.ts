@@ -1,5 +1,5 @@
+import type { GuideEvent } from '../../../core/guide';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
-import type { GuideEvent } from '../../../core/guide/machine';
 import { EventQueue } from './event-queue';
 
 const store = new Map<string, string>();

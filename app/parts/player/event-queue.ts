@@ -1,4 +1,4 @@
-import type { GuideEvent } from '../../../core/guide/machine';
+import type { GuideEvent } from '../../../core/guide';
 
 interface Kept {
   events: GuideEvent[];

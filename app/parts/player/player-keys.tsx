@@ -1,4 +1,4 @@
-import type { GuideEventKind } from '../../../core/guide/machine';
+import type { GuideEventKind } from '../../../core/guide';
 
 interface Props {
   paused: boolean;

@@ -1,17 +1,19 @@
+import { checkRoutine } from '../../../core/rules';
+import { type Cue, ribbonOf, type Routine, type Step } from '../../../core/routine';
+import {
+  cueLengthMs,
+  doneSideAt,
+  faceOf,
+  type GuideEventKind,
+  nextWords,
+  sideCompareText,
+  spokenAt,
+} from '../../../core/guide';
+import { breachesOf, preparationFor } from '../../../core/limits';
+import { clock, oneFirmer, PHASE_NAMES } from '../../../core/words';
 import isEqual from 'fast-deep-equal';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { checkRoutine } from '../../../core/rules/check';
-import type { Cue } from '../../../core/routine/cues';
-import type { Routine, Step } from '../../../core/routine/model';
-import { ribbonOf } from '../../../core/routine/ribbon';
-import { doneSideAt, sideCompareText } from '../../../core/guide/side-compare';
-import { cueLengthMs, type GuideEventKind } from '../../../core/guide/machine';
-import { faceOf, nextWords, spokenAt } from '../../../core/guide/words';
-import { preparationFor } from '../../../core/limits/preparation';
-import { breachesOf } from '../../../core/limits/screen';
-import { clock, oneFirmer } from '../../../core/words/units';
-import { PHASE_NAMES } from '../../../core/routine/technique';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { PREPARATION } from '../../../reference/facts/preparation';
 import { FaceChart } from '../chart/face-chart';
@@ -28,7 +30,7 @@ import { ReadyPanel } from './ready-panel';
 import { hush, say } from './speech';
 import { Sound } from './sound';
 import { StopPanel } from './stop-panel';
-import { useMarks } from './use-marks';
+import { useMoments } from './use-moments';
 import { useRun, type OpenRun } from './use-run';
 import { useWakeLock } from './wake-lock';
 
@@ -75,11 +77,11 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
     if (running) run.press('pause');
     setAsking(what);
   };
-  useMarks(cues, run.base, run.turn, running, settings.sound ? sound : null, (mark) => {
-    const cue = cues[mark.cueIndex];
-    if (mark.kind === 'cue' && cue?.kind === 'change-side' && settings.between && doneSideAt(cues, cue.index))
+  useMoments(cues, run.base, run.turn, running, settings.sound ? sound : null, (moment) => {
+    const cue = cues[moment.cueIndex];
+    if (moment.kind === 'cue' && cue?.kind === 'change-side' && settings.between && doneSideAt(cues, cue.index))
       ask('compare');
-    if ((mark.kind !== 'cue' && mark.kind !== 'done') || !cue || !settings.voice) return;
+    if ((moment.kind !== 'cue' && moment.kind !== 'done') || !cue || !settings.voice) return;
     const step = steps[cue.stepIndex]!;
     say(spokenAt(cue, step, CATALOGUE.techniques.get(step.technique)!));
   });

@@ -1,8 +1,8 @@
+import type { Routine } from '../../../core/routine';
+import type { PreparationItem } from '../../../core/limits';
+import { clock } from '../../../core/words';
 import { Button, Form } from 'react-bootstrap';
-import type { Routine } from '../../../core/routine/model';
-import type { PreparationItem } from '../../../core/limits/preparation';
 import { SaveConflict, SaveState } from '../../rooms/visit/session/save-note';
-import { clock } from '../../../core/words/units';
 
 interface Settings {
   sound: boolean;

@@ -1,6 +1,6 @@
-import type { Mark } from '../../../core/guide/marks';
+import type { Moment } from '../../../core/guide';
 
-const TONES: Record<Mark['kind'], { hz: number; seconds: number; gain: number }> = {
+const TONES: Record<Moment['kind'], { hz: number; seconds: number; gain: number }> = {
   beat: { hz: 520, seconds: 0.07, gain: 0.25 },
   countdown: { hz: 392, seconds: 0.09, gain: 0.18 },
   cue: { hz: 660, seconds: 0.22, gain: 0.22 },
@@ -23,25 +23,25 @@ export class Sound {
     }
   }
 
-  plan(mark: Mark, nowMs: number): void {
+  plan(moment: Moment, nowMs: number): void {
     const context = this.context;
     if (!context || context.state !== 'running') return;
-    const tone = TONES[mark.kind];
-    const at = context.currentTime + Math.max(0, mark.atMs - nowMs) / 1000;
+    const tone = TONES[moment.kind];
+    const at = context.currentTime + Math.max(0, moment.atMs - nowMs) / 1000;
     const oscillator = context.createOscillator();
     const gain = context.createGain();
     oscillator.frequency.setValueAtTime(tone.hz, at);
     // Breathing in rises, breathing out falls, so that shut eyes can follow.
-    if (mark.breath === 'in') oscillator.frequency.linearRampToValueAtTime(tone.hz * 1.35, at + tone.seconds);
-    if (mark.breath === 'out') oscillator.frequency.linearRampToValueAtTime(tone.hz * 0.75, at + tone.seconds);
+    if (moment.breath === 'in') oscillator.frequency.linearRampToValueAtTime(tone.hz * 1.35, at + tone.seconds);
+    if (moment.breath === 'out') oscillator.frequency.linearRampToValueAtTime(tone.hz * 0.75, at + tone.seconds);
     gain.gain.setValueAtTime(0, at);
     gain.gain.linearRampToValueAtTime(tone.gain, at + 0.008);
     gain.gain.exponentialRampToValueAtTime(0.0005, at + tone.seconds);
     oscillator.connect(gain).connect(context.destination);
     oscillator.start(at);
     oscillator.stop(at + tone.seconds + 0.02);
-    this.planned.set(mark.id, oscillator);
-    oscillator.onended = () => this.planned.delete(mark.id);
+    this.planned.set(moment.id, oscillator);
+    oscillator.onended = () => this.planned.delete(moment.id);
   }
 
   /** Take back what has not sounded yet: a key changed the plan. */

@@ -1,14 +1,13 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import {
   advance,
-  initialState,
-  stateAt,
   type GuideEvent,
   type GuideEventKind,
   type GuideState,
-} from '../../../core/guide/machine';
-import { expandRoutine } from '../../../core/routine/cues';
-import type { Routine } from '../../../core/routine/model';
+  initialState,
+  stateAt,
+} from '../../../core/guide';
+import { expandRoutine, type Routine } from '../../../core/routine';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { tellSignedOut, useSignedInAgain } from '../frame/signed-out';
 import { nowMs } from './clock';
 import { EventQueue } from './event-queue';

@@ -1,7 +1,6 @@
+import { expandRoutine, ribbonOf } from '../../../core/routine';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, test } from 'vitest';
-import { expandRoutine } from '../../../core/routine/cues';
-import { ribbonOf } from '../../../core/routine/ribbon';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { bareStep, hold, routineOf, stepOf } from '../../../tests/support/routines';
 import { Ribbon } from './ribbon';

@@ -1,7 +1,7 @@
+import type { RibbonBlock, RibbonData } from '../../../core/routine';
+import { clock, type Pressure, PRESSURES } from '../../../core/words';
 import { scaleLinear, range } from 'd3';
 import { useEffect, useRef, useState } from 'react';
-import type { RibbonBlock, RibbonData } from '../../../core/routine/ribbon';
-import { PRESSURES, clock, type Pressure } from '../../../core/words/units';
 
 interface Props {
   data: RibbonData;

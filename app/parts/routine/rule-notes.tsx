@@ -1,12 +1,12 @@
+import type { Finding } from '../../../core/rules';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import type { Finding } from '../../../core/rules/check';
 
 /** Shown without asking; stops are always shown. */
 const SHOWN = 2;
 
 /** What the rules say, worst first, each with its reason and a fix the program can make. */
-export function Findings({
+export function RuleNotes({
   findings,
   disabled,
   onFix,

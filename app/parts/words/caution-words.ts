@@ -1,5 +1,5 @@
-import { REGION_NAMES, type Region } from '../../../core/words/regions';
-import { takesAway, type Caution } from '../../../core/limits/screen';
+import { type Caution, takesAway } from '../../../core/limits';
+import { type Region, REGION_NAMES } from '../../../core/words';
 
 const NAMES = { region: (id: string) => REGION_NAMES[id as Region] ?? id };
 

@@ -1,7 +1,13 @@
-import { REGIONS, type Region } from '../../../core/words/regions';
-import type { Tradition } from '../../../core/atlas/rows';
-import { ENTRY_KINDS, searchAtlas, type AtlasAsk, type AtlasEntry, type EntryKind } from '../../../core/atlas/search';
-import { reachOfPlace, reachOfTechnique, type Reach } from '../../../core/limits/reach';
+import {
+  type AtlasAsk,
+  type AtlasEntry,
+  ENTRY_KINDS,
+  type EntryKind,
+  searchAtlas,
+  type Tradition,
+} from '../../../core/atlas';
+import { type Reach, reachOfPlace, reachOfTechnique } from '../../../core/limits';
+import { type Region, REGIONS } from '../../../core/words';
 import { ATLAS_ENTRIES } from '../../../reference/atlas-entries';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { CAUTIONS } from '../../../reference/facts/cautions';

@@ -1,4 +1,4 @@
-import type { AtlasEntry } from '../../../core/atlas/search';
+import type { AtlasEntry } from '../../../core/atlas';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { placesOn, type Place } from '../../parts/chart/places';
 

@@ -1,7 +1,7 @@
+import { ENTRY_KINDS } from '../../../core/atlas';
+import { REGION_NAMES } from '../../../core/words';
 import { group } from 'd3';
 import { Link } from 'react-router';
-import { ENTRY_KINDS } from '../../../core/atlas/search';
-import { REGION_NAMES } from '../../../core/words/regions';
 import { KIND_NAMES, reachWords, type Answer, type Ask } from './ask';
 
 /** Beyond this the list asks for more words rather than for patience. */

@@ -1,7 +1,7 @@
+import { ENTRY_KINDS } from '../../../core/atlas';
+import { REGION_NAMES, REGIONS } from '../../../core/words';
 import { Form as BsForm } from 'react-bootstrap';
 import { Form, useSubmit } from 'react-router';
-import { REGION_NAMES, REGIONS } from '../../../core/words/regions';
-import { ENTRY_KINDS } from '../../../core/atlas/search';
 import { CAUTIONS } from '../../../reference/facts/cautions';
 import { MUSCLES } from '../../../reference/facts/muscles';
 import { KIND_NAMES, TRADITIONS, type Ask } from './ask';

@@ -1,5 +1,5 @@
-import { REGION_NAMES } from '../../../core/words/regions';
-import type { MuscleRow } from '../../../core/atlas/rows';
+import type { MuscleRow } from '../../../core/atlas';
+import { REGION_NAMES } from '../../../core/words';
 import { TECHNIQUES } from '../../../reference/catalogue';
 import { POINTS } from '../../../reference/facts/points';
 import { CautionList, MarkNote, PointLinks, Row, TechniqueLinks } from './sheet-parts';

@@ -1,10 +1,7 @@
-import { wayToTerminus } from '../../../core/atlas/drainage';
-import { REGION_NAMES } from '../../../core/words/regions';
-import type { LandmarkRow, NodeRow } from '../../../core/atlas/rows';
-import { doseWords } from '../../../core/routine/words';
-import { PHASE_NAMES, type Technique } from '../../../core/routine/technique';
+import { CLIENT_MEASURES, type LandmarkRow, type NodeRow, wayToTerminus } from '../../../core/atlas';
+import { doseWords, type Technique } from '../../../core/routine';
+import { PHASE_NAMES, REGION_NAMES } from '../../../core/words';
 import { BODY_INCHES } from '../../../reference/facts/body-inches';
-import { CLIENT_MEASURES } from '../../../core/atlas/client-measure';
 import { DRAINAGE_PATHS, LYMPH_NODES } from '../../../reference/facts/lymph';
 import { POINTS } from '../../../reference/facts/points';
 import { MotionGlyph } from '../../parts/marks/glyph';

@@ -1,6 +1,6 @@
+import type { Mark } from '../../../core/atlas';
 import type { ReactNode } from 'react';
 import { Link, useLocation } from 'react-router';
-import type { Mark } from '../../../core/atlas/rows';
 import { CAUTIONS } from '../../../reference/facts/cautions';
 import { MUSCLES } from '../../../reference/facts/muscles';
 import { POINTS } from '../../../reference/facts/points';

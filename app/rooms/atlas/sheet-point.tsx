@@ -1,10 +1,15 @@
+import {
+  type ClientInch,
+  clientInches,
+  type ClientMeasures,
+  distanceWords,
+  inchesOf,
+  pointDistance,
+  type PointRow,
+} from '../../../core/atlas';
+import { REGION_NAMES } from '../../../core/words';
 import { Form as BsForm } from 'react-bootstrap';
 import { useSearchParams } from 'react-router';
-import { clientInches, type ClientInch } from '../../../core/atlas/client-inch';
-import type { ClientMeasures } from '../../../core/atlas/client-measure';
-import { distanceWords, inchesOf, pointDistance } from '../../../core/atlas/distance';
-import { REGION_NAMES } from '../../../core/words/regions';
-import type { PointRow } from '../../../core/atlas/rows';
 import { BODY_INCHES } from '../../../reference/facts/body-inches';
 import { TECHNIQUES } from '../../../reference/catalogue';
 import { landmarkName } from '../../../reference/facts/landmarks';

@@ -1,4 +1,4 @@
-import type { AtlasEntry } from '../../../core/atlas/search';
+import type { AtlasEntry } from '../../../core/atlas';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { LANDMARKS } from '../../../reference/facts/landmarks';
 import { LYMPH_NODES } from '../../../reference/facts/lymph';

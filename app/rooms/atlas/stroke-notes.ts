@@ -1,6 +1,5 @@
-import { basinsOf } from '../../../core/atlas/drainage';
-import { bearingOf, fibreBearing, strokeToBasin, strokeToFibres, type Flat } from '../../../core/atlas/stroke';
-import type { Technique } from '../../../core/routine/technique';
+import { basinsOf, bearingOf, fibreBearing, type Flat, strokeToBasin, strokeToFibres } from '../../../core/atlas';
+import type { Technique } from '../../../core/routine';
 import { DRAINAGE_PATHS, LYMPH_NODES } from '../../../reference/facts/lymph';
 import { MUSCLES } from '../../../reference/facts/muscles';
 import { bestView, placesOn, worldOf, type View } from '../../parts/chart/places';

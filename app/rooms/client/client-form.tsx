@@ -1,15 +1,13 @@
+import { HABIT_LABELS, HABITS } from '../../../core/record';
+import { COMPLAINT_KINDS, COMPLAINT_NAMES, PRESSURES } from '../../../core/words';
 import { Button } from 'react-bootstrap';
 import { useFieldArray } from 'react-hook-form';
 import { Form } from 'react-router';
-import { COMPLAINT_KINDS } from '../../../core/routine/technique';
-import { PRESSURES } from '../../../core/words/units';
-import { HABIT_LABELS, HABITS } from '../../../core/record/habit-sides';
 import type { Client } from '../../../server/db/queries/clients.server';
 import { clientSchema, type ClientForm as Values } from '../../schemas/client';
 import type { Answered } from '../../parts/fields/field';
 import { Field, HiddenField, useCheckedForm } from '../../parts/fields/field';
 import { OnceKey } from '../../parts/fields/once-key';
-import { COMPLAINT_NAMES } from '../../parts/words/names';
 
 const EMPTY_COMPLAINT = {
   id: '',

@@ -1,12 +1,12 @@
-import { Button } from 'react-bootstrap';
-import { Form } from 'react-router';
-import { clientInches } from '../../../core/atlas/client-inch';
 import {
   CLIENT_MEASURE_IDS,
   CLIENT_MEASURES,
+  clientInches,
   type ClientMeasureId,
   type ClientMeasures,
-} from '../../../core/atlas/client-measure';
+} from '../../../core/atlas';
+import { Button } from 'react-bootstrap';
+import { Form } from 'react-router';
 import { BODY_INCHES } from '../../../reference/facts/body-inches';
 import { measuresSchema, measuresOf } from '../../schemas/measures';
 import { Field, useCheckedForm, type Answered } from '../../parts/fields/field';

@@ -1,7 +1,6 @@
+import { PRESSURES, REGION_NAMES, REGIONS } from '../../../core/words';
 import { Button } from 'react-bootstrap';
 import { Form } from 'react-router';
-import { REGION_NAMES, REGIONS } from '../../../core/words/regions';
-import { PRESSURES } from '../../../core/words/units';
 import type { StoredRule } from '../../../server/db/queries/practice.server';
 import { RULE_WORKS, ruleSchema, type RuleForm as Values } from '../../schemas/practice';
 import { OnceKey } from '../../parts/fields/once-key';

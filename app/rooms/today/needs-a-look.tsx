@@ -1,13 +1,12 @@
+import type { Attention } from '../../../core/relief';
+import { complaintName, roundHalfAway } from '../../../core/words';
 import { Button } from 'react-bootstrap';
 import { Link, useFetcher } from 'react-router';
-import type { Attention } from '../../../core/relief/attention';
-import { roundHalfAway } from '../../../core/words/units';
 import { CAUTIONS } from '../../../reference/facts/cautions/index';
 import type { openReferrals, ReviewDue } from '../../../server/db/queries/visits.server';
 import type { FieldErrors } from '../../schemas/read';
 import { FieldFrame } from '../../parts/fields/field';
 import { dayWords, shortDay } from '../../parts/marks/time';
-import { complaintName } from '../../parts/words/names';
 
 type Referral = Awaited<ReturnType<typeof openReferrals>>[number];
 

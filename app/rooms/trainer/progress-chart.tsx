@@ -1,5 +1,5 @@
+import type { TrainerDay } from '../../../core/atlas';
 import { line, max, scaleLinear, scalePoint } from 'd3';
-import type { TrainerDay } from '../../../core/atlas/trainer';
 import { dayWords } from '../../parts/marks/time';
 
 const WIDTH = 520;

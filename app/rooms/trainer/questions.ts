@@ -1,7 +1,6 @@
-import { FACE_REGIONS, type Region } from '../../../core/words/regions';
-import { judgeMark, type Judged } from '../../../core/atlas/trainer';
-import { PX_PER_MM, type View } from '../../../core/drawing/views';
-import type { OneSide } from '../../../core/words/units';
+import { type Judged, judgeMark } from '../../../core/atlas';
+import { PX_PER_MM, type View } from '../../../core/drawing';
+import { FACE_REGIONS, type OneSide, type Region } from '../../../core/words';
 import { LANDMARKS } from '../../../reference/facts/landmarks';
 import { LYMPH_NODES } from '../../../reference/facts/lymph';
 import { MUSCLES } from '../../../reference/facts/muscles';

@@ -1,8 +1,8 @@
+import { STAGE_NAMES } from '../../../core/record';
 import { differenceInCalendarDays } from 'date-fns';
 import { Button } from 'react-bootstrap';
 import { data, Form, Link, NavLink, Outlet, redirect } from 'react-router';
 import { object } from 'yup';
-import { STAGE_NAMES } from '../../../core/record/model';
 import { findClient } from '../../../server/db/queries/clients.server';
 import { createVisit, openVisitBetween, visitTimes } from '../../../server/db/queries/visits.server';
 import { once } from '../../schemas/once';

@@ -1,7 +1,7 @@
+import { CLIENT_MEASURES, type ClientMeasureId, type ClientMeasures } from '../../../core/atlas';
 import { useState } from 'react';
 import { Button, ProgressBar } from 'react-bootstrap';
 import { data, Link, redirect, useActionData, useRouteLoaderData } from 'react-router';
-import { CLIENT_MEASURES, type ClientMeasureId, type ClientMeasures } from '../../../core/atlas/client-measure';
 import { addMeasures, measuresOfClient, removeMeasures } from '../../../server/db/queries/measures.server';
 import { useFitted } from '../../parts/chart/fitted';
 import { FaceChart } from '../../parts/chart/face-chart';

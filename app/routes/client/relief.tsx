@@ -1,14 +1,20 @@
+import { MEASURES } from '../../../core/measures';
+import {
+  coursePoints,
+  courseReason,
+  courseTitle,
+  judgeCourse,
+  type RatedAt,
+  type ReadingPair,
+  readingPairs,
+  type Verdict,
+} from '../../../core/relief';
+import { complaintName, roundHalfAway } from '../../../core/words';
 import { Link, useRouteLoaderData } from 'react-router';
-import { roundHalfAway } from '../../../core/words/units';
-import { MEASURES } from '../../../core/measures/reading';
-import { coursePoints, type RatedAt } from '../../../core/relief/attention';
-import { courseReason, courseTitle, judgeCourse, type Verdict } from '../../../core/relief/judgement';
-import { readingPairs, type ReadingPair } from '../../../core/relief/pairs';
 import { MUSCLES } from '../../../reference/facts/muscles';
 import { endsOfClient, ratingsOfClient, type CourseRatings } from '../../../server/db/queries/readings.server';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { CourseChart } from '../../parts/course/course-chart';
-import { complaintName } from '../../parts/words/names';
 import { requirePractitioner } from '../../../server/access/session.server';
 import type { Route } from './+types/relief';
 import type { loader as frame } from './client';

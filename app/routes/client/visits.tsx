@@ -1,7 +1,8 @@
+import { REACTION_NAMES, STAGE_NAMES } from '../../../core/record';
+import { complaintName } from '../../../core/words';
 import { Button } from 'react-bootstrap';
 import { data, Form, Link, useActionData, useRouteLoaderData } from 'react-router';
 import { object, string } from 'yup';
-import { REACTION_NAMES, STAGE_NAMES } from '../../../core/record/model';
 import { ratingsOfVisits } from '../../../server/db/queries/readings.server';
 import { createVisit, VISITS_SHOWN, visitsOfClient } from '../../../server/db/queries/visits.server';
 import { calendarDay } from '../../schemas/day';
@@ -12,7 +13,6 @@ import { momentIn } from '../../../server/access/time.server';
 import { FieldFrame } from '../../parts/fields/field';
 import { OnceKey } from '../../parts/fields/once-key';
 import { shortDay, timeOfDay } from '../../parts/marks/time';
-import { complaintName } from '../../parts/words/names';
 import type { loader as frame } from './client';
 import type { Route } from './+types/visits';
 

@@ -1,6 +1,6 @@
+import { cautionOf } from '../../../core/limits';
 import { data, redirect, useActionData, useRouteLoaderData, useSearchParams } from 'react-router';
 import { addRule, changeRule, localRules } from '../../../server/db/queries/practice.server';
-import { cautionOf } from '../../../core/limits/local-rules';
 import { KeptRow } from '../../rooms/practice/kept-row';
 import { RuleForm } from '../../rooms/practice/rule-form';
 import { ruleSchema } from '../../schemas/practice';

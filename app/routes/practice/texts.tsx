@@ -1,6 +1,6 @@
+import { type PracticeText, TEXT_KINDS, TEXT_NAMES } from '../../../core/record';
 import { Button } from 'react-bootstrap';
 import { data, Form, redirect, useActionData, useRouteLoaderData } from 'react-router';
-import { TEXT_KINDS, TEXT_NAMES, type PracticeText } from '../../../core/record/consent';
 import { practiceTexts, writeText } from '../../../server/db/queries/practice.server';
 import { textSchema } from '../../schemas/practice';
 import { checkForm, readForm, type FieldErrors } from '../../schemas/read';

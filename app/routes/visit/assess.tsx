@@ -1,6 +1,6 @@
+import { habitWords } from '../../../core/record';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { habitWords } from '../../../core/record/habit-sides';
 import { AssessChart, type ChartMode } from '../../rooms/visit/assess/assess-chart';
 import { useVisit } from '../../rooms/visit/session/context';
 import { LevelSection } from '../../rooms/visit/assess/level-section';

@@ -1,27 +1,32 @@
+import {
+  applyFix,
+  BOUNDS,
+  freshId,
+  insertStep,
+  moveStep,
+  parseRoutine,
+  type Routine,
+  type Step,
+  usualIndex,
+} from '../../../core/routine';
+import { clientInches, distanceWords, pointDistance } from '../../../core/atlas';
+import { admitRoutine, keepOffPlaces } from '../../../core/limits';
+import { clock, complaintName, InputError } from '../../../core/words';
 import { useContext, useEffect, useMemo, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { data } from 'react-router';
-import { InputError } from '../../../core/words/errors';
-import { applyFix, freshId, insertStep, moveStep, usualIndex } from '../../../core/routine/edit';
-import { BOUNDS, type Routine, type Step } from '../../../core/routine/model';
-import { parseRoutine } from '../../../core/routine/schema';
-import { clock } from '../../../core/words/units';
 import { CATALOGUE } from '../../../reference/catalogue';
-import { clientInches } from '../../../core/atlas/client-inch';
-import { distanceWords, pointDistance } from '../../../core/atlas/distance';
 import { BODY_INCHES } from '../../../reference/facts/body-inches';
 import { landmarkName } from '../../../reference/facts/landmarks';
 import { PRESSED_MUSCLES } from '../../../reference/facts/muscles';
 import { POINTS } from '../../../reference/facts/points';
-import { admitRoutine } from '../../../core/limits/admit';
-import { keepOffPlaces } from '../../../core/limits/keep-off';
 import { saveTemplate, templateNames } from '../../../server/db/queries/templates.server';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { ClientChart } from '../../parts/chart/client-chart';
 import { placesOn, type Place } from '../../parts/chart/places';
 import { AddStep } from '../../rooms/visit/compose/add-step';
 import { BudgetField } from '../../rooms/visit/compose/budget-field';
-import { Findings } from '../../parts/routine/rule-notes';
+import { RuleNotes } from '../../parts/routine/rule-notes';
 import { StepList } from '../../rooms/visit/compose/step-list';
 import { TemplatesMenu } from '../../rooms/visit/compose/templates-menu';
 import { useRoutine } from '../../rooms/visit/compose/use-routine';
@@ -32,7 +37,6 @@ import { requirePractitioner } from '../../../server/access/session.server';
 import { isQuiet } from '../../parts/keys/keys';
 import { keepOffMarks, soundingsOf, stopsOf } from '../../parts/chart/chart-marks';
 import { useVisit } from '../../rooms/visit/session/context';
-import { complaintName } from '../../parts/words/names';
 import { SaveConflict, SaveState } from '../../rooms/visit/session/save-note';
 import type { Route } from './+types/compose';
 
@@ -261,7 +265,7 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
                   `; ${clock(totals.rangeSeconds.least)} to ${clock(totals.rangeSeconds.most)} with open doses`}
               </span>
             </div>
-            <Findings
+            <RuleNotes
               findings={findings}
               disabled={ended}
               onFix={(f) => f.fix && edit(applyFix(routine, f.fix.action, CATALOGUE))}

@@ -1,5 +1,5 @@
+import { mayBeOverridden } from '../../../core/limits';
 import { data } from 'react-router';
-import { mayBeOverridden } from '../../../core/limits/override';
 import { isOwnPassword } from '../../../server/db/queries/accounts.server';
 import { forgetTries, takeTry } from '../../../server/db/queries/attempts.server';
 import { signOverride } from '../../../server/db/queries/overrides.server';

@@ -1,7 +1,7 @@
+import { checkedMarks } from '../../../core/measures';
+import { InputError } from '../../../core/words';
 import { data } from 'react-router';
 import { mixed, number, object, string } from 'yup';
-import { InputError } from '../../../core/words/errors';
-import { checkedMarks } from '../../../core/measures/levelness';
 import { erasePhoto, markPhoto, photoBytes, photoSize } from '../../../server/db/queries/photos.server';
 import { readJson } from '../../schemas/read';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';

@@ -1,7 +1,6 @@
+import { consentState, hasEnded } from '../../../core/record';
+import { InputError } from '../../../core/words';
 import { data } from 'react-router';
-import { InputError } from '../../../core/words/errors';
-import { consentState } from '../../../core/record/consent';
-import { hasEnded } from '../../../core/record/model';
 import { consentsOf } from '../../../server/db/queries/consents.server';
 import { keepPhoto } from '../../../server/db/queries/photos.server';
 import { practiceTexts } from '../../../server/db/queries/practice.server';

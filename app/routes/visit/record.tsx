@@ -1,10 +1,9 @@
+import { ASKED_AGAIN } from '../../../core/measures';
+import { readSideCompare, sideCompareWords, type StepRecord } from '../../../core/guide';
+import { type Reaction, REACTION_NAMES, REACTIONS } from '../../../core/record';
+import { clock } from '../../../core/words';
 import { Button, Form } from 'react-bootstrap';
 import { Link } from 'react-router';
-import { ASKED_AGAIN } from '../../../core/measures/reading';
-import { readSideCompare, sideCompareWords } from '../../../core/guide/side-compare';
-import type { StepRecord } from '../../../core/guide/machine';
-import { REACTION_NAMES, REACTIONS, type Reaction } from '../../../core/record/model';
-import { clock } from '../../../core/words/units';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { PRESSED_MUSCLES } from '../../../reference/facts/muscles';
 import { runsOfVisit } from '../../../server/db/queries/runs.server';

@@ -1,5 +1,5 @@
+import { STAGES } from '../../../core/record';
 import { redirect } from 'react-router';
-import { STAGES } from '../../../core/record/model';
 import { findVisit } from '../../../server/db/queries/visits.server';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';
 import type { Route } from './+types/resume';

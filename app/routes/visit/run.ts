@@ -1,9 +1,9 @@
+import { parseGuideEvent } from '../../../core/guide';
+import { checkRoutine } from '../../../core/rules';
+import { hasEnded } from '../../../core/record';
+import { InputError } from '../../../core/words';
 import { data } from 'react-router';
 import { array, mixed, number, object, string } from 'yup';
-import { InputError } from '../../../core/words/errors';
-import { parseGuideEvent } from '../../../core/guide/machine';
-import { checkRoutine } from '../../../core/rules/check';
-import { hasEnded } from '../../../core/record/model';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { openRun, takeEvents } from '../../../server/db/queries/runs.server';
 import { findVisit } from '../../../server/db/queries/visits.server';

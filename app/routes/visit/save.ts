@@ -1,8 +1,7 @@
+import { checkedAnswers, measureOf } from '../../../core/measures';
+import { newlyBanned, type Screening } from '../../../core/limits';
+import type { Referral } from '../../../core/record';
 import { data } from 'react-router';
-import { checkedAnswers, measureOf } from '../../../core/measures/catalogue';
-import { newlyBanned } from '../../../core/limits/admit';
-import type { Screening } from '../../../core/limits/screen';
-import type { Referral } from '../../../core/record/model';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { saveVisit, type VisitPatch } from '../../../server/db/queries/save-visit.server';
 import { findVisit, type Visit } from '../../../server/db/queries/visits.server';

@@ -1,8 +1,7 @@
+import { type Answer, type Answers, type Caution, preparationFor } from '../../../core/limits';
 import { useState } from 'react';
 import { Button, Form as BsForm } from 'react-bootstrap';
 import { Link } from 'react-router';
-import type { Answer, Answers, Caution } from '../../../core/limits/screen';
-import { preparationFor } from '../../../core/limits/preparation';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { PREPARATION } from '../../../reference/facts/preparation';
 import { FaceChart } from '../../parts/chart/face-chart';

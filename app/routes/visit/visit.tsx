@@ -1,6 +1,6 @@
+import { type Stage, STAGES } from '../../../core/record';
 import { useMemo } from 'react';
 import { Outlet, useLocation, useRevalidator } from 'react-router';
-import { STAGES, type Stage } from '../../../core/record/model';
 import { besideVisit } from '../../../server/db/queries/beside-visit.server';
 import { findClient } from '../../../server/db/queries/clients.server';
 import { latestMeasures } from '../../../server/db/queries/measures.server';

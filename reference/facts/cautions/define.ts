@@ -1,4 +1,4 @@
-import type { Caution } from '../../../core/limits/screen.ts';
+import type { Caution } from '../../../core/limits/index.ts';
 
 /**
  * Screening rules. Sources stand beside each row; "common practice" has no published source. Intervals and lists are

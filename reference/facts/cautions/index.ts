@@ -1,4 +1,4 @@
-import type { Caution } from '../../../core/limits/screen.ts';
+import type { Caution } from '../../../core/limits/index.ts';
 import { EVERYONE } from './everyone.ts';
 import { RED_FLAGS } from './red-flags.ts';
 import { STANDING_BANS, STANDING_CARE, STANDING_NOTES } from './standing.ts';

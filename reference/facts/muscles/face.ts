@@ -1,5 +1,5 @@
-import type { MuscleRow } from '../../../core/atlas/rows.ts';
-import { fan, front, ring } from '../../../core/drawing/anchors.ts';
+import type { MuscleRow } from '../../../core/atlas/index.ts';
+import { fan, front, ring } from '../../../core/drawing/index.ts';
 
 /** Muscles of expression and the scalp. */
 export const FACE_MUSCLES: readonly MuscleRow[] = [

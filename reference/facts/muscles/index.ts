@@ -1,4 +1,4 @@
-import type { MuscleRow } from '../../../core/atlas/rows.ts';
+import type { MuscleRow } from '../../../core/atlas/index.ts';
 import { FACE_MUSCLES } from './face.ts';
 import { JAW_MUSCLES } from './jaw.ts';
 import { NECK_MUSCLES } from './neck.ts';

@@ -1,5 +1,5 @@
-import type { MuscleRow } from '../../../core/atlas/rows.ts';
-import { fan, front } from '../../../core/drawing/anchors.ts';
+import type { MuscleRow } from '../../../core/atlas/index.ts';
+import { fan, front } from '../../../core/drawing/index.ts';
 
 /** Chewing muscles and those under the jaw. */
 export const JAW_MUSCLES: readonly MuscleRow[] = [

@@ -1,5 +1,5 @@
-import type { MuscleRow } from '../../../core/atlas/rows.ts';
-import { fan } from '../../../core/drawing/anchors.ts';
+import type { MuscleRow } from '../../../core/atlas/index.ts';
+import { fan } from '../../../core/drawing/index.ts';
 
 /** Muscles of neck, shoulder and chest. */
 export const NECK_MUSCLES: readonly MuscleRow[] = [

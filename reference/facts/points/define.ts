@@ -1,5 +1,5 @@
-import type { PointPlace, PointRow } from '../../../core/atlas/rows.ts';
-import type { Region } from '../../../core/words/regions.ts';
+import type { PointPlace, PointRow } from '../../../core/atlas/index.ts';
+import type { Region } from '../../../core/words/index.ts';
 
 /**
  * Acupressure points under their WHO standard codes (WHO Standard Acupuncture Point Locations in the Western Pacific

@@ -1,4 +1,4 @@
-import type { PointRow } from '../../../core/atlas/rows.ts';
+import type { PointRow } from '../../../core/atlas/index.ts';
 import { CROWN_POINTS } from './crown.ts';
 import { FRONT_POINTS } from './front.ts';
 import { LIMB_POINTS } from './limb.ts';

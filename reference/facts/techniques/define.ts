@@ -1,15 +1,15 @@
+import type { BreathPattern, DosePart, SidePlan, Step, Technique } from '../../../core/routine/index.ts';
 import type {
-  BreathPattern,
+  ComplaintKind,
   Contact,
-  DosePart,
   Motion,
+  Phase,
   PlaceRef,
-  SidePlan,
-  Step,
-} from '../../../core/routine/model.ts';
-import type { ComplaintKind, Phase, School, Technique, WorkWord } from '../../../core/routine/technique.ts';
-import type { Region } from '../../../core/words/regions.ts';
-import type { Pressure } from '../../../core/words/units.ts';
+  Pressure,
+  Region,
+  School,
+  WorkWord,
+} from '../../../core/words/index.ts';
 
 export const point = (id: string): PlaceRef => ({ kind: 'point', id });
 export const muscle = (id: string): PlaceRef => ({ kind: 'muscle', id });

@@ -1,3 +1,4 @@
+import type { ClientMeasures } from '../../../core/atlas/index.ts';
 import {
   DataTypes,
   Model,
@@ -6,7 +7,6 @@ import {
   type InferCreationAttributes,
   type Sequelize,
 } from 'sequelize';
-import type { ClientMeasures } from '../../../core/atlas/client-measure.ts';
 
 const uuid = { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 };
 const practiceId = { type: DataTypes.UUID, allowNull: false };

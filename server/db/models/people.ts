@@ -1,3 +1,5 @@
+import type { HabitSides } from '../../../core/record/index.ts';
+import type { ComplaintKind, Pressure, Side } from '../../../core/words/index.ts';
 import {
   DataTypes,
   Model,
@@ -6,9 +8,6 @@ import {
   type InferCreationAttributes,
   type Sequelize,
 } from 'sequelize';
-import type { HabitSides } from '../../../core/record/habit-sides.ts';
-import type { Pressure, Side } from '../../../core/words/units.ts';
-import type { ComplaintKind } from '../../../core/routine/technique.ts';
 
 const uuid = { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 };
 const practiceId = { type: DataTypes.UUID, allowNull: false };

@@ -1,3 +1,6 @@
+import type { LocalRule, Product } from '../../../core/limits/index.ts';
+import type { PhotoMarks } from '../../../core/measures/index.ts';
+import type { TextKind } from '../../../core/record/index.ts';
 import {
   DataTypes,
   Model,
@@ -6,10 +9,6 @@ import {
   type InferCreationAttributes,
   type Sequelize,
 } from 'sequelize';
-import type { LocalRule } from '../../../core/limits/local-rules.ts';
-import type { Product } from '../../../core/limits/products.ts';
-import type { PhotoMarks } from '../../../core/measures/levelness.ts';
-import type { TextKind } from '../../../core/record/consent.ts';
 
 const uuid = { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 };
 const practiceId = { type: DataTypes.UUID, allowNull: false };

@@ -1,3 +1,4 @@
+import type { MeasureAnswers } from '../../../core/measures/index.ts';
 import {
   DataTypes,
   Model,
@@ -6,7 +7,6 @@ import {
   type InferCreationAttributes,
   type Sequelize,
 } from 'sequelize';
-import type { MeasureAnswers } from '../../../core/measures/catalogue.ts';
 
 /** One measure taken in one visit. */
 export class ScoreModel extends Model<InferAttributes<ScoreModel>, InferCreationAttributes<ScoreModel>> {

@@ -1,3 +1,8 @@
+import type { Routine } from '../../../core/routine/index.ts';
+import type { StepRecord } from '../../../core/guide/index.ts';
+import type { MeasureKey, ReadingPhase, ReadingSource } from '../../../core/measures/index.ts';
+import type { Findings, Referral, Screen, VisitRecord, VisitStage } from '../../../core/record/index.ts';
+import type { Side } from '../../../core/words/index.ts';
 import {
   DataTypes,
   Model,
@@ -6,12 +11,6 @@ import {
   type InferCreationAttributes,
   type Sequelize,
 } from 'sequelize';
-import type { Routine } from '../../../core/routine/model.ts';
-import type { StepRecord } from '../../../core/guide/machine.ts';
-import type { MeasureKey, ReadingPhase, ReadingSource } from '../../../core/measures/reading.ts';
-import type { Findings } from '../../../core/record/findings.ts';
-import type { Referral, Screen, VisitRecord, VisitStage } from '../../../core/record/model.ts';
-import type { Side } from '../../../core/words/units.ts';
 
 const uuid = { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 };
 const practiceId = { type: DataTypes.UUID, allowNull: false };

@@ -1,9 +1,12 @@
-import { cautionOf } from '../../../core/limits/local-rules.ts';
-import type { LocalRule } from '../../../core/limits/local-rules.ts';
-import type { Override } from '../../../core/limits/override.ts';
-import type { PatchTest, Product } from '../../../core/limits/products.ts';
-import type { Caution } from '../../../core/limits/screen.ts';
-import type { Consent, PracticeText, TextKind } from '../../../core/record/consent.ts';
+import {
+  type Caution,
+  cautionOf,
+  type LocalRule,
+  type Override,
+  type PatchTest,
+  type Product,
+} from '../../../core/limits/index.ts';
+import type { Consent, PracticeText, TextKind } from '../../../core/record/index.ts';
 import { database } from '../connection.ts';
 import type { Photo } from './photos.server.ts';
 import { latestTexts, type StoredProduct } from './practice.server.ts';

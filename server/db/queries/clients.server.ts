@@ -1,7 +1,6 @@
+import type { HabitSides } from '../../../core/record/index.ts';
+import type { ComplaintKind, Pressure, Side } from '../../../core/words/index.ts';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
-import type { ComplaintKind } from '../../../core/routine/technique.ts';
-import type { Pressure, Side } from '../../../core/words/units.ts';
-import type { HabitSides } from '../../../core/record/habit-sides.ts';
 import { database } from '../connection.ts';
 import { ClientModel, ComplaintModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';

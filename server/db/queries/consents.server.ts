@@ -1,5 +1,5 @@
-import type { PatchTest } from '../../../core/limits/products.ts';
-import type { Consent, ConsentKind } from '../../../core/record/consent.ts';
+import type { PatchTest } from '../../../core/limits/index.ts';
+import type { Consent, ConsentKind } from '../../../core/record/index.ts';
 import { database } from '../connection.ts';
 import { ClientModel, ConsentModel, PatchTestModel, ProductModel } from '../models/index.ts';
 import { writeAudit } from './audit.server.ts';

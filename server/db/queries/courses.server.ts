@@ -1,13 +1,13 @@
-import { QueryTypes, type Transaction } from 'sequelize';
-import type { MeasureKey } from '../../../core/measures/reading.ts';
+import type { MeasureKey } from '../../../core/measures/index.ts';
 import {
   COURSE_RULE_VERSION,
+  type CourseOf,
   courseState,
   FORGET_AFTER_DAYS,
-  SILENT_AFTER_DAYS,
-  type CourseOf,
   type RatedAt,
-} from '../../../core/relief/attention.ts';
+  SILENT_AFTER_DAYS,
+} from '../../../core/relief/index.ts';
+import { QueryTypes, type Transaction } from 'sequelize';
 import { database } from '../connection.ts';
 import { byPractice, isUuid } from '../scope.ts';
 

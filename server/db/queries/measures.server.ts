@@ -1,4 +1,4 @@
-import type { ClientMeasures } from '../../../core/atlas/client-measure.ts';
+import type { ClientMeasures } from '../../../core/atlas/index.ts';
 import { database } from '../connection.ts';
 import { BodyMeasureModel, ClientModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';

@@ -1,5 +1,5 @@
-import type { Override } from '../../../core/limits/override.ts';
-import { hasEnded } from '../../../core/record/model.ts';
+import type { Override } from '../../../core/limits/index.ts';
+import { hasEnded } from '../../../core/record/index.ts';
 import { database } from '../connection.ts';
 import { OverrideModel, VisitModel } from '../models/index.ts';
 import { writeAudit } from './audit.server.ts';

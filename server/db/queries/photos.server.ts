@@ -1,5 +1,5 @@
-import type { PhotoMarks } from '../../../core/measures/levelness.ts';
-import { hasEnded } from '../../../core/record/model.ts';
+import type { PhotoMarks } from '../../../core/measures/index.ts';
+import { hasEnded } from '../../../core/record/index.ts';
 import { database } from '../connection.ts';
 import { PhotoModel, VisitModel } from '../models/index.ts';
 import { writeAudit } from './audit.server.ts';

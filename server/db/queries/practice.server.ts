@@ -1,8 +1,6 @@
+import { type Caution, cautionOf, type LocalRule, type Product } from '../../../core/limits/index.ts';
+import { type PracticeText, TEXT_KINDS, type TextKind } from '../../../core/record/index.ts';
 import { Op, type Transaction } from 'sequelize';
-import { cautionOf, type LocalRule } from '../../../core/limits/local-rules.ts';
-import type { Product } from '../../../core/limits/products.ts';
-import type { Caution } from '../../../core/limits/screen.ts';
-import { TEXT_KINDS, type PracticeText, type TextKind } from '../../../core/record/consent.ts';
 import { CAUTIONS } from '../../../reference/facts/cautions/index.ts';
 import { FIRST_TEXTS } from '../../../reference/facts/practice-texts.ts';
 import { database } from '../connection.ts';

@@ -1,5 +1,5 @@
+import type { EarlierReadings, MeasureKey, Reading } from '../../../core/measures/index.ts';
 import { QueryTypes, type Transaction } from 'sequelize';
-import type { EarlierReadings, MeasureKey, Reading } from '../../../core/measures/reading.ts';
 import { database } from '../connection.ts';
 import { ReadingModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';

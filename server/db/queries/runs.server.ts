@@ -1,6 +1,5 @@
-import { runRecord, type GuideEvent, type GuideEventKind, type StepRecord } from '../../../core/guide/machine.ts';
-import { expandRoutine } from '../../../core/routine/cues.ts';
-import type { Routine } from '../../../core/routine/model.ts';
+import { type GuideEvent, type GuideEventKind, runRecord, type StepRecord } from '../../../core/guide/index.ts';
+import { expandRoutine, type Routine } from '../../../core/routine/index.ts';
 import { database } from '../connection.ts';
 import { RunEventModel, RunModel, VisitModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';

@@ -1,11 +1,23 @@
+import {
+  type MeasureAnswers,
+  type MeasureKey,
+  measureOf,
+  type Reading,
+  type ReadingPhase,
+  scoreSoFar,
+} from '../../../core/measures/index.ts';
+import type { Routine } from '../../../core/routine/index.ts';
+import {
+  type Findings,
+  hasEnded,
+  type Referral,
+  type Screen,
+  type VisitRecord,
+  type VisitStage,
+} from '../../../core/record/index.ts';
+import type { Side } from '../../../core/words/index.ts';
 import { createHash } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
-import { measureOf, scoreSoFar, type MeasureAnswers } from '../../../core/measures/catalogue.ts';
-import type { MeasureKey, Reading, ReadingPhase } from '../../../core/measures/reading.ts';
-import type { Routine } from '../../../core/routine/model.ts';
-import type { Side } from '../../../core/words/units.ts';
-import { hasEnded, type Referral, type Screen, type VisitRecord, type VisitStage } from '../../../core/record/model.ts';
-import type { Findings } from '../../../core/record/findings.ts';
 import { database } from '../connection.ts';
 import { canonical } from '../../audit-chain.ts';
 import {

@@ -1,5 +1,5 @@
+import type { MeasureAnswers } from '../../../core/measures/index.ts';
 import { QueryTypes, type Transaction } from 'sequelize';
-import type { MeasureAnswers } from '../../../core/measures/catalogue.ts';
 import { database } from '../connection.ts';
 import { byPractice, isUuid } from '../scope.ts';
 

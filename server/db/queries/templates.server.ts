@@ -1,5 +1,5 @@
+import type { Routine } from '../../../core/routine/index.ts';
 import { QueryTypes, UniqueConstraintError } from 'sequelize';
-import type { Routine } from '../../../core/routine/model.ts';
 import { database } from '../connection.ts';
 import { PractitionerModel, TemplateModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';

@@ -1,14 +1,15 @@
-import { Op, QueryTypes } from 'sequelize';
-import type { Routine } from '../../../core/routine/model.ts';
+import type { Routine } from '../../../core/routine/index.ts';
 import {
   EMPTY_SCREEN,
+  type Findings,
   type Reaction,
   type Referral,
   type Screen,
   type VisitRecord,
   type VisitStage,
-} from '../../../core/record/model.ts';
-import { withFindings, type Findings } from '../../../core/record/findings.ts';
+  withFindings,
+} from '../../../core/record/index.ts';
+import { Op, QueryTypes } from 'sequelize';
 import { database } from '../connection.ts';
 import { ClientModel, PractitionerModel, VisitModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';

@@ -1,9 +1,8 @@
+import { FELT_WORDS } from '../../../../core/measures';
+import { MOST_SPOTS } from '../../../../core/record';
+import { type OneSide, REGION_NAMES } from '../../../../core/words';
 import { useContext, useState } from 'react';
 import { PRESSED_MUSCLES } from '../../../../reference/facts/muscles';
-import { REGION_NAMES } from '../../../../core/words/regions';
-import { FELT_WORDS } from '../../../../core/measures/reading';
-import type { OneSide } from '../../../../core/words/units';
-import { MOST_SPOTS } from '../../../../core/record/findings';
 import { REGION_PATCHES } from '../../../../reference/facts/other-places';
 import { USUAL_SITES } from '../../../../reference/facts/palpation';
 import { ClientChart } from '../../../parts/chart/client-chart';

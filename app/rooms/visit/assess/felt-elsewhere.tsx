@@ -1,7 +1,6 @@
+import type { FeltElsewhere } from '../../../../core/record';
+import { type OneSide, REGION_NAMES } from '../../../../core/words';
 import { Button, Form } from 'react-bootstrap';
-import { REGION_NAMES } from '../../../../core/words/regions';
-import type { OneSide } from '../../../../core/words/units';
-import type { FeltElsewhere } from '../../../../core/record/findings';
 import { REGION_PATCHES } from '../../../../reference/facts/other-places';
 import type { Place } from '../../../parts/chart/places';
 import { useVisit } from '../session/context';

@@ -1,11 +1,11 @@
 import {
   lateralMovement,
+  MEASURES,
   movementBand,
   openingPath,
   protrusion,
   USUAL_MOVEMENT_MM,
-} from '../../../../core/measures/jaw-movement';
-import { MEASURES } from '../../../../core/measures/reading';
+} from '../../../../core/measures';
 import { SideMark } from '../../../parts/marks/marks';
 import type { JawReadings } from './jaw-readings';
 import { MmField } from './mm-field';

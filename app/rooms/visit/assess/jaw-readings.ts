@@ -1,5 +1,11 @@
-import { OPENING_KEYS, movedByOverlap } from '../../../../core/measures/opening';
-import { checkedReading, MEASURES, type MeasureKey, type ReadingPhase } from '../../../../core/measures/reading';
+import {
+  checkedReading,
+  type MeasureKey,
+  MEASURES,
+  movedByOverlap,
+  OPENING_KEYS,
+  type ReadingPhase,
+} from '../../../../core/measures';
 import type { ReadingEntry } from '../../../../server/db/queries/save-visit.server';
 import { useVisit } from '../session/context';
 import { usePast } from './past';

@@ -1,16 +1,16 @@
-import { useId, useRef, useState } from 'react';
-import { Button } from 'react-bootstrap';
 import {
   differenceWords,
   LEVEL_NAMES,
   levelChange,
   levelness,
+  type Levelness,
   MOST_TURN_DEG,
   NEEDED,
-  type Levelness,
   type PhotoMarks,
-} from '../../../../core/measures/levelness';
-import { consentState } from '../../../../core/record/consent';
+} from '../../../../core/measures';
+import { consentState } from '../../../../core/record';
+import { useId, useRef, useState } from 'react';
+import { Button } from 'react-bootstrap';
 import type { Photo, PhotoPhase } from '../../../../server/db/queries/photos.server';
 import { PhotoMarker } from './photo-marker';
 import { SameScale } from './same-scale';

@@ -1,6 +1,6 @@
+import { levelness } from '../../../../core/measures';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, test } from 'vitest';
-import { levelness } from '../../../../core/measures/levelness';
 import { DRAWN_PX, drawnFace } from '../../../../demo/drawn-face';
 import { PhotoMarker } from './photo-marker';
 import { SameScale } from './same-scale';

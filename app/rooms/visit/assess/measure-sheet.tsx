@@ -1,13 +1,13 @@
-import { useState } from 'react';
-import { Button } from 'react-bootstrap';
 import {
-  missingIn,
-  MOST_LETTERS,
-  scoreSoFar,
   type MeasureAnswers,
   type MeasureDef,
   type MeasureField,
-} from '../../../../core/measures/catalogue';
+  missingIn,
+  MOST_LETTERS,
+  scoreSoFar,
+} from '../../../../core/measures';
+import { useState } from 'react';
+import { Button } from 'react-bootstrap';
 import { FieldFrame } from '../../../parts/fields/field';
 
 /** Up to this many steps a scale is pressed, beyond it is typed. */

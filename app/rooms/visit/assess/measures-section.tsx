@@ -1,6 +1,6 @@
+import { changeOf, type MeasureDef, measureOf, QUESTIONNAIRES, proposedMeasures } from '../../../../core/measures';
 import { useState } from 'react';
 import { Button, Form as BsForm } from 'react-bootstrap';
-import { changeOf, MEASURES, measureOf, proposedMeasures, type MeasureDef } from '../../../../core/measures/catalogue';
 import type { TakenScore } from '../../../../server/db/queries/scores.server';
 import { dayOf, dayWords } from '../../../parts/marks/time';
 import { useVisit } from '../session/context';
@@ -12,9 +12,9 @@ export function MeasuresSection() {
   const [open, setOpen] = useState<string | null>(null);
   const [added, setAdded] = useState<readonly string[]>([]);
   const proposed = proposedMeasures(client.complaints.filter((c) => !c.closed).map((c) => c.kind));
-  const begun = MEASURES.filter((m) => taken.some((t) => t.measure === m.id));
-  const shown = MEASURES.filter((m) => proposed.includes(m) || begun.includes(m) || added.includes(m.id));
-  const rest = MEASURES.filter((m) => !shown.includes(m));
+  const begun = QUESTIONNAIRES.filter((m) => taken.some((t) => t.measure === m.id));
+  const shown = QUESTIONNAIRES.filter((m) => proposed.includes(m) || begun.includes(m) || added.includes(m.id));
+  const rest = QUESTIONNAIRES.filter((m) => !shown.includes(m));
   const begin = (def: MeasureDef) => setOpen(def.id);
   return (
     <section className="section">

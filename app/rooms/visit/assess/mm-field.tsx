@@ -1,6 +1,6 @@
+import { InputError } from '../../../../core/words';
 import { useId, useState } from 'react';
 import { Form } from 'react-bootstrap';
-import { InputError } from '../../../../core/words/errors';
 import { Past } from './past';
 import { useDraft } from '../../../parts/fields/use-draft';
 

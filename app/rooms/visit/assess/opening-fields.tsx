@@ -1,15 +1,15 @@
-import type { ReadingPhase } from '../../../../core/measures/reading';
 import {
   betweenEdges,
+  fingerReadings,
   LIMITED_BELOW_MM,
   openingBand,
   openingChange,
   openingFromFingers,
   openingFromRuler,
-  openingsContradict,
-  fingerReadings,
   type OpeningKey,
-} from '../../../../core/measures/opening';
+  openingsContradict,
+  type ReadingPhase,
+} from '../../../../core/measures';
 import { useVisit } from '../session/context';
 import { useJawReadings, type JawReadings } from './jaw-readings';
 import { JawMovementFields } from './jaw-movement-fields';

@@ -1,4 +1,4 @@
-import type { EarlierReadings } from '../../../../core/measures/reading';
+import type { EarlierReadings } from '../../../../core/measures';
 import { useVisit } from '../session/context';
 
 type What = Partial<Omit<EarlierReadings, 'values'>>;

@@ -1,7 +1,7 @@
+import { PHOTO_LANDMARKS, type PhotoLandmark, type PhotoMarks, type Px } from '../../../../core/measures';
 import { useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { LANDMARKS, type PhotoLandmark, type PhotoMarks, type Px } from '../../../../core/measures/levelness';
-import { PHOTO_LANDMARKS } from '../../../../reference/facts/photo-landmarks';
+import { HOW_FOUND } from '../../../../reference/facts/photo-landmarks';
 
 interface Props {
   src: string;
@@ -22,15 +22,15 @@ const LOUPE_PX = 90;
 
 /** Landmarks on a front photo, asked for one by one: a tap sets, arrows move by a px (with Shift by ten), Enter goes on. */
 export function PhotoMarker({ src, width, height, marks, onMarks }: Props) {
-  const [asked, setAsked] = useState<PhotoLandmark>(() => LANDMARKS.find((k) => !marks[k]) ?? LANDMARKS[0]);
+  const [asked, setAsked] = useState<PhotoLandmark>(() => PHOTO_LANDMARKS.find((k) => !marks[k]) ?? PHOTO_LANDMARKS[0]);
   const picture = useRef<SVGSVGElement>(null);
-  const index = LANDMARKS.indexOf(asked);
+  const index = PHOTO_LANDMARKS.indexOf(asked);
   const here = marks[asked];
-  const { name, how } = PHOTO_LANDMARKS[asked];
-  const done = LANDMARKS.filter((k) => marks[k]).length;
+  const { name, how } = HOW_FOUND[asked];
+  const done = PHOTO_LANDMARKS.filter((k) => marks[k]).length;
   const set = (p: Px) =>
     onMarks({ ...marks, [asked]: { x: Math.min(width, Math.max(0, p.x)), y: Math.min(height, Math.max(0, p.y)) } });
-  const go = (by: number) => setAsked(LANDMARKS[Math.min(LANDMARKS.length - 1, Math.max(0, index + by))]!);
+  const go = (by: number) => setAsked(PHOTO_LANDMARKS[Math.min(PHOTO_LANDMARKS.length - 1, Math.max(0, index + by))]!);
   const tap = (event: React.MouseEvent) => {
     const matrix = picture.current?.getScreenCTM();
     if (!matrix) return;
@@ -62,7 +62,9 @@ export function PhotoMarker({ src, width, height, marks, onMarks }: Props) {
         <svg ref={picture} viewBox={`0 0 ${width} ${height}`} onClick={tap} role="presentation">
           <image href={src} width={width} height={height} />
           <Guides marks={marks} unit={unit} />
-          {LANDMARKS.map((k) => marks[k] && <Mark key={k} at={marks[k]} unit={unit} asked={k === asked} />)}
+          {PHOTO_LANDMARKS.map(
+            (k) => marks[k] && <LandmarkCross key={k} at={marks[k]} unit={unit} asked={k === asked} />,
+          )}
         </svg>
         <span className="photo-edge is-left">R</span>
         <span className="photo-edge is-right">L</span>
@@ -74,12 +76,12 @@ export function PhotoMarker({ src, width, height, marks, onMarks }: Props) {
           aria-hidden="true"
         >
           <image href={src} width={width} height={height} />
-          {here && <Mark at={here} unit={LOUPE_PX / 160} asked />}
+          {here && <LandmarkCross at={here} unit={LOUPE_PX / 160} asked />}
         </svg>
         <p className="mb-0" aria-live="polite">
           <strong>{name}</strong>{' '}
           <span className="soft small">
-            {index + 1} of {LANDMARKS.length}
+            {index + 1} of {PHOTO_LANDMARKS.length}
           </span>
         </p>
         <p className="soft small mb-1">{how}</p>
@@ -87,12 +89,12 @@ export function PhotoMarker({ src, width, height, marks, onMarks }: Props) {
           <Button size="sm" variant="outline-primary" onClick={() => go(-1)} disabled={index === 0}>
             Back
           </Button>
-          <Button size="sm" onClick={() => go(1)} disabled={!here || index === LANDMARKS.length - 1}>
+          <Button size="sm" onClick={() => go(1)} disabled={!here || index === PHOTO_LANDMARKS.length - 1}>
             Next
           </Button>
         </div>
         <p className="soft small mt-2 mb-0">
-          {done} of {LANDMARKS.length} marked
+          {done} of {PHOTO_LANDMARKS.length} marked
         </p>
       </div>
     </div>
@@ -107,7 +109,7 @@ function startOf(asked: PhotoLandmark, marks: PhotoMarks, width: number, height:
   return asked.startsWith('iris') && eye ? { ...eye } : { x: width / 2, y: height / 2 };
 }
 
-const Mark = ({ at, unit, asked }: { at: Px; unit: number; asked: boolean }) => (
+const LandmarkCross = ({ at, unit, asked }: { at: Px; unit: number; asked: boolean }) => (
   <g className={`photo-mark${asked ? ' is-asked' : ''}`} strokeWidth={1.3 * unit}>
     <path
       d={`M${at.x - 7 * unit} ${at.y}h${5 * unit}m${4 * unit} 0h${5 * unit}M${at.x} ${at.y - 7 * unit}v${5 * unit}m0 ${4 * unit}v${5 * unit}`}

@@ -1,6 +1,5 @@
+import { meterOf, type PressSample, RAMP_KPA_PER_SECOND } from '../../../../core/measures';
 import { scaleLinear } from 'd3';
-import { RAMP_KPA_PER_SECOND } from '../../../../core/measures/pressure-threshold';
-import { meterOf, type PressSample } from '../../../../core/measures/threshold-trial';
 
 const WIDTH = 420;
 const HEIGHT = 74;

@@ -1,7 +1,7 @@
-import { MEASURES, type MeasureKey, type ReadingPhase } from '../../../../core/measures/reading';
+import { type MeasureKey, MEASURES, type ReadingPhase } from '../../../../core/measures';
+import { complaintName } from '../../../../core/words';
 import { useVisit } from '../session/context';
 import { Past, usePast } from './past';
-import { complaintName } from '../../../parts/words/names';
 import { Scale } from './scale';
 
 /** 0–10 for each complaint. The last value is shown beside and never filled in as today's. */

@@ -1,4 +1,4 @@
-import type { Levelness, PhotoMarks } from '../../../../core/measures/levelness';
+import type { Levelness, PhotoMarks } from '../../../../core/measures';
 
 interface Shown {
   title: string;

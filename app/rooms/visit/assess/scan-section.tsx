@@ -1,7 +1,6 @@
+import { FELT_WORDS } from '../../../../core/measures';
+import { type Region, REGION_NAMES, type Side } from '../../../../core/words';
 import { Button } from 'react-bootstrap';
-import { REGION_NAMES, type Region } from '../../../../core/words/regions';
-import { FELT_WORDS } from '../../../../core/measures/reading';
-import type { Side } from '../../../../core/words/units';
 import { REGION_PATCHES } from '../../../../reference/facts/other-places';
 import type { Place } from '../../../parts/chart/places';
 import { useVisit } from '../session/context';

@@ -1,6 +1,6 @@
+import { offsetWords, spotPx, type TightSpot } from '../../../../core/record';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { offsetWords, spotPx, type TightSpot } from '../../../../core/record/findings';
 import { sheetOf, spotOf, VIEWS, places } from '../../../parts/chart/places';
 import { anchorName, pinOn, pinsIn } from './spot-places';
 

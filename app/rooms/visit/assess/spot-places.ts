@@ -1,5 +1,5 @@
-import { pinAt, spotPx, type TightSpot } from '../../../../core/record/findings';
-import type { View } from '../../../../core/drawing/views';
+import { pinAt, spotPx, type TightSpot } from '../../../../core/record';
+import type { View } from '../../../../core/drawing';
 import { LANDMARKS } from '../../../../reference/facts/landmarks';
 import { POINTS } from '../../../../reference/facts/points';
 import type { PinnedSpot } from '../../../parts/chart/finding-layers';

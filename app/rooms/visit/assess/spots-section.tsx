@@ -1,5 +1,5 @@
+import { offsetWords, type TightSpot } from '../../../../core/record';
 import { Button, Form } from 'react-bootstrap';
-import { offsetWords, type TightSpot } from '../../../../core/record/findings';
 import { VIEW_NAMES } from '../../../parts/chart/places';
 import { anchorName } from './spot-places';
 import { useVisit } from '../session/context';

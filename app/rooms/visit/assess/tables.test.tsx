@@ -1,10 +1,10 @@
+import type { Finding } from '../../../../core/rules';
+import type { StepRecord } from '../../../../core/guide';
+import { complaintName } from '../../../../core/words';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, test } from 'vitest';
-import type { Finding } from '../../../../core/rules/check';
-import type { StepRecord } from '../../../../core/guide/machine';
-import { Findings } from '../../../parts/routine/rule-notes';
+import { RuleNotes } from '../../../parts/routine/rule-notes';
 import { Sparkline } from '../../../parts/marks/sparkline';
-import { complaintName } from '../../../parts/words/names';
 import { RunTable } from '../record/run-table';
 
 const step = (over: Partial<StepRecord & { name: string }> = {}): StepRecord & { name: string } => ({
@@ -63,7 +63,7 @@ describe('what the rules say', () => {
     fix: { label: `Fix ${title}`, action: { do: 'remove', stepId: 'a' } },
   });
   const draw = (findings: Finding[], disabled = false) =>
-    renderToStaticMarkup(<Findings findings={findings} disabled={disabled} onFix={() => {}} />);
+    renderToStaticMarkup(<RuleNotes findings={findings} disabled={disabled} onFix={() => {}} />);
   test('nothing is said when there is nothing to say', () => expect(draw([])).toBe(''));
   test('two are shown, the rest is counted', () => {
     const out = draw([finding('warn', 'A'), finding('warn', 'B'), finding('hint', 'C')]);

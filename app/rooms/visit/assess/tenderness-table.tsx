@@ -1,9 +1,7 @@
-import type { ReadingPhase } from '../../../../core/measures/reading';
-import { TENDERNESS_WORDS, tendernessTotal } from '../../../../core/measures/tenderness';
+import { NEWTON_PER_KGF, type ReadingPhase, TENDERNESS_WORDS, tendernessTotal } from '../../../../core/measures';
+import { roundHalfAway } from '../../../../core/words';
 import { MUSCLES } from '../../../../reference/facts/muscles';
 import { palpationOf, USUAL_SITES } from '../../../../reference/facts/palpation';
-import { NEWTON_PER_KGF } from '../../../../core/measures/pressure-threshold';
-import { roundHalfAway } from '../../../../core/words/units';
 import type { Place } from '../../../parts/chart/places';
 import { SideMark } from '../../../parts/marks/marks';
 import { Past, usePast } from './past';

@@ -1,16 +1,16 @@
-import { useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
 import {
+  checkedReading,
   GAUGE_UNITS,
+  type GaugeUnit,
   kpaFromGauge,
   NEWTON_PER_KGF,
   newtonFrom,
   pressureThreshold,
-  type GaugeUnit,
   type ThresholdTrial,
-} from '../../../../core/measures/pressure-threshold';
-import { checkedReading } from '../../../../core/measures/reading';
-import type { OneSide } from '../../../../core/words/units';
+} from '../../../../core/measures';
+import type { OneSide } from '../../../../core/words';
+import { useState } from 'react';
+import { Button, Form } from 'react-bootstrap';
 import { PRESSED_MUSCLES } from '../../../../reference/facts/muscles';
 import { useKeys } from '../../../parts/keys/use-keys';
 import { useVisit } from '../session/context';

@@ -1,8 +1,7 @@
+import { readGaugeLine } from '../../../../core/devices';
+import { type PressSample, pressUntil, type ThresholdTrial } from '../../../../core/measures';
+import { InputError } from '../../../../core/words';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { InputError } from '../../../../core/words/errors';
-import { readGaugeLine } from '../../../../core/devices/algometer-lines';
-import type { ThresholdTrial } from '../../../../core/measures/pressure-threshold';
-import { pressUntil, type PressSample } from '../../../../core/measures/threshold-trial';
 
 export interface Gauge {
   status: 'idle' | 'pressing' | 'failed';

@@ -1,16 +1,11 @@
+import { doseWords, type Step, stepSeconds } from '../../../../core/routine';
+import type { Screening } from '../../../../core/limits';
+import { clock, COMPLAINT_KINDS, COMPLAINT_NAMES, type ComplaintKind, InputError } from '../../../../core/words';
 import { forwardRef, useId, useState } from 'react';
 import { Form } from 'react-bootstrap';
-import { InputError } from '../../../../core/words/errors';
-import type { Step } from '../../../../core/routine/model';
-import { COMPLAINT_KINDS, type ComplaintKind } from '../../../../core/routine/technique';
-import { doseWords } from '../../../../core/routine/words';
-import type { Screening } from '../../../../core/limits/screen';
-import { clock } from '../../../../core/words/units';
-import { stepSeconds } from '../../../../core/routine/timing';
 import { CATALOGUE } from '../../../../reference/catalogue';
 import type { Place } from '../../../parts/chart/places';
 import { MotionGlyph } from '../../../parts/marks/glyph';
-import { COMPLAINT_NAMES } from '../../../parts/words/names';
 import { suggest, type Suggestion } from './suggest';
 
 interface Props {

@@ -1,7 +1,6 @@
+import { BOUNDS, type DosePart, type Step, type Technique } from '../../../../core/routine';
+import type { Contact, OneSide } from '../../../../core/words';
 import { Form } from 'react-bootstrap';
-import { BOUNDS, type Contact, type DosePart, type Step } from '../../../../core/routine/model';
-import type { Technique } from '../../../../core/routine/technique';
-import type { OneSide } from '../../../../core/words/units';
 import { NumberField } from '../../../parts/fields/number-field';
 
 /** Everything of one step that can be changed beyond its row. */

@@ -1,8 +1,7 @@
+import { moveStep, removeStep, replaceStep, type Routine } from '../../../../core/routine';
+import { PHASE_NAMES } from '../../../../core/words';
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { moveStep, removeStep, replaceStep } from '../../../../core/routine/edit';
-import type { Routine } from '../../../../core/routine/model';
-import { PHASE_NAMES } from '../../../../core/routine/technique';
 import { CATALOGUE } from '../../../../reference/catalogue';
 import { StepRow } from './step-row';
 

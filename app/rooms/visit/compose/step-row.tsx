@@ -1,10 +1,7 @@
+import { doseWords, SIDE_MODES, type SidePlan, type Step, type Technique } from '../../../../core/routine';
+import { clock, type Pressure, PRESSURES } from '../../../../core/words';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import type { Step, SidePlan } from '../../../../core/routine/model';
-import { SIDE_MODES } from '../../../../core/routine/model';
-import type { Technique } from '../../../../core/routine/technique';
-import { doseWords } from '../../../../core/routine/words';
-import { clock, PRESSURES, type Pressure } from '../../../../core/words/units';
 import { MotionGlyph } from '../../../parts/marks/glyph';
 import { PressureDot, SideMark, sideOfPlan, SIDE_PLAN_NAMES } from '../../../parts/marks/marks';
 import { StepEditor } from './step-editor';

@@ -1,6 +1,6 @@
+import { type Answers, isBannedOutright, screen } from '../../../../core/limits';
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
-import { isBannedOutright, screen, type Answers } from '../../../../core/limits/screen';
 import { CATALOGUE } from '../../../../reference/catalogue';
 import { CAUTIONS } from '../../../../reference/facts/cautions/index';
 import type { Place } from '../../../parts/chart/places';

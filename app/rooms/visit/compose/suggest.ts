@@ -1,11 +1,13 @@
-import { InputError } from '../../../../core/words/errors';
-import type { Step } from '../../../../core/routine/model';
-import type { ComplaintKind, Technique } from '../../../../core/routine/technique';
-import { newStep } from '../../../../core/routine/technique';
-import { readTypedLine, stepFromLine, techniquesForLine } from '../../../../core/routine/typed-line';
-import { admit } from '../../../../core/limits/admit';
-import type { Screening } from '../../../../core/limits/screen';
-import type { OneSide } from '../../../../core/words/units';
+import {
+  newStep,
+  readTypedLine,
+  type Step,
+  stepFromLine,
+  type Technique,
+  techniquesForLine,
+} from '../../../../core/routine';
+import { admit, type Screening } from '../../../../core/limits';
+import { type ComplaintKind, InputError, type OneSide } from '../../../../core/words';
 import { CATALOGUE, TECHNIQUES } from '../../../../reference/catalogue';
 import type { Place } from '../../../parts/chart/places';
 

@@ -1,7 +1,7 @@
+import type { Routine } from '../../../../core/routine';
 import { useState } from 'react';
 import { Button, Dropdown, Modal } from 'react-bootstrap';
 import { useFetcher } from 'react-router';
-import type { Routine } from '../../../../core/routine/model';
 import type { FieldErrors } from '../../../schemas/read';
 import { FieldFrame } from '../../../parts/fields/field';
 import { OnceKey } from '../../../parts/fields/once-key';

@@ -1,12 +1,17 @@
+import { checkRoutine } from '../../../../core/rules';
+import {
+  DEFAULT_ORDER,
+  expandRoutine,
+  parseRoutine,
+  ribbonOf,
+  type Routine,
+  ROUTINE_FORMAT,
+  ROUTINE_VERSION,
+  totalsOf,
+} from '../../../../core/routine';
+import { newlyBanned } from '../../../../core/limits';
+import { InputError } from '../../../../core/words';
 import { useMemo, useState } from 'react';
-import { InputError } from '../../../../core/words/errors';
-import { checkRoutine } from '../../../../core/rules/check';
-import { expandRoutine } from '../../../../core/routine/cues';
-import { DEFAULT_ORDER, ROUTINE_FORMAT, ROUTINE_VERSION, type Routine } from '../../../../core/routine/model';
-import { ribbonOf } from '../../../../core/routine/ribbon';
-import { parseRoutine } from '../../../../core/routine/schema';
-import { totalsOf } from '../../../../core/routine/timing';
-import { newlyBanned } from '../../../../core/limits/admit';
 import { CATALOGUE } from '../../../../reference/catalogue';
 import { useVisit } from '../session/context';
 

@@ -1,7 +1,7 @@
+import type { Stage } from '../../../../core/record';
+import { complaintName } from '../../../../core/words';
 import { Link } from 'react-router';
-import type { Stage } from '../../../../core/record/model';
 import { useVisit } from '../session/context';
-import { complaintName } from '../../../parts/words/names';
 import { usePast } from '../assess/past';
 import { StageTape } from './stage-tape';
 

@@ -1,7 +1,6 @@
+import { type Caution, mayBeOverridden, type Override } from '../../../../core/limits';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { mayBeOverridden, type Override } from '../../../../core/limits/override';
-import type { Caution } from '../../../../core/limits/screen';
 import { overrideSchema } from '../../../schemas/practice';
 import { check, type FieldErrors } from '../../../schemas/read';
 import { FieldFrame } from '../../../parts/fields/field';

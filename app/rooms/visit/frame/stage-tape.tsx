@@ -1,5 +1,5 @@
+import { type Stage, STAGE_NAMES, stageIndex, STAGES, type VisitStage } from '../../../../core/record';
 import { NavLink } from 'react-router';
-import { STAGES, STAGE_NAMES, stageIndex, type Stage, type VisitStage } from '../../../../core/record/model';
 
 const STEP = 100;
 const WIDTH = 500;

@@ -1,5 +1,5 @@
-import type { StepRecord } from '../../../../core/guide/machine';
-import { clock } from '../../../../core/words/units';
+import type { StepRecord } from '../../../../core/guide';
+import { clock } from '../../../../core/words';
 
 interface Shown {
   status: 'open' | 'done' | 'stopped';

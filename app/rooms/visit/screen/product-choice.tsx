@@ -1,7 +1,7 @@
+import { checkProduct, type PatchTest } from '../../../../core/limits';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Link } from 'react-router';
-import { checkProduct, type PatchTest } from '../../../../core/limits/products';
 import type { StoredProduct } from '../../../../server/db/queries/practice.server';
 import { ALLERGEN_FAMILIES } from '../../../../reference/facts/allergens';
 import { dayOf, dayWords } from '../../../parts/marks/time';

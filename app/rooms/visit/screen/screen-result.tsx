@@ -1,4 +1,4 @@
-import { SEVERITIES, type Severity } from '../../../../core/limits/screen';
+import { SEVERITIES, type Severity } from '../../../../core/limits';
 import { takenAwayBy } from '../../../parts/words/caution-words';
 import { useVisit } from '../session/context';
 import { OverrideLine } from '../frame/override-line';

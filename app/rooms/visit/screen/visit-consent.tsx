@@ -1,4 +1,4 @@
-import type { ConsentKind } from '../../../../core/record/consent';
+import type { ConsentKind } from '../../../../core/record';
 import { ConsentLine } from '../../../parts/fields/consent-line';
 import { useVisit } from '../session/context';
 

@@ -1,15 +1,26 @@
+import type { EarlierReadings, MeasureAnswers, Reading } from '../../../../core/measures';
+import type { Routine } from '../../../../core/routine';
+import {
+  type Caution,
+  type Override,
+  type PatchTest,
+  screen as holdAgainst,
+  type Screening,
+} from '../../../../core/limits';
+import {
+  type Consent,
+  type Findings,
+  hasEnded,
+  type PracticeText,
+  type Screen,
+  type Stage,
+  stageIndex,
+  type TextKind,
+  type VisitRecord,
+} from '../../../../core/record';
 import { createContext, use, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { MeasureAnswers } from '../../../../core/measures/catalogue';
-import type { EarlierReadings, Reading } from '../../../../core/measures/reading';
 import type { TakenScore } from '../../../../server/db/queries/scores.server';
-import type { Routine } from '../../../../core/routine/model';
-import type { Override } from '../../../../core/limits/override';
-import type { PatchTest } from '../../../../core/limits/products';
-import { screen as holdAgainst, type Caution, type Screening } from '../../../../core/limits/screen';
-import type { Consent, PracticeText, TextKind } from '../../../../core/record/consent';
-import type { Findings } from '../../../../core/record/findings';
-import { hasEnded, stageIndex, type Screen, type Stage, type VisitRecord } from '../../../../core/record/model';
 import { CAUTIONS } from '../../../../reference/facts/cautions/index';
 import type { Client } from '../../../../server/db/queries/clients.server';
 import type { Photo } from '../../../../server/db/queries/photos.server';

@@ -1,7 +1,7 @@
+import { EMPTY_RECORD } from '../../../../core/record';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { BAD_NOTE, FakeVisitServer, NOW, VISIT } from '../../../../tests/support/fake-visit-server';
-import { EMPTY_RECORD } from '../../../../core/record/model';
 import type { VisitPatch } from '../../../../server/db/queries/save-visit.server';
 import { SaveQueue, type Kept, type SaveState } from './save-queue';
 import type { Working } from './working';

@@ -1,6 +1,6 @@
+import { EMPTY_RECORD } from '../../../../core/record';
 import { describe, expect, test, vi } from 'vitest';
 import { FakeVisitServer, BAD_NOTE, NOW, VISIT } from '../../../../tests/support/fake-visit-server';
-import { EMPTY_RECORD } from '../../../../core/record/model';
 import type { VisitPatch } from '../../../../server/db/queries/save-visit.server';
 import { SaveQueue, type Kept, type Post, type SaveAnswer, type SaveState } from './save-queue';
 import { joined, leftOf } from './working';

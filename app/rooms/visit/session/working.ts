@@ -1,8 +1,6 @@
-import { measureOf, scoreSoFar } from '../../../../core/measures/catalogue';
-import type { Reading } from '../../../../core/measures/reading';
-import type { Routine } from '../../../../core/routine/model';
-import type { Findings } from '../../../../core/record/findings';
-import { EMPTY_RECORD, type Screen, type VisitRecord, type VisitStage } from '../../../../core/record/model';
+import { measureOf, type Reading, scoreSoFar } from '../../../../core/measures';
+import type { Routine } from '../../../../core/routine';
+import { EMPTY_RECORD, type Findings, type Screen, type VisitRecord, type VisitStage } from '../../../../core/record';
 import type { ReadingEntry, VisitPatch } from '../../../../server/db/queries/save-visit.server';
 import type { TakenScore } from '../../../../server/db/queries/scores.server';
 import type { Visit } from '../../../../server/db/queries/visits.server';

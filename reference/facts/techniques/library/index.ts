@@ -1,4 +1,4 @@
-import type { Technique } from '../../../../core/routine/technique.ts';
+import type { Technique } from '../../../../core/routine/index.ts';
 import { AFTER } from './after.ts';
 import { BEFORE } from './before.ts';
 import { PRESS } from './press.ts';

@@ -1,9 +1,9 @@
+import { expandRoutine } from '../routine/index.ts';
 import { describe, expect, test } from 'vitest';
 import { bareStep, beats, hold, routineOf, stepOf } from '../../tests/support/routines.ts';
 import { CATALOGUE } from '../../reference/catalogue.ts';
-import { expandRoutine } from '../routine/cues.ts';
 import { stateAt, type GuideEvent } from './machine.ts';
-import { marksAhead } from './marks.ts';
+import { momentsAhead } from './moments.ts';
 import { faceOf, nextWords, spokenAt } from './words.ts';
 
 const start: GuideEvent = { id: 'start-event', kind: 'start', atMs: 10_000 };
@@ -25,26 +25,26 @@ const run = (steps: Parameters<typeof routineOf>[0], nowMs: number, more: GuideE
 describe('moments ahead', () => {
   test('beats come at start + k × interval on the clock of the guide', () => {
     const { cues, state } = run([bareStep('a', [beats(10, 30)])], 10_500);
-    expect(marksAhead(cues, state, 5000).map((m) => [m.kind, m.atMs, m.count])).toEqual([
+    expect(momentsAhead(cues, state, 5000).map((m) => [m.kind, m.atMs, m.count])).toEqual([
       ['beat', 12_000, 2],
       ['beat', 14_000, 3],
     ]);
   });
   test('an odd tempo adds up to nothing', () => {
     const { cues, state } = run([bareStep('a', [beats(100, 45)])], 10_001);
-    const all = marksAhead(cues, state, 200_000).filter((m) => m.kind === 'beat');
+    const all = momentsAhead(cues, state, 200_000).filter((m) => m.kind === 'beat');
     expect(all.at(-1)!.atMs).toBeCloseTo(10_000 + 99 * (60_000 / 45), 6);
   });
   test('the next cue is foreseen across the border, and the end too', () => {
     const { cues, state } = run([bareStep('a', [hold(10)]), bareStep('b', [hold(5)])], 19_500);
-    expect(marksAhead(cues, state, 10_000).map((m) => [m.kind, m.atMs])).toEqual([
+    expect(momentsAhead(cues, state, 10_000).map((m) => [m.kind, m.atMs])).toEqual([
       ['cue', 20_000],
       ['done', 25_000],
     ]);
   });
   test('three seconds are counted down where nothing else is counted', () => {
     const { cues, state } = run([bareStep('a', [hold(20)])], 10_500);
-    expect(marksAhead(cues, state, 19_400).map((m) => [m.kind, m.count, m.atMs])).toEqual([
+    expect(momentsAhead(cues, state, 19_400).map((m) => [m.kind, m.count, m.atMs])).toEqual([
       ['countdown', 3, 27_000],
       ['countdown', 2, 28_000],
       ['countdown', 1, 29_000],
@@ -54,11 +54,11 @@ describe('moments ahead', () => {
     const { cues, state } = run([bareStep('a', [beats(5, 30)])], 11_000, [
       { id: 'extend-1', kind: 'extend', atMs: 11_000 },
     ]);
-    const marks = marksAhead(cues, state, 60_000);
-    expect(marks.filter((m) => m.kind === 'beat').length).toBe(9);
-    expect(marks.at(-1)).toMatchObject({ kind: 'done', atMs: 30_000 });
+    const moments = momentsAhead(cues, state, 60_000);
+    expect(moments.filter((m) => m.kind === 'beat').length).toBe(9);
+    expect(moments.at(-1)).toMatchObject({ kind: 'done', atMs: 30_000 });
   });
-  test('breath phases are marks', () => {
+  test('breath phases are moments', () => {
     const { cues, state } = run(
       [
         bareStep('a', [
@@ -67,16 +67,16 @@ describe('moments ahead', () => {
       ],
       10_001,
     );
-    expect(marksAhead(cues, state, 9000).map((m) => [m.breath, m.atMs])).toEqual([['out', 14_000]]);
+    expect(momentsAhead(cues, state, 9000).map((m) => [m.breath, m.atMs])).toEqual([['out', 14_000]]);
   });
   test('paused, nothing lies ahead', () => {
     const { cues, state } = run([bareStep('a', [hold(20)])], 12_000, [{ id: 'pause-01', kind: 'pause', atMs: 11_000 }]);
-    expect(marksAhead(cues, state, 60_000)).toEqual([]);
+    expect(momentsAhead(cues, state, 60_000)).toEqual([]);
   });
   test('looking twice gives the same ids', () => {
     const a = run([bareStep('a', [beats(10, 30)])], 10_500);
     const b = run([bareStep('a', [beats(10, 30)])], 10_700);
-    expect(marksAhead(b.cues, b.state, 5000)[0]!.id).toBe(marksAhead(a.cues, a.state, 5000)[0]!.id);
+    expect(momentsAhead(b.cues, b.state, 5000)[0]!.id).toBe(momentsAhead(a.cues, a.state, 5000)[0]!.id);
   });
 });
 

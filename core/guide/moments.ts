@@ -1,8 +1,8 @@
-import { breathPhases, type BreathPhase, type Cue } from '../routine/cues.ts';
+import { type BreathPhase, breathPhases, type Cue } from '../routine/index.ts';
 import { cueLengthMs, type GuideState } from './machine.ts';
 
 /** A moment that is sounded, spoken or shown: on the clock that the guide runs on. */
-export interface Mark {
+export interface Moment {
   /** Unique within a run as long as nobody presses a key. */
   id: string;
   atMs: number;
@@ -21,9 +21,9 @@ const COUNTDOWN_SECONDS = [3, 2, 1] as const;
  * Everything that falls into the next `horizonMs`, in order, if nobody presses a key. Each moment is worked out from
  * the start of its cue, so that nothing adds up. Empty unless the guide runs.
  */
-export function marksAhead(cues: readonly Cue[], state: GuideState, horizonMs: number): Mark[] {
+export function momentsAhead(cues: readonly Cue[], state: GuideState, horizonMs: number): Moment[] {
   if (state.status !== 'running') return [];
-  const out: Mark[] = [];
+  const out: Moment[] = [];
   const until = state.atMs + horizonMs;
   let startMs = state.atMs - state.intoMs;
   let extraMs = state.extraMs;
@@ -34,15 +34,15 @@ export function marksAhead(cues: readonly Cue[], state: GuideState, horizonMs: n
       break;
     }
     const lengthMs = cueLengthMs(cue, { extraMs });
-    out.push(...marksOf(cue, i, startMs, lengthMs));
+    out.push(...momentsOf(cue, i, startMs, lengthMs));
     startMs += lengthMs;
     extraMs = 0;
   }
   return out.filter((m) => m.atMs > state.atMs && m.atMs <= until);
 }
 
-function marksOf(cue: Cue, index: number, startMs: number, lengthMs: number): Mark[] {
-  const mark = (kind: Mark['kind'], atMs: number, count = 0, breath: Mark['breath'] = null): Mark => ({
+function momentsOf(cue: Cue, index: number, startMs: number, lengthMs: number): Moment[] {
+  const moment = (kind: Moment['kind'], atMs: number, count = 0, breath: Moment['breath'] = null): Moment => ({
     id: `${index}-${kind}-${Math.round(atMs - startMs)}`,
     atMs,
     cueIndex: index,
@@ -50,16 +50,16 @@ function marksOf(cue: Cue, index: number, startMs: number, lengthMs: number): Ma
     count,
     breath,
   });
-  const out = [mark('cue', startMs)];
+  const out = [moment('cue', startMs)];
   if (cue.beats) {
     // An extended cue goes on beating at its own tempo.
     const beats = Math.max(cue.beats.count, Math.ceil(lengthMs / cue.beats.intervalMs - 1e-9));
-    for (let k = 0; k < beats; k++) out.push(mark('beat', startMs + k * cue.beats.intervalMs, k + 1));
+    for (let k = 0; k < beats; k++) out.push(moment('beat', startMs + k * cue.beats.intervalMs, k + 1));
   }
   if (cue.breath)
     for (const phase of breathPhases(cue))
-      out.push(mark('breath', startMs + phase.startMs - cue.startMs, phase.cycle, phase.phase));
+      out.push(moment('breath', startMs + phase.startMs - cue.startMs, phase.cycle, phase.phase));
   if (!cue.beats && !cue.breath && lengthMs >= COUNTDOWN_FROM_MS)
-    for (const s of COUNTDOWN_SECONDS) out.push(mark('countdown', startMs + lengthMs - s * 1000, s));
+    for (const s of COUNTDOWN_SECONDS) out.push(moment('countdown', startMs + lengthMs - s * 1000, s));
   return out.sort((a, b) => a.atMs - b.atMs);
 }

@@ -1,8 +1,3 @@
-/** Sides are always the client's. */
-export type Side = 'left' | 'right' | 'both' | 'midline';
-export type OneSide = 'left' | 'right';
-export const otherSide = (side: OneSide): OneSide => (side === 'left' ? 'right' : 'left');
-
 /** The five pressure words, lightest first. */
 export const PRESSURES = ['feather', 'light', 'medium', 'firm', 'deep'] as const;
 export type Pressure = (typeof PRESSURES)[number];
@@ -26,16 +21,3 @@ export const PRESSURE_KPA: Record<Pressure, { nominal: number; least: number; mo
   firm: { nominal: 100, least: 70, most: 120 },
   deep: { nominal: 150, least: 120, most: 200 },
 };
-
-/** Round half away from zero to `digits` decimals: 1.005 → 1.01, −2.5 → −3. */
-export function roundHalfAway(value: number, digits = 0): number {
-  const scaled = Number(`${Math.abs(value)}e${digits}`);
-  const rounded = Number(`${Math.round(scaled)}e-${digits}`);
-  return value < 0 ? -rounded : rounded;
-}
-
-/** m:ss from seconds, rounded half up to the second: 1118 → "18:38". */
-export function clock(seconds: number): string {
-  const whole = Math.round(seconds);
-  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
-}

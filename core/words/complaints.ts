@@ -1,6 +1,17 @@
-import type { ComplaintKind } from '../../../core/routine/technique';
-import type { Side } from '../../../core/words/units';
+import type { Side } from './sides.ts';
 
+/** What a client comes with. `other` carries a name of its own. */
+export const COMPLAINT_KINDS = [
+  'jaw',
+  'headache',
+  'eye-strain',
+  'stress',
+  'neck-tension',
+  'sinus',
+  'puffiness',
+  'other',
+] as const;
+export type ComplaintKind = (typeof COMPLAINT_KINDS)[number];
 export const COMPLAINT_NAMES: Record<ComplaintKind, string> = {
   jaw: 'Jaw',
   headache: 'Headache',

@@ -1,5 +1,7 @@
+import { clock, roundHalfAway } from './numbers.ts';
+import { lighterOf, oneFirmer, oneLighter, pressureRank, PRESSURES } from './pressure.ts';
+import { otherSide } from './sides.ts';
 import { describe, expect, test } from 'vitest';
-import { clock, lighterOf, oneFirmer, oneLighter, otherSide, pressureRank, PRESSURES, roundHalfAway } from './units.ts';
 
 describe('rounding half away from zero', () => {
   test.each([

@@ -1,7 +1,6 @@
+import type { Cue } from '../../../core/routine';
+import { advance, type GuideState, type Moment, momentsAhead } from '../../../core/guide';
 import { useEffect, useRef } from 'react';
-import type { Cue } from '../../../core/routine/cues';
-import { advance, type GuideState } from '../../../core/guide/machine';
-import { marksAhead, type Mark } from '../../../core/guide/marks';
 import { nowMs } from './clock';
 import type { Sound } from './sound';
 
@@ -11,43 +10,43 @@ const EVERY_MS = 120;
 const KEPT_MEASURES = 4000;
 
 /**
- * Plans tones a little ahead on the audio clock and calls `onMark` at each moment. How late each call came is left in
+ * Plans tones a little ahead on the audio clock and calls `onMoment` at each moment. How late each call came is left in
  * the browser's timing record under "cue-onset".
  */
-export function useMarks(
+export function useMoments(
   cues: readonly Cue[],
   base: React.RefObject<GuideState | null>,
   turn: number,
   running: boolean,
   sound: Sound | null,
-  onMark: (mark: Mark) => void,
+  onMoment: (moment: Moment) => void,
 ): void {
-  const call = useRef(onMark);
+  const call = useRef(onMoment);
   useEffect(() => {
-    call.current = onMark;
+    call.current = onMoment;
   });
   useEffect(() => {
     if (!running || !base.current) return;
     const planned = new Set<string>();
     const timers = new Set<ReturnType<typeof setTimeout>>();
     let measured = 0;
-    const fire = (mark: Mark) => {
+    const fire = (moment: Moment) => {
       const end = performance.now();
-      performance.measure('cue-onset', { start: Math.min(mark.atMs - performance.timeOrigin, end), end });
+      performance.measure('cue-onset', { start: Math.min(moment.atMs - performance.timeOrigin, end), end });
       if (++measured > KEPT_MEASURES) {
         performance.clearMeasures('cue-onset');
         measured = 0;
       }
-      call.current(mark);
+      call.current(moment);
     };
     const look = () => {
       const now = nowMs();
       const state = advance(cues, base.current!, Math.max(now, base.current!.atMs));
-      for (const mark of marksAhead(cues, state, LOOK_AHEAD_MS)) {
-        if (planned.has(mark.id)) continue;
-        planned.add(mark.id);
-        sound?.plan(mark, now);
-        const timer = setTimeout(() => (timers.delete(timer), fire(mark)), mark.atMs - now);
+      for (const moment of momentsAhead(cues, state, LOOK_AHEAD_MS)) {
+        if (planned.has(moment.id)) continue;
+        planned.add(moment.id);
+        sound?.plan(moment, now);
+        const timer = setTimeout(() => (timers.delete(timer), fire(moment)), moment.atMs - now);
         timers.add(timer);
       }
     };

@@ -1,0 +1,3 @@
+/** Line protocols of measuring devices, shared by the application and its stand-ins. */
+// A pressure gauge.
+export { gaugeCommandLine, readGaugeLine, type GaugeCommand } from './algometer-lines.ts';

@@ -1,0 +1,28 @@
+/** The parametric head and hand: bodies, anchors on them, cameras, and the lines that are drawn. */
+// Points in mm, and the measures that shape a head.
+export type { Vec3 } from './vector.ts';
+export { REFERENCE_MM, type ProportionName, type Proportions } from './proportions.ts';
+// Bodies, and where an anchor lies on them.
+export { buildBodies, locateAnchor, type Bodies } from './bodies.ts';
+export {
+  above,
+  back,
+  backOfHand,
+  bodyOf,
+  ear,
+  fan,
+  front,
+  palm,
+  ring,
+  side,
+  type Anchor,
+  type BodyName,
+  type MuscleFan,
+} from './anchors.ts';
+// Cameras and sheets.
+export { CAMERAS, leftEdge, onSheet, project, PX_PER_MM, sheetOf, VIEWS, type View } from './views.ts';
+export type { DepthMap } from './trace.ts';
+// Drawing a view.
+export { drawView, traceView } from './draw.ts';
+export { bellyOf, drawFibres, fibreLines, type FibreDrawing } from './muscle-drawing.ts';
+export { spotsOf, type Spot } from './places.ts';

@@ -1,0 +1,36 @@
+/** Words by which cautions speak of kinds of work. */
+export type WorkWord =
+  | 'strong-stimulation'
+  | 'microcurrent'
+  | 'essential-oil'
+  | 'gua-sha'
+  | 'cupping'
+  | 'lymph-stroke'
+  | 'light-stroke'
+  | 'circular-friction'
+  | 'press-hold'
+  | 'heat'
+  | 'cold'
+  | 'oil'
+  | 'vibration'
+  | 'intraoral'
+  | 'jaw-mobilisation'
+  | 'neck-rotation'
+  | 'neck-traction'
+  | 'stretch'
+  | 'pincer';
+
+/** Ways of teaching and working; where they differ is a setting, not a truth. */
+export type School =
+  | 'hand-massage'
+  | 'breathwork'
+  | 'lymph-drainage'
+  | 'point-holding'
+  | 'shiatsu-press'
+  | 'fascia-release'
+  | 'neck-stretch'
+  | 'tapping-qigong'
+  | 'resisted-exercise'
+  | 'ball-release'
+  | 'reflex-probe'
+  | 'microcurrent-glide';
