@@ -3,6 +3,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { stepsOf } from '../core/routine/index.ts';
 import { routineFrom } from '../tests/support/routines.ts';
 import { run } from './main.ts';
 
@@ -72,22 +73,23 @@ describe('from the shell', () => {
     [
       'a hold of 0 s',
       { parts: [{ kind: 'hold', seconds: 0 }] },
-      'steps[0].dose.parts[0].seconds: is too small; 1 to 600 s is accepted',
+      'items[0].dose.parts[0].seconds: a number from 1 to 600 s is accepted',
     ],
     [
       'a tempo of 181',
       {
         parts: [
-          { kind: 'beats', count: 5, countMost: null, perMinute: 181, unit: 'circles', directions: 1, per: 'spot' },
+          { kind: 'beats', count: 5, most: null, perMinute: 181, unit: 'circles' },
         ],
       },
-      'steps[0].dose.parts[0].perMinute: is too large; 6 to 180 per min is accepted',
+      'items[0].dose.parts[0].perMinute: a number from 6 to 180 per min is accepted',
     ],
   ])('bad input is one line with field and range, exit code 1: %s', (_name, dose, message) => {
     const routine = routineFrom(['masseter-warm-hold']);
+    const step = stepsOf(routine)[0]!;
     const out = core(
       'plan',
-      file('bad.json', { ...routine, steps: [{ ...routine.steps[0], dose: { ...routine.steps[0]!.dose, ...dose } }] }),
+      file('bad.json', { ...routine, items: [{ ...step, dose: { ...step.dose, ...dose } }] }),
     );
     expect([out.status, out.stdout, out.stderr]).toEqual([1, '', `${message}\n`]);
   });

@@ -6,7 +6,7 @@ import { locateOnClient, readLandmarksFile } from '../core/atlas/index.ts';
 import { nrsScore } from '../core/measures/index.ts';
 import { type CoursePoint, courseReason, courseTitle, judgeCourse } from '../core/relief/index.ts';
 import { checkRoutine } from '../core/rules/index.ts';
-import { expandRoutine, parseRoutine, totalsOf } from '../core/routine/index.ts';
+import { expandRoutine, readRoutine, stepCount, totalsOf } from '../core/routine/index.ts';
 import { type Answers, screen } from '../core/limits/index.ts';
 import { InputError } from '../core/words/index.ts';
 import { readFileSync } from 'node:fs';
@@ -82,12 +82,12 @@ function score(measure: string | undefined, path: string | undefined): unknown {
 export function run([verb, ...args]: readonly string[]): unknown {
   switch (verb) {
     case 'plan': {
-      const routine = parseRoutine(readJson(args[0]));
+      const routine = readRoutine(readJson(args[0]));
       const cues = expandRoutine(routine);
-      return { totals: totalsOf(routine.steps, cues), cues };
+      return { totals: totalsOf(stepCount(routine), cues), cues };
     }
     case 'check': {
-      const routine = parseRoutine(readJson(args[0]));
+      const routine = readRoutine(readJson(args[0]));
       const at = args.indexOf('--screening');
       const screening = at < 0 ? null : screen(CAUTIONS, readJson(args[at + 1]) as Answers);
       return checkRoutine(routine, CATALOGUE, screening);

@@ -1,26 +1,18 @@
-import {
-  DEFAULT_ORDER,
-  newStep,
-  type Routine,
-  ROUTINE_FORMAT,
-  ROUTINE_VERSION,
-  type Step,
-} from '../core/routine/index.ts';
+import { emptyRoutine, newStep, pressed, type OrderProfile, type Routine, type Step } from '../core/routine/index.ts';
+import type { Pressure } from '../core/words/index.ts';
 import { CATALOGUE } from '../reference/catalogue.ts';
 
 function routine(
   name: string,
   budgetMinutes: number,
   steps: [technique: string, change?: (step: Step) => Step][],
-  order: Partial<Routine['order']> = {},
+  order: Routine['order'] = null,
 ): Routine {
   return {
-    format: ROUTINE_FORMAT,
-    schemaVersion: ROUTINE_VERSION,
-    name,
+    ...emptyRoutine(name),
     budgetMinutes,
-    order: { ...DEFAULT_ORDER, ...order },
-    steps: steps.map(([id, change], i) => {
+    order,
+    items: steps.map(([id, change], i) => {
       const technique = CATALOGUE.techniques.get(id);
       if (!technique) throw new Error(`demo routine "${name}": no technique "${id}"`);
       const step = newStep(technique, `s${i + 1}`);
@@ -28,9 +20,16 @@ function routine(
     }),
   };
 }
-const pressed =
-  (pressure: Step['pressure']) =>
-  (s: Step): Step => ({ ...s, pressure });
+/** For a short piece of work on the face alone. */
+const FACE_ONLY: OrderProfile & { reason: string } = {
+  begin: 'any',
+  exercise: 'after-release',
+  drainage: 'open-and-close',
+  reason: 'A short piece of work on the face alone.',
+};
+const at =
+  (pressure: Pressure) =>
+  (s: Step): Step => ({ ...s, pressure: pressed(pressure) });
 const moreLeft = (s: Step): Step => ({
   ...s,
   sides: { ...s.sides, extra: { side: 'left', sets: 1, reason: 'The left masseter is the sorer one.' } },
@@ -47,8 +46,8 @@ export const ROUTINES = {
     ['skull-base-circles'],
     ['masseter-warm-hold'],
     ['temple-circles'],
-    ['temporalis-knuckles', pressed('medium')],
-    ['masseter-melt', pressed('medium')],
+    ['temporalis-knuckles', at('medium')],
+    ['masseter-melt', at('medium')],
     ['masseter-pin-open', moreLeft],
     ['jaw-angle-press'],
     ['slow-opening-stretch'],
@@ -59,12 +58,12 @@ export const ROUTINES = {
     ['slow-breaths'],
     ['collarbone-pump'],
     ['neck-side-drain'],
-    ['skull-base-circles', pressed('light')],
-    ['forehead-sweep', pressed('light')],
-    ['temple-circles', pressed('light')],
-    ['forehead-circles', pressed('light')],
-    ['brow-centre-hold-pulse', pressed('light')],
-    ['temple-hold-pulse', pressed('light')],
+    ['skull-base-circles', at('light')],
+    ['forehead-sweep', at('light')],
+    ['temple-circles', at('light')],
+    ['forehead-circles', at('light')],
+    ['brow-centre-hold-pulse', at('light')],
+    ['temple-hold-pulse', at('light')],
     ['forehead-drain'],
     ['temple-neck-drain'],
     ['terminus-close'],
@@ -74,15 +73,15 @@ export const ROUTINES = {
     10,
     [
       ['collarbone-pump'],
-      ['forehead-sweep', pressed('light')],
+      ['forehead-sweep', at('light')],
       ['brow-pinch-walk'],
-      ['inner-brow-press', pressed('light')],
-      ['temple-hold-pulse', pressed('light')],
+      ['inner-brow-press', at('light')],
+      ['temple-hold-pulse', at('light')],
       ['under-eye-four-points'],
       ['eye-ring-drain'],
       ['terminus-close'],
     ],
-    { begin: 'any' },
+    FACE_ONLY,
   ),
   calm: routine(
     'Slow down',
@@ -91,12 +90,12 @@ export const ROUTINES = {
       ['belly-breath'],
       ['tension-scan'],
       ['masseter-warm-hold'],
-      ['forehead-sweep', pressed('light')],
-      ['temple-circles', pressed('light')],
-      ['brow-centre-hold-pulse', pressed('light')],
+      ['forehead-sweep', at('light')],
+      ['temple-circles', at('light')],
+      ['brow-centre-hold-pulse', at('light')],
       ['closing-strokes'],
     ],
-    { begin: 'any' },
+    FACE_ONLY,
   ),
   drain: routine(
     'Morning puffiness',
@@ -106,14 +105,14 @@ export const ROUTINES = {
       ['neck-side-drain'],
       ['ear-v-drain'],
       ['jaw-fan-drain'],
-      ['sinus-circles', pressed('light')],
-      ['nostril-hold', pressed('medium')],
+      ['sinus-circles', at('light')],
+      ['nostril-hold', at('medium')],
       ['eye-ring-drain'],
       ['forehead-drain'],
       ['temple-neck-drain'],
       ['terminus-close'],
     ],
-    { begin: 'any' },
+    FACE_ONLY,
   ),
 } as const satisfies Record<string, Routine>;
 export type RoutineKey = keyof typeof ROUTINES;

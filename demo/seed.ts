@@ -1,6 +1,7 @@
+import { eventRow } from '../server/db/stored.ts';
+import { expandRoutine, type Routine, stepsOf } from '../core/routine/index.ts';
 import { type GuideEvent, runRecord } from '../core/guide/index.ts';
 import { type MeasureKey, pressureThreshold } from '../core/measures/index.ts';
-import { expandRoutine, type Routine } from '../core/routine/index.ts';
 import type { Answer } from '../core/limits/index.ts';
 import { EMPTY_RECORD, EMPTY_SCREEN, type Findings } from '../core/record/index.ts';
 import type { Side } from '../core/words/index.ts';
@@ -240,7 +241,8 @@ async function seedVisit(making: Making, clientId: string, person: DemoClient, v
               ...EMPTY_RECORD,
               reactions: making.random() < 0.6 ? ['warmth'] : [],
               note: visit.note ?? '',
-              product: routine?.steps.some((s) => s.glide === 'product') ? 'plain almond-free face oil' : '',
+              product:
+                routine && stepsOf(routine).some((s) => s.glide === 'product') ? 'plain almond-free face oil' : '',
               reviewOn: isLast && person.reviewInDays !== undefined ? dayWord(today, person.reviewInDays) : '',
             }
           : null,
@@ -332,14 +334,9 @@ async function seedRun(
       id: `${row.id.slice(0, 8)}-stopped`,
       kind: 'stop',
       atMs: startMs + Math.round(lengthMs * 0.7),
-      text: stopReason,
+      reason: stopReason,
     });
-  const { state, steps } = runRecord(
-    cues,
-    routine.steps.map((s) => s.pressure),
-    events,
-    startMs + lengthMs + 60_000,
-  );
+  const { state, steps } = runRecord(cues, events, startMs + lengthMs + 60_000);
   const run = await RunModel.create(
     {
       practiceId,
@@ -352,7 +349,7 @@ async function seedRun(
     { transaction },
   );
   await RunEventModel.bulkCreate(
-    events.map((e) => ({ runId: run.id, id: e.id, practiceId, kind: e.kind, atMs: e.atMs, text: e.text ?? null })),
+    events.map((e) => ({ runId: run.id, practiceId, ...eventRow(e) })),
     { transaction },
   );
 }

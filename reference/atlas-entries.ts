@@ -56,6 +56,6 @@ export const ATLAS_ENTRIES: readonly AtlasEntry[] = [
     regions: t.regions,
     serves: t.serves,
     muscles: t.muscles,
-    words: `${t.direction} ${t.motion} ${t.contacts.join(' ')} ${t.points.join(' ')} ${t.school}`,
+    words: `${t.direction} ${t.motion} ${t.contacts.join(' ')} ${t.points.join(' ')} ${t.craft}`,
   })),
 ];

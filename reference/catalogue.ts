@@ -8,6 +8,7 @@ import { POINTS } from './facts/points/index.ts';
 import { FRAME_TECHNIQUES } from './facts/techniques/frame.ts';
 import { LIBRARY } from './facts/techniques/library/index.ts';
 import { WORK_TECHNIQUES } from './facts/techniques/work.ts';
+import { SCHOOLS } from './schools/index.ts';
 
 export const TECHNIQUES: readonly Technique[] = [...FRAME_TECHNIQUES, ...WORK_TECHNIQUES, ...LIBRARY];
 
@@ -19,9 +20,10 @@ for (const k of KEEP_OFF) known.set(`keep-off:${k.id}`, { name: k.name, region: 
 for (const l of LANDMARKS) known.set(`landmark:${l.id}`, { name: l.name, region: null });
 for (const id of REGIONS) known.set(`region:${id}`, { name: REGION_NAMES[id], region: id });
 
-/** Techniques and places, as the core wants them. */
+/** Techniques, places and schools, as the core wants them. */
 export const CATALOGUE: Catalogue = {
   techniques: new Map(TECHNIQUES.map((t) => [t.id, t])),
+  schools: new Map(SCHOOLS.map((s) => [s.id, s])),
   regionOf: (place: PlaceRef) => known.get(`${place.kind}:${place.id}`)?.region ?? null,
   placeName: (place: PlaceRef) => known.get(`${place.kind}:${place.id}`)?.name ?? null,
 };

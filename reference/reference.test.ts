@@ -1,4 +1,4 @@
-import { expandRoutine, parseRoutine } from '../core/routine/index.ts';
+import { expandRoutine, readRoutine } from '../core/routine/index.ts';
 import { parseAppliesTo, SEVERITIES } from '../core/limits/index.ts';
 import { PHASES, pressureRank, type Region, REGIONS } from '../core/words/index.ts';
 import { describe, expect, test } from 'vitest';
@@ -32,11 +32,11 @@ describe('techniques', () => {
   });
   test.each(TECHNIQUES.map((t) => [t.id, t] as const))('%s is whole', (id, t) => {
     const step = stepOf(id, 'a');
-    expect(() => parseRoutine(routineOf([step]))).not.toThrow();
+    expect(() => readRoutine(routineOf([step]))).not.toThrow();
     expect(expandRoutine(routineOf([step])).length).toBeGreaterThan(1);
     expect(PHASES).toContain(t.phase);
     for (const region of t.regions) expect(REGIONS).toContain(region);
-    for (const place of step.places)
+    for (const place of step.path)
       expect(CATALOGUE.placeName(place), `${id}: ${place.kind}:${place.id}`).not.toBeNull();
     for (const muscle of t.muscles)
       expect(

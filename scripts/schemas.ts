@@ -1,4 +1,4 @@
-/** Writes docs/formats: the JSON Schema of the routine file and an example. */
+/** Writes docs/formats: the JSON Schema of the routine file as it is now, and an example. Those of version 1 stay as they are. */
 import { ROUTINE_JSON_SCHEMA } from '../core/routine/index.ts';
 import { writeFileSync } from 'node:fs';
 import { ROUTINES } from '../demo/routines.ts';

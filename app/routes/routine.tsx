@@ -1,5 +1,14 @@
+import {
+  doseWords,
+  expandRoutine,
+  pressureWords,
+  ribbonOf,
+  stepCount,
+  stepNames,
+  stepsOf,
+  totalsOf,
+} from '../../core/routine';
 import { checkRoutine } from '../../core/rules';
-import { doseWords, expandRoutine, ribbonOf, totalsOf } from '../../core/routine';
 import { clock } from '../../core/words';
 import { Button } from 'react-bootstrap';
 import { data, Form, redirect, useActionData } from 'react-router';
@@ -57,10 +66,8 @@ export default function RoutinePage({ loaderData: { template } }: Route.Componen
   const answered = useActionData<typeof action>();
   const routine = template.body;
   const cues = expandRoutine(routine);
-  const totals = totalsOf(routine.steps, cues);
-  const names = new Map(
-    routine.steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? s.technique]),
-  );
+  const totals = totalsOf(stepCount(routine), cues);
+  const names = stepNames(routine, CATALOGUE);
   return (
     <div className="compose is-page">
       <div className="visit-body">
@@ -102,7 +109,7 @@ export default function RoutinePage({ loaderData: { template } }: Route.Componen
           </Form>
           <table className="table table-sm">
             <tbody>
-              {routine.steps.map((s, i) => (
+              {stepsOf(routine).map((s, i) => (
                 <tr key={s.id}>
                   <td className="num soft">{i + 1}</td>
                   <td className="fw-bold">{names.get(s.id)}</td>
@@ -112,7 +119,7 @@ export default function RoutinePage({ loaderData: { template } }: Route.Componen
                   <td>
                     {s.pressure && (
                       <>
-                        <PressureDot pressure={s.pressure} /> {s.pressure}
+                        <PressureDot pressure={s.pressure.there} /> {pressureWords(s)}
                       </>
                     )}
                   </td>

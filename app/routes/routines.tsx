@@ -1,4 +1,4 @@
-import { routineSeconds } from '../../core/routine';
+import { routineSeconds, stepCount } from '../../core/routine';
 import { clock } from '../../core/words';
 import { Link } from 'react-router';
 import { listTemplates } from '../../server/db/queries/templates.server';
@@ -15,7 +15,7 @@ export async function loader({ request }: Route.LoaderArgs) {
     timeZone,
     templates: templates.map(({ body, ...t }) => ({
       ...t,
-      steps: body.steps.length,
+      steps: stepCount(body),
       seconds: routineSeconds(body),
       budgetMinutes: body.budgetMinutes,
     })),

@@ -6,7 +6,7 @@ import {
   MEASURES,
   READING_PHASES,
 } from '../../core/measures';
-import { parseRoutine } from '../../core/routine';
+import { readRoutine } from '../../core/routine';
 import { isLocalKey } from '../../core/limits';
 import { checkedFindings, REACTIONS, type VisitStage } from '../../core/record';
 import { InputError, REGIONS } from '../../core/words';
@@ -119,7 +119,7 @@ const patches = {
     routine: mixed()
       .required()
       .test('routine', 'This routine cannot be read.', (value, context) => {
-        const told = byCore(() => parseRoutine(value));
+        const told = byCore(() => readRoutine(value));
         return told === true || context.createError({ message: told });
       }),
   }),

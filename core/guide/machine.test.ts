@@ -2,30 +2,32 @@ import { expandRoutine } from '../routine/index.ts';
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { bareStep, beats, hold, routineFrom, routineOf } from '../../tests/support/routines.ts';
-import {
-  advance,
-  EXTEND_MS,
-  initialState,
-  parseGuideEvent,
-  runRecord,
-  stateAt,
-  type GuideEvent,
-  type GuideEventKind,
-} from './machine.ts';
+import { advance, EXTEND_MS, initialState, readStepRecords, runRecord, stateAt, type GuideState } from './machine.ts';
+import { payloadOf, readGuideEvent, type GuideEvent, type PlainKind } from './events.ts';
 
 const routine = routineOf([
-  bareStep('a', [hold(30)], { mode: 'each', pauses: { leadInSeconds: 4, sideChangeSeconds: 3 }, pressure: 'medium' }),
+  bareStep('a', [hold(30)], {
+    mode: 'each',
+    pauses: { findPlaceSeconds: 4, sideChangeSeconds: 3 },
+    pressure: 'medium',
+  }),
   bareStep('b', [beats(10, 30)], { pressure: 'firm' }),
   bareStep('c', [hold(20)], { mode: 'midline', pressure: null }),
 ]);
 const cues = expandRoutine(routine);
-const pressures = routine.steps.map((s) => s.pressure);
 const WHOLE_MS = 4000 + 30_000 + 3000 + 30_000 + 20_000 + 20_000;
 
-const log = (...events: [GuideEventKind, number, string?][]): GuideEvent[] =>
-  events.map(([kind, atMs, text], i) => ({ id: `event-${i}`, kind, atMs, ...(text === undefined ? {} : { text }) }));
-const at = (nowMs: number, ...events: [GuideEventKind, number, string?][]) =>
-  stateAt(cues, pressures, log(...events), nowMs);
+type Pressed = [PlainKind, number] | ['stop' | 'note', number, string];
+const log = (...events: Pressed[]): GuideEvent[] =>
+  events.map(([kind, atMs, text], i): GuideEvent => {
+    const at = { id: `event-${i}`, atMs };
+    return kind === 'stop'
+      ? { ...at, kind, reason: text }
+      : kind === 'note'
+        ? { ...at, kind, words: text }
+        : { ...at, kind };
+  });
+const at = (nowMs: number, ...events: Pressed[]) => stateAt(cues, log(...events), nowMs);
 
 describe('time', () => {
   test('nothing moves before the start', () =>
@@ -73,23 +75,19 @@ describe('keys', () => {
     expect(state).toMatchObject({ status: 'done', endedAtMs: 1000 + WHOLE_MS + EXTEND_MS });
   });
   test('extending has an end', () => {
-    const many = Array.from({ length: 80 }, (_, i) => ['extend', 6000 + i] as [GuideEventKind, number]);
+    const many = Array.from({ length: 80 }, (_, i) => ['extend', 6000 + i] as Pressed);
     expect(at(7000, ['start', 0], ...many).extraMs).toBeLessThanOrEqual(600_000);
   });
   test('lighten holds for the rest of the step and is no lighter than feather', () => {
-    expect(at(20_000, ['start', 0], ['lighten', 10_000]).pressure).toBe('light');
-    expect(at(50_000, ['start', 0], ['lighten', 10_000])).toMatchObject({ pressure: 'light' });
+    expect(at(20_000, ['start', 0], ['lighter', 10_000]).pressure).toBe('light');
+    expect(at(50_000, ['start', 0], ['lighter', 10_000])).toMatchObject({ pressure: 'light' });
     expect(
-      at(
-        20_000,
-        ['start', 0],
-        ...Array.from({ length: 6 }, (_, i) => ['lighten', 10_000 + i] as [GuideEventKind, number]),
-      ).pressure,
+      at(20_000, ['start', 0], ...Array.from({ length: 6 }, (_, i) => ['lighter', 10_000 + i] as Pressed)).pressure,
     ).toBe('feather');
-    expect(at(75_000, ['start', 0], ['lighten', 10_000]).pressure).toBe('firm');
+    expect(at(75_000, ['start', 0], ['lighter', 10_000]).pressure).toBe('firm');
   });
   test('where nothing presses nothing is lightened', () =>
-    expect(at(90_000, ['start', 0], ['harden', 89_000])).toMatchObject({ pressure: null }));
+    expect(at(90_000, ['start', 0], ['firmer', 89_000])).toMatchObject({ pressure: null }));
   test('stop keeps its reason and its moment; later keys do nothing', () => {
     const state = at(60_000, ['start', 0], ['stop', 10_000, 'Out of time'], ['resume', 20_000], ['next', 30_000]);
     expect(state).toMatchObject({ status: 'stopped', endedAtMs: 10_000, stopReason: 'Out of time', cueIndex: 1 });
@@ -106,7 +104,7 @@ describe('keys', () => {
 
 describe('planned against done', () => {
   test('played to the end, what was done is what was planned', () => {
-    const { steps } = runRecord(cues, pressures, log(['start', 0]), WHOLE_MS + 1);
+    const { steps } = runRecord(cues, log(['start', 0]), WHOLE_MS + 1);
     for (const s of steps) expect(s.doneSeconds).toBeCloseTo(s.plannedSeconds, 6);
     expect(steps[0]).toMatchObject({
       stepId: 'a',
@@ -116,12 +114,7 @@ describe('planned against done', () => {
     });
   });
   test('cut short, each side shows what it got', () => {
-    const { steps, state } = runRecord(
-      cues,
-      pressures,
-      log(['start', 0], ['stop', 4000 + 30_000 + 3000 + 10_000, '']),
-      999_000,
-    );
+    const { steps, state } = runRecord(cues, log(['start', 0], ['stop', 4000 + 30_000 + 3000 + 10_000, '']), 999_000);
     expect(state.status).toBe('stopped');
     expect(steps[0]).toMatchObject({ left: { doneSeconds: 30 }, right: { doneSeconds: 10 } });
     expect(steps[1]!.doneSeconds).toBe(0);
@@ -129,7 +122,6 @@ describe('planned against done', () => {
   test('a skipped step is 0, a repeated one more than planned', () => {
     const { steps } = runRecord(
       cues,
-      pressures,
       log(['start', 0], ['repeat', 20_000], ['next', 30_000], ['next', 31_000]),
       200_000,
     );
@@ -138,23 +130,24 @@ describe('planned against done', () => {
     expect(steps[2]!.doneSeconds).toBe(20);
   });
   test('a changed pressure shows', () =>
-    expect(runRecord(cues, pressures, log(['start', 0], ['lighten', 5000]), 1e6).steps[0]).toMatchObject({
+    expect(runRecord(cues, log(['start', 0], ['lighter', 5000]), 1e6).steps[0]).toMatchObject({
       plannedPressure: 'medium',
       donePressure: 'light',
     }));
 });
 
+const sumOf = (state: GuideState) => state.stretches.reduce((sum, s) => sum + s.ms, 0);
+
 describe('replay', () => {
   const long = routineFrom(['slow-breaths', 'masseter-melt', 'masseter-pin-open', 'temple-circles', 'jaw-angle-press']);
   const longCues = expandRoutine(long);
-  const longPressures = long.steps.map((s) => s.pressure);
-  const kinds: GuideEventKind[] = ['pause', 'resume', 'next', 'back', 'repeat', 'extend', 'lighten', 'harden', 'note'];
+  const kinds: PlainKind[] = ['pause', 'resume', 'next', 'back', 'repeat', 'extend', 'lighter', 'firmer'];
   const logs = fc
     .array(fc.record({ kind: fc.constantFrom(...kinds), gap: fc.integer({ min: 0, max: 60_000 }) }), { maxLength: 25 })
     .map((steps) => {
       let now = 0;
       return [
-        { id: 'start-event', kind: 'start' as GuideEventKind, atMs: 0 },
+        { id: 'start-event', kind: 'start' as PlainKind, atMs: 0 },
         ...steps.map(({ kind, gap }, i) => ({ id: `event-${i}`, kind, atMs: (now += gap) })),
       ];
     });
@@ -162,8 +155,8 @@ describe('replay', () => {
   test('a log that went to the server and back gives the same run', () => {
     fc.assert(
       fc.property(logs, fc.integer({ min: 0, max: 2_000_000 }), (events, now) => {
-        expect(stateAt(longCues, longPressures, JSON.parse(JSON.stringify(events)) as GuideEvent[], now)).toEqual(
-          stateAt(longCues, longPressures, events, now),
+        expect(stateAt(longCues, JSON.parse(JSON.stringify(events)) as GuideEvent[], now)).toEqual(
+          stateAt(longCues, events, now),
         );
       }),
     );
@@ -176,13 +169,14 @@ describe('replay', () => {
         (events, looks) => {
           const from = events.at(-1)!.atMs;
           const end = from + looks.reduce((a, b) => a + b, 0);
-          let stepped = stateAt(longCues, longPressures, events, from);
+          let stepped = stateAt(longCues, events, from);
           let now = from;
           for (const gap of looks) stepped = advance(longCues, stepped, (now += gap));
-          const direct = stateAt(longCues, longPressures, events, end);
+          const direct = stateAt(longCues, events, end);
           expect([stepped.status, stepped.cueIndex]).toEqual([direct.status, direct.cueIndex]);
           expect(stepped.intoMs).toBeCloseTo(direct.intoMs, 6);
-          stepped.worked.forEach((w, i) => expect(w.all).toBeCloseTo(direct.worked[i]!.all, 6));
+          expect(sumOf(stepped)).toBeCloseTo(sumOf(direct), 6);
+          expect(stepped.stretches.length).toBe(direct.stretches.length);
         },
       ),
     );
@@ -190,40 +184,119 @@ describe('replay', () => {
   test('worked time never exceeds the time that passed', () => {
     fc.assert(
       fc.property(logs, fc.integer({ min: 0, max: 900_000 }), (events, now) => {
-        const state = stateAt(longCues, longPressures, events, now);
-        expect(state.worked.reduce((sum, w) => sum + w.all, 0)).toBeLessThanOrEqual(now + 1e-6);
+        const state = stateAt(longCues, events, now);
+        expect(sumOf(state)).toBeLessThanOrEqual(now + 1e-6);
       }),
     );
   });
   test('the guide is always at a cue that exists', () => {
     fc.assert(
       fc.property(logs, fc.integer({ min: 0, max: 3_000_000 }), (events, now) => {
-        expect(longCues[stateAt(longCues, longPressures, events, now).cueIndex]).toBeDefined();
+        expect(longCues[stateAt(longCues, events, now).cueIndex]).toBeDefined();
       }),
     );
   });
 });
 
 describe('events from outside', () => {
-  test('a good one is taken as it is', () =>
-    expect(parseGuideEvent({ id: 'abcd-1234', kind: 'note', atMs: 5, text: 'hello', extra: 1 })).toEqual({
-      id: 'abcd-1234',
-      kind: 'note',
-      atMs: 5,
-      text: 'hello',
-    }));
+  const id = 'abcd-1234';
+  const compare = { doneSide: 'left', sameHead: true, sameLight: true, differs: [] };
+  test.each<[unknown, GuideEvent]>([
+    [
+      { id, kind: 'note', atMs: 5, words: 'hello', extra: 1 },
+      { id, kind: 'note', atMs: 5, words: 'hello' },
+    ],
+    [
+      { id, kind: 'firmer', atMs: 5 },
+      { id, kind: 'firmer', atMs: 5 },
+    ],
+    [
+      { id, kind: 'reading', atMs: 5, measure: 'opening-mm', place: '', side: 'midline', value: 41 },
+      { id, kind: 'reading', atMs: 5, measure: 'opening-mm', place: '', side: 'midline', value: 41 },
+    ],
+    // As they were kept before each kind had its own fields.
+    [
+      { id, kind: 'harden', atMs: 5 },
+      { id, kind: 'firmer', atMs: 5 },
+    ],
+    [
+      { id, kind: 'lighten', atMs: 5 },
+      { id, kind: 'lighter', atMs: 5 },
+    ],
+    [
+      { id, kind: 'note', atMs: 5, text: 'hello' },
+      { id, kind: 'note', atMs: 5, words: 'hello' },
+    ],
+    [
+      { id, kind: 'stop', atMs: 5, text: 'Out of time' },
+      { id, kind: 'stop', atMs: 5, reason: 'Out of time' },
+    ],
+    [
+      { id, kind: 'stop', atMs: 5 },
+      { id, kind: 'stop', atMs: 5, reason: '' },
+    ],
+    [
+      { id, kind: 'compare', atMs: 5, text: JSON.stringify(compare) },
+      { id, kind: 'compare', atMs: 5, compare: compare as never },
+    ],
+  ])('%j', (value, event) => expect(readGuideEvent(value)).toEqual(event));
   test.each<[unknown, string]>([
     [null, 'event'],
+    [[], 'event'],
     [{ id: 'short', kind: 'start', atMs: 1 }, 'event.id'],
-    [{ id: 'abcd-1234', kind: 'explode', atMs: 1 }, 'event.kind'],
-    [{ id: 'abcd-1234', kind: 'start', atMs: -1 }, 'event.atMs'],
-    [{ id: 'abcd-1234', kind: 'start', atMs: NaN }, 'event.atMs'],
-    [{ id: 'abcd-1234', kind: 'note', atMs: 1, text: 'x'.repeat(501) }, 'event.text'],
-    [{ id: 'abcd-1234', kind: 'note', atMs: 1, text: 7 }, 'event.text'],
-  ])('%j is refused', (value, field) => expect(() => parseGuideEvent(value)).toThrow(`${field}: `));
+    [{ id, kind: 'explode', atMs: 1 }, 'event.kind'],
+    [{ id, kind: 'start', atMs: -1 }, 'event.atMs'],
+    [{ id, kind: 'start', atMs: NaN }, 'event.atMs'],
+    [{ id, kind: 'note', atMs: 1, words: 'x'.repeat(501) }, 'event.words'],
+    [{ id, kind: 'note', atMs: 1, words: 'a\0b' }, 'event.words'],
+    [{ id, kind: 'note', atMs: 1, text: 7 }, 'event.words'],
+    [{ id, kind: 'note', atMs: 1 }, 'event.words'],
+    [{ id, kind: 'reading', atMs: 1, measure: 'opening-mm', place: '', side: 'up', value: 1 }, 'event.side'],
+    [{ id, kind: 'reading', atMs: 1, measure: 'opening-mm', place: '', side: 'left', value: '41' }, 'event.value'],
+  ])('%j is refused', (value, field) => expect(() => readGuideEvent(value)).toThrow(`${field}: `));
+  test('what belongs to an event travels apart from it and comes back', () => {
+    const event = readGuideEvent({ id, kind: 'stop', atMs: 5, reason: 'Out of time' });
+    expect(readGuideEvent({ id, kind: 'stop', atMs: 5, ...payloadOf(event) })).toEqual(event);
+    expect(payloadOf({ id, kind: 'start', atMs: 5 })).toBeNull();
+  });
+});
+
+describe('firmer and lighter are a shift', () => {
+  const both = routineOf([
+    {
+      ...bareStep('a', [beats(10, 60)], { stroke: 'one-way-then-other', pauses: { directionChangeSeconds: 1 } }),
+      pressure: { there: 'medium', back: 'feather' },
+    },
+  ]);
+  const list = expandRoutine(both);
+  const pressuresAt = (...events: Pressed[]) =>
+    [5000, 16_000].map((now) => stateAt(list, log(['start', 0], ...events), now).pressure);
+  test('of each way of the stroke', () => {
+    expect(pressuresAt()).toEqual(['medium', 'feather']);
+    expect(pressuresAt(['firmer', 2000])).toEqual(['firm', 'light']);
+    expect(pressuresAt(['firmer', 2000], ['lighter', 3000])).toEqual(['medium', 'feather']);
+    // Lighter than feather there is nothing: the way back stays where it is.
+    expect(pressuresAt(['lighter', 2000])).toEqual(['light', 'feather']);
+  });
+  test('seconds and counts are credited to the pressure at which they were worked', () => {
+    const { steps } = runRecord(list, log(['start', 0], ['firmer', 4500]), 60_000);
+    expect(steps[0]!.work).toEqual([
+      { side: 'both', pressure: 'medium', seconds: 4.5, counts: 4 },
+      { side: 'both', pressure: 'firm', seconds: 5.5, counts: 6 },
+      { side: 'both', pressure: 'light', seconds: 10, counts: 10 },
+    ]);
+    expect(steps[0]).toMatchObject({ plannedPressure: 'medium', donePressure: 'light' });
+  });
+  test('a cue that is worked again is credited again; one cut short gives the counts that were finished', () => {
+    const { steps } = runRecord(list, log(['start', 0], ['repeat', 3200], ['stop', 5700, '']), 60_000);
+    expect(steps[0]!.work).toEqual([{ side: 'both', pressure: 'medium', seconds: 5.7, counts: 5 }]);
+  });
+});
+
+test('a record from before the work was told apart is read with none', () => {
+  const { work: _work, ...old } = runRecord(cues, log(['start', 0]), WHOLE_MS).steps[0]!;
+  expect(readStepRecords([old])).toEqual([{ ...old, work: [] }]);
 });
 
 test('an empty routine is ready and stays so', () =>
-  expect(stateAt([], [], [{ id: 'start-event', kind: 'start', atMs: 0 }], 100).status).toBe(
-    initialState([], []).status,
-  ));
+  expect(stateAt([], [{ id: 'start-event', kind: 'start', atMs: 0 }], 100).status).toBe(initialState([]).status));

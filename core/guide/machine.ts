@@ -1,37 +1,12 @@
-import { BOUNDS, type Cue, WORKING } from '../routine/index.ts';
-import { InputError, oneFirmer, oneLighter, type Pressure } from '../words/index.ts';
-import { readSideCompare, type SideCompare } from './side-compare.ts';
+import { BOUNDS, WORKING, type Cue } from '../routine/index.ts';
+import { PRESSURES, pressureRank, type OneSide, type Pressure, type Side } from '../words/index.ts';
+import type { GuideEvent } from './events.ts';
+import type { SideCompare } from './side-compare.ts';
 
 /**
  * The player as a pure state machine: (cue list, events with timestamps) → state now. Replaying the same log always
  * gives the same run. Time comes from the clock handed in, never from counting ticks, so nothing drifts.
  */
-export type GuideEventKind =
-  | 'start'
-  | 'pause'
-  | 'resume'
-  | 'next'
-  | 'back'
-  | 'repeat'
-  | 'extend'
-  | 'lighten'
-  | 'harden'
-  | 'stop'
-  | 'note'
-  | 'compare';
-
-export interface GuideEvent {
-  /** Made on the device; the server takes each id once. */
-  id: string;
-  kind: GuideEventKind;
-  /** Milliseconds of the clock that is also handed to `stateAt`. */
-  atMs: number;
-  /** Reason of a stop, text of a note, a comparison of sides. */
-  text?: string;
-}
-
-export const EXTEND_MS = 10_000;
-
 export interface GuideState {
   status: 'ready' | 'running' | 'paused' | 'stopped' | 'done';
   cueIndex: number;
@@ -39,43 +14,57 @@ export interface GuideState {
   intoMs: number;
   /** Milliseconds added to the present cue by extending. */
   extraMs: number;
-  /** Pressure now, after lightening and firming; null where nothing presses. */
+  /** Pressure now, after lighter and firmer; null where nothing presses. */
   pressure: Pressure | null;
+  /** By step, how many words firmer (or lighter, below 0) than planned it is worked. */
+  shifts: readonly number[];
   atMs: number;
   startedAtMs: number | null;
   endedAtMs: number | null;
   stopReason: string;
-  /** Milliseconds worked per step and side, pauses left out. */
-  worked: WorkedMs[];
-  pressures: (Pressure | null)[];
-  notes: { atMs: number; stepIndex: number; text: string }[];
+  /** What was done, stretch by stretch: a cue, or the part of one worked at one pressure. */
+  stretches: readonly Stretch[];
+  notes: readonly { atMs: number; stepIndex: number; text: string }[];
   /** Looks from side to side, made while the run stood still or went on. */
-  compares: (SideCompare & { atMs: number; stepIndex: number })[];
+  compares: readonly (SideCompare & { atMs: number; stepIndex: number })[];
+  /** Readings that tests asked for. */
+  readings: readonly { atMs: number; stepIndex: number; measure: string; place: string; side: Side; value: number }[];
 }
 
-interface WorkedMs {
-  left: number;
-  right: number;
-  midline: number;
-  /** Everything, with lead-ins and changes. */
-  all: number;
+/** Time spent in one cue at one pressure, pauses of the run left out. */
+export interface Stretch {
+  cueIndex: number;
+  pressure: Pressure | null;
+  /** How far into the cue it began. */
+  fromMs: number;
+  ms: number;
 }
 
-export function initialState(cues: readonly Cue[], stepPressures: readonly (Pressure | null)[]): GuideState {
+export const EXTEND_MS = 10_000;
+/** "Back" within this from the beginning of a step goes to the step before. */
+const JUST_BEGUN_MS = 2000;
+
+/** A pressure so many words firmer, within the five. */
+export const shifted = (pressure: Pressure | null, by: number): Pressure | null =>
+  pressure && PRESSURES[Math.min(PRESSURES.length - 1, Math.max(0, pressureRank(pressure) - 1 + by))]!;
+
+export function initialState(cues: readonly Cue[]): GuideState {
+  const steps = cues.reduce((most, c) => Math.max(most, c.stepIndex + 1), 0);
   return {
     status: 'ready',
     cueIndex: 0,
     intoMs: 0,
     extraMs: 0,
     pressure: cues[0]?.pressure ?? null,
+    shifts: new Array<number>(steps).fill(0),
     atMs: 0,
     startedAtMs: null,
     endedAtMs: null,
     stopReason: '',
-    worked: stepPressures.map(() => ({ left: 0, right: 0, midline: 0, all: 0 })),
-    pressures: [...stepPressures],
+    stretches: [],
     notes: [],
     compares: [],
+    readings: [],
   };
 }
 
@@ -84,131 +73,183 @@ export const cueLengthMs = (cue: Cue, state: Pick<GuideState, 'extraMs'>): numbe
   cue.endMs - cue.startMs + state.extraMs;
 
 /** Replay a log up to `nowMs`. Events must be in order of time; one that comes too early is taken at the time before it. */
-export function stateAt(
-  cues: readonly Cue[],
-  stepPressures: readonly (Pressure | null)[],
-  events: readonly GuideEvent[],
-  nowMs: number,
-): GuideState {
-  let state = initialState(cues, stepPressures);
+export function stateAt(cues: readonly Cue[], events: readonly GuideEvent[], nowMs: number): GuideState {
+  const run = new Run(cues, initialState(cues));
   for (const event of events) {
     if (event.atMs > nowMs) break;
-    state = apply(cues, advance(cues, state, Math.max(event.atMs, state.atMs)), event);
+    run.advance(Math.max(event.atMs, run.state.atMs));
+    run.apply(event);
   }
-  return advance(cues, state, Math.max(nowMs, state.atMs));
+  run.advance(Math.max(nowMs, run.state.atMs));
+  return run.state;
 }
 
-/** Let time pass. Pure. */
+/** Let time pass. Pure: the state handed in stays as it was. */
 export function advance(cues: readonly Cue[], before: GuideState, nowMs: number): GuideState {
-  const state: GuideState = { ...before, worked: before.worked.map((w) => ({ ...w })) };
-  let left = nowMs - before.atMs;
-  state.atMs = nowMs;
-  if (state.status !== 'running') return state;
-  while (left > 0) {
-    const cue = cues[state.cueIndex]!;
-    const step = Math.min(left, cueLengthMs(cue, state) - state.intoMs);
-    credit(state.worked[cue.stepIndex]!, cue, step);
-    state.intoMs += step;
-    left -= step;
-    if (state.intoMs < cueLengthMs(cue, state)) break;
-    enter(cues, state, state.cueIndex + 1);
-    if (cues[state.cueIndex]!.kind === 'done') {
-      state.status = 'done';
-      state.endedAtMs = nowMs - left;
-      break;
-    }
+  const run = new Run(cues, before);
+  run.advance(nowMs);
+  return run.state;
+}
+
+type Mutable<T> = { -readonly [K in keyof T]: T[K] extends readonly (infer V)[] ? V[] : T[K] };
+
+/** A run while it is replayed: one copy of the state at the beginning, changed in place from there. */
+class Run {
+  readonly state: Mutable<GuideState>;
+  private readonly cues: readonly Cue[];
+
+  constructor(cues: readonly Cue[], before: GuideState) {
+    this.cues = cues;
+    this.state = {
+      ...before,
+      shifts: [...before.shifts],
+      stretches: [...before.stretches],
+      notes: [...before.notes],
+      compares: [...before.compares],
+      readings: [...before.readings],
+    };
   }
-  return state;
-}
 
-function credit(worked: WorkedMs, cue: Cue, ms: number): void {
-  worked.all += ms;
-  if (!WORKING.has(cue.kind)) return;
-  if (cue.side === 'both') {
-    worked.left += ms;
-    worked.right += ms;
-  } else worked[cue.side] += ms;
-}
+  private get cue(): Cue | undefined {
+    return this.cues[this.state.cueIndex];
+  }
 
-function enter(cues: readonly Cue[], state: GuideState, index: number): void {
-  state.cueIndex = Math.min(Math.max(index, 0), cues.length - 1);
-  state.intoMs = 0;
-  state.extraMs = 0;
-  const cue = cues[state.cueIndex]!;
-  state.pressure = cue.pressure === null ? null : (state.pressures[cue.stepIndex] ?? cue.pressure);
-}
-
-function apply(cues: readonly Cue[], before: GuideState, event: GuideEvent): GuideState {
-  const state: GuideState = {
-    ...before,
-    pressures: [...before.pressures],
-    notes: [...before.notes],
-    compares: [...before.compares],
-  };
-  const cue = cues[state.cueIndex];
-  const live = state.status === 'running' || state.status === 'paused';
-  if (!cue) return state;
-  switch (event.kind) {
-    case 'start':
-      if (state.status !== 'ready') break;
-      state.status = cue.kind === 'done' ? 'done' : 'running';
-      state.startedAtMs = state.atMs;
-      break;
-    case 'pause':
-      if (state.status === 'running') state.status = 'paused';
-      break;
-    case 'resume':
-      if (state.status === 'paused') state.status = 'running';
-      break;
-    case 'next': {
-      if (!live) break;
-      const next = cues.findIndex((c) => c.index > cue.index && (c.stepIndex > cue.stepIndex || c.kind === 'done'));
-      enter(cues, state, next);
-      if (cues[state.cueIndex]!.kind === 'done') {
+  advance(nowMs: number): void {
+    const { state } = this;
+    let left = nowMs - state.atMs;
+    state.atMs = nowMs;
+    if (state.status !== 'running') return;
+    while (left > 0) {
+      const cue = this.cue!;
+      const step = Math.min(left, cueLengthMs(cue, state) - state.intoMs);
+      this.credit(step);
+      state.intoMs += step;
+      left -= step;
+      if (state.intoMs < cueLengthMs(cue, state)) break;
+      this.enter(state.cueIndex + 1);
+      if (this.cue!.kind === 'done') {
         state.status = 'done';
-        state.endedAtMs = state.atMs;
+        state.endedAtMs = nowMs - left;
+        break;
       }
-      break;
     }
-    case 'back': {
-      if (!live) break;
-      const first = cues.find((c) => c.stepIndex === cue.stepIndex)!;
-      const justBegun = cue.index === first.index || (state.cueIndex === first.index + 1 && state.intoMs < 2000);
-      const target = justBegun ? cues.find((c) => c.stepIndex === Math.max(0, cue.stepIndex - 1))! : first;
-      enter(cues, state, target.index);
-      break;
-    }
-    case 'repeat':
-      if (live) enter(cues, state, cues.find((c) => c.stepIndex === cue.stepIndex)!.index);
-      break;
-    case 'extend':
-      if (live && state.extraMs + EXTEND_MS <= BOUNDS.holdSeconds[1] * 1000) state.extraMs += EXTEND_MS;
-      break;
-    case 'lighten':
-    case 'harden': {
-      if (!live || !state.pressure) break;
-      const changed = event.kind === 'lighten' ? oneLighter(state.pressure) : oneFirmer(state.pressure);
-      state.pressure = changed;
-      state.pressures[cue.stepIndex] = changed;
-      break;
-    }
-    case 'stop':
-      if (!live) break;
-      state.status = 'stopped';
-      state.endedAtMs = state.atMs;
-      state.stopReason = event.text ?? '';
-      break;
-    case 'note':
-      state.notes.push({ atMs: state.atMs, stepIndex: cue.stepIndex, text: event.text ?? '' });
-      break;
-    case 'compare':
-      state.compares.push({ atMs: state.atMs, stepIndex: cue.stepIndex, ...readSideCompare(event.text) });
-      break;
   }
-  return state;
+
+  /** Time goes to the stretch that is open, or opens the next one. */
+  private credit(ms: number): void {
+    const { stretches, cueIndex, pressure, intoMs } = this.state;
+    const last = stretches[stretches.length - 1];
+    if (last && last.cueIndex === cueIndex && last.pressure === pressure && last.fromMs + last.ms === intoMs)
+      stretches[stretches.length - 1] = { ...last, ms: last.ms + ms };
+    else if (ms > 0) stretches.push({ cueIndex, pressure, fromMs: intoMs, ms });
+  }
+
+  private enter(index: number): void {
+    const { state, cues } = this;
+    state.cueIndex = Math.min(Math.max(index, 0), cues.length - 1);
+    state.intoMs = 0;
+    state.extraMs = 0;
+    this.press();
+  }
+
+  private press(): void {
+    const cue = this.cue!;
+    this.state.pressure = shifted(cue.pressure, this.state.shifts[cue.stepIndex] ?? 0);
+  }
+
+  /** Index of the first cue of a step; in a block a step is met once for each side, and the present stretch counts. */
+  private firstOf(index: number): number {
+    let at = index;
+    while (at > 0 && this.cues[at - 1]!.stepIndex === this.cues[index]!.stepIndex) at--;
+    return at;
+  }
+
+  apply(event: GuideEvent): void {
+    const { state, cue } = this;
+    const live = state.status === 'running' || state.status === 'paused';
+    if (!cue) return;
+    const { atMs } = state;
+    const { stepIndex } = cue;
+    switch (event.kind) {
+      case 'start':
+        if (state.status !== 'ready') break;
+        state.status = cue.kind === 'done' ? 'done' : 'running';
+        state.startedAtMs = atMs;
+        break;
+      case 'pause':
+        if (state.status === 'running') state.status = 'paused';
+        break;
+      case 'resume':
+        if (state.status === 'paused') state.status = 'running';
+        break;
+      case 'next':
+        if (live) this.next(cue);
+        break;
+      case 'back':
+        if (live) this.back(cue);
+        break;
+      case 'repeat':
+        if (live) this.enter(this.firstOf(cue.index));
+        break;
+      case 'extend':
+        if (live && state.extraMs + EXTEND_MS <= BOUNDS.holdSeconds[1] * 1000) state.extraMs += EXTEND_MS;
+        break;
+      case 'lighter':
+      case 'firmer': {
+        if (!live || !state.pressure) break;
+        const by = event.kind === 'firmer' ? 1 : -1;
+        // At the end of the five words there is nothing left to shift.
+        if (shifted(state.pressure, by) === state.pressure) break;
+        state.shifts[stepIndex]! += by;
+        this.press();
+        break;
+      }
+      case 'stop':
+        if (!live) break;
+        state.status = 'stopped';
+        state.endedAtMs = atMs;
+        state.stopReason = event.reason;
+        break;
+      case 'note':
+        state.notes.push({ atMs, stepIndex, text: event.words });
+        break;
+      case 'compare':
+        state.compares.push({ atMs, stepIndex, ...event.compare });
+        break;
+      case 'reading': {
+        const { measure, place, side, value } = event;
+        state.readings.push({ atMs, stepIndex, measure, place, side, value });
+        break;
+      }
+    }
+  }
+
+  private next(cue: Cue): void {
+    let to = cue.index + 1;
+    while (this.cues[to] && this.cues[to]!.kind !== 'done' && this.cues[to]!.stepIndex === cue.stepIndex) to++;
+    this.enter(to);
+    if (this.cue!.kind !== 'done') return;
+    this.state.status = 'done';
+    this.state.endedAtMs = this.state.atMs;
+  }
+
+  private back(cue: Cue): void {
+    const first = this.firstOf(cue.index);
+    const justBegun = cue.index === first || (cue.index === first + 1 && this.state.intoMs < JUST_BEGUN_MS);
+    this.enter(justBegun && first > 0 ? this.firstOf(first - 1) : first);
+  }
 }
 
-/** Planned against done for one step, in seconds. */
+/** Seconds and counts that one side got at one pressure. */
+export interface SideWork {
+  side: Side;
+  pressure: Pressure | null;
+  seconds: number;
+  /** Counted repetitions that were finished. */
+  counts: number;
+}
+
+/** Planned against done for one step. */
 export interface StepRecord {
   stepId: string;
   plannedSeconds: number;
@@ -216,62 +257,69 @@ export interface StepRecord {
   left: { plannedSeconds: number; doneSeconds: number };
   right: { plannedSeconds: number; doneSeconds: number };
   plannedPressure: Pressure | null;
+  /** The pressure at which most of the time was worked. */
   donePressure: Pressure | null;
+  /** By side and pressure, in the order in which they came. */
+  work: SideWork[];
 }
 
-/** What a run really was. */
+/** What a run really was: seconds and counts per step, side and pressure. */
 export function runRecord(
   cues: readonly Cue[],
-  stepPressures: readonly (Pressure | null)[],
   events: readonly GuideEvent[],
   nowMs: number,
 ): { state: GuideState; steps: StepRecord[] } {
-  const state = stateAt(cues, stepPressures, events, nowMs);
-  const planned = stepPressures.map(() => ({ left: 0, right: 0, midline: 0, all: 0 }));
-  const ids = new Map<number, string>();
-  for (const cue of cues) {
-    ids.set(cue.stepIndex, cue.stepId);
-    credit(planned[cue.stepIndex]!, cue, cue.endMs - cue.startMs);
-  }
-  const steps = stepPressures.map((pressure, i) => ({
-    stepId: ids.get(i) ?? '',
-    plannedSeconds: planned[i]!.all / 1000,
-    doneSeconds: state.worked[i]!.all / 1000,
-    left: { plannedSeconds: planned[i]!.left / 1000, doneSeconds: state.worked[i]!.left / 1000 },
-    right: { plannedSeconds: planned[i]!.right / 1000, doneSeconds: state.worked[i]!.right / 1000 },
-    plannedPressure: pressure,
-    donePressure: state.pressures[i] ?? null,
+  const state = stateAt(cues, events, nowMs);
+  const steps = state.shifts.map((): StepRecord => ({
+    stepId: '',
+    plannedSeconds: 0,
+    doneSeconds: 0,
+    left: { plannedSeconds: 0, doneSeconds: 0 },
+    right: { plannedSeconds: 0, doneSeconds: 0 },
+    plannedPressure: null,
+    donePressure: null,
+    work: [],
   }));
+  const sidesOf = (side: Side): readonly OneSide[] =>
+    side === 'both' ? ['left', 'right'] : side === 'midline' ? [] : [side];
+  for (const cue of cues) {
+    if (cue.kind === 'done') continue;
+    const step = steps[cue.stepIndex]!;
+    const seconds = (cue.endMs - cue.startMs) / 1000;
+    step.stepId = cue.stepId;
+    step.plannedPressure ??= cue.pressure;
+    step.plannedSeconds += seconds;
+    if (WORKING.has(cue.kind)) for (const side of sidesOf(cue.side)) step[side].plannedSeconds += seconds;
+  }
+  for (const stretch of state.stretches) {
+    const cue = cues[stretch.cueIndex]!;
+    const step = steps[cue.stepIndex]!;
+    const seconds = stretch.ms / 1000;
+    step.doneSeconds += seconds;
+    if (!WORKING.has(cue.kind)) continue;
+    for (const side of sidesOf(cue.side)) step[side].doneSeconds += seconds;
+    let work = step.work.find((w) => w.side === cue.side && w.pressure === stretch.pressure);
+    if (!work) step.work.push((work = { side: cue.side, pressure: stretch.pressure, seconds: 0, counts: 0 }));
+    work.seconds += seconds;
+    work.counts += countsIn(cue, stretch);
+  }
+  for (const step of steps) step.donePressure = mostWorked(step) ?? step.plannedPressure;
   return { state, steps };
 }
 
-const KINDS: readonly GuideEventKind[] = [
-  'start',
-  'pause',
-  'resume',
-  'next',
-  'back',
-  'repeat',
-  'extend',
-  'lighten',
-  'harden',
-  'stop',
-  'note',
-  'compare',
-];
-
-/** @throws InputError when a value handed in is not an event. */
-export function parseGuideEvent(value: unknown): GuideEvent {
-  const v = value as Partial<GuideEvent> | null;
-  if (!v || typeof v !== 'object') throw new InputError('event', 'must be an object');
-  if (typeof v.id !== 'string' || !/^[A-Za-z0-9-]{8,64}$/.test(v.id))
-    throw new InputError('event.id', 'must be 8 to 64 letters, digits or dashes');
-  if (!KINDS.includes(v.kind as GuideEventKind))
-    throw new InputError('event.kind', `must be one of ${KINDS.join(', ')}`);
-  if (typeof v.atMs !== 'number' || !Number.isFinite(v.atMs) || v.atMs < 0)
-    throw new InputError('event.atMs', 'must be milliseconds, 0 or more');
-  if (v.text !== undefined && (typeof v.text !== 'string' || v.text.length > 500))
-    throw new InputError('event.text', 'must be text of at most 500 characters');
-  if (v.kind === 'compare') readSideCompare(v.text);
-  return { id: v.id, kind: v.kind as GuideEventKind, atMs: v.atMs, ...(v.text !== undefined ? { text: v.text } : {}) };
+/** Repetitions that end within a stretch. */
+function countsIn(cue: Cue, { fromMs, ms }: Stretch): number {
+  if (!cue.beats) return 0;
+  const { intervalMs } = cue.beats;
+  return Math.floor((fromMs + ms) / intervalMs + 1e-9) - Math.floor(fromMs / intervalMs + 1e-9);
 }
+
+function mostWorked({ work }: StepRecord): Pressure | null {
+  const seconds = new Map<Pressure, number>();
+  for (const w of work) if (w.pressure) seconds.set(w.pressure, (seconds.get(w.pressure) ?? 0) + w.seconds);
+  return [...seconds].sort((a, b) => b[1] - a[1])[0]?.[0] ?? null;
+}
+
+/** A stored record; earlier ones did not say what was done at which pressure. */
+export const readStepRecords = (stored: readonly (Omit<StepRecord, 'work'> & { work?: SideWork[] })[]): StepRecord[] =>
+  stored.map((s) => ({ ...s, work: s.work ?? [] }));

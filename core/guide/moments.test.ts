@@ -1,8 +1,9 @@
 import { expandRoutine } from '../routine/index.ts';
 import { describe, expect, test } from 'vitest';
-import { bareStep, beats, hold, routineOf, stepOf } from '../../tests/support/routines.ts';
+import { bareStep, beats, breath, hold, routineOf, stepOf } from '../../tests/support/routines.ts';
 import { CATALOGUE } from '../../reference/catalogue.ts';
-import { stateAt, type GuideEvent } from './machine.ts';
+import type { GuideEvent } from './events.ts';
+import { stateAt } from './machine.ts';
 import { momentsAhead } from './moments.ts';
 import { faceOf, nextWords, spokenAt } from './words.ts';
 
@@ -13,12 +14,7 @@ const run = (steps: Parameters<typeof routineOf>[0], nowMs: number, more: GuideE
   return {
     cues,
     routine,
-    state: stateAt(
-      cues,
-      routine.steps.map((s) => s.pressure),
-      [start, ...more],
-      nowMs,
-    ),
+    state: stateAt(cues, [start, ...more], nowMs),
   };
 };
 
@@ -59,14 +55,7 @@ describe('moments ahead', () => {
     expect(moments.at(-1)).toMatchObject({ kind: 'done', atMs: 30_000 });
   });
   test('breath phases are moments', () => {
-    const { cues, state } = run(
-      [
-        bareStep('a', [
-          { kind: 'breath', cycles: 1, pattern: { inSeconds: 4, holdInSeconds: 0, outSeconds: 6, holdOutSeconds: 0 } },
-        ]),
-      ],
-      10_001,
-    );
+    const { cues, state } = run([bareStep('a', [breath(1, 4, 6)])], 10_001);
     expect(momentsAhead(cues, state, 9000).map((m) => [m.breath, m.atMs])).toEqual([['out', 14_000]]);
   });
   test('paused, nothing lies ahead', () => {
@@ -98,17 +87,13 @@ describe('what is shown', () => {
     expect(faceOf(cues[state.cueIndex]!, state)).toMatchObject({ big: '20', line: 'hold, seconds left' });
   });
   test('breath says in and out', () => {
-    const breath = [
-      bareStep('a', [
-        { kind: 'breath', cycles: 2, pattern: { inSeconds: 4, holdInSeconds: 0, outSeconds: 6, holdOutSeconds: 0 } },
-      ]),
-    ];
-    expect(faceOf(...first(run(breath, 11_000)))).toMatchObject({ big: '3', line: 'breathe in' });
-    expect(faceOf(...first(run(breath, 15_000)))).toMatchObject({ big: '5', line: 'breathe out' });
+    const breathing = [bareStep('a', [breath(2, 4, 6)])];
+    expect(faceOf(...first(run(breathing, 11_000)))).toMatchObject({ big: '3', line: 'breathe in' });
+    expect(faceOf(...first(run(breathing, 15_000)))).toMatchObject({ big: '5', line: 'breathe out' });
   });
   test('an open dose says what it waits for', () => {
     const open = [
-      bareStep('a', [{ kind: 'open', until: 'it softens', estimateSeconds: 45, leastSeconds: 15, mostSeconds: 90 }]),
+      bareStep('a', [{ kind: 'open', until: 'it softens', usualSeconds: 45, leastSeconds: 15, mostSeconds: 90 }]),
     ];
     expect(faceOf(...first(run(open, 11_000)))).toMatchObject({ line: 'until it softens' });
   });

@@ -30,30 +30,22 @@ export interface SideCompare {
   differs: SideDifference[];
 }
 
-/** Travels as the text of a `compare` event. */
-export const sideCompareText = (compare: SideCompare): string => JSON.stringify(compare);
-
-/** @throws InputError when the text is no comparison. */
-export function readSideCompare(text: string | undefined): SideCompare {
-  let v: Partial<SideCompare> | null = null;
-  try {
-    v = JSON.parse(text ?? '') as Partial<SideCompare>;
-  } catch {
-    // Told below, like any other text that is none.
-  }
-  if (!v || typeof v !== 'object') throw new InputError('event.text', 'a comparison of sides is accepted');
+/** @throws InputError when the value is no comparison. */
+export function readSideCompare(value: unknown): SideCompare {
+  if (!value || typeof value !== 'object') throw new InputError('event.compare', 'a comparison of sides is accepted');
+  const v = value as Partial<SideCompare>;
   if (v.doneSide !== 'left' && v.doneSide !== 'right')
-    throw new InputError('event.text.doneSide', 'the client’s left or right is accepted');
+    throw new InputError('event.compare.doneSide', 'the client’s left or right is accepted');
   if (typeof v.sameHead !== 'boolean' || typeof v.sameLight !== 'boolean')
-    throw new InputError('event.text', 'head position and light are yes or no');
+    throw new InputError('event.compare', 'head position and light are yes or no');
   if (
     !Array.isArray(v.differs) ||
     v.differs.length > SIDE_DIFFERENCES.length ||
     v.differs.some((d) => !SIDE_DIFFERENCES.includes(d))
   )
-    throw new InputError('event.text.differs', `a list out of ${SIDE_DIFFERENCES.join(', ')} is accepted`);
+    throw new InputError('event.compare.differs', `a list out of ${SIDE_DIFFERENCES.join(', ')} is accepted`);
   if (v.differs.includes('none') && v.differs.length > 1)
-    throw new InputError('event.text.differs', '"none" stands alone');
+    throw new InputError('event.compare.differs', '"none" stands alone');
   return { doneSide: v.doneSide, sameHead: v.sameHead, sameLight: v.sameLight, differs: v.differs };
 }
 

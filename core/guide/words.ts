@@ -1,17 +1,16 @@
-import { breathPhases, type Cue, type Step, type Technique } from '../routine/index.ts';
+import { breathPhases, type Body, type Cue, type Step, type Technique } from '../routine/index.ts';
 import { clock } from '../words/index.ts';
-import type { GuideState } from './machine.ts';
-import { cueLengthMs } from './machine.ts';
+import { cueLengthMs, type GuideState } from './machine.ts';
 
 /** What is said aloud when a cue begins; empty when nothing is. Sides are the client's. */
 export function spokenAt(cue: Cue, step: Step, technique: Technique): string {
   const side = cue.side === 'both' ? 'Both sides.' : cue.side === 'midline' ? '' : `Client’s ${cue.side}.`;
   switch (cue.kind) {
-    case 'move':
+    case 'find-place':
       return [
         `${step.label ?? technique.name}.`,
         side,
-        step.pressure ? `${step.pressure} pressure.` : '',
+        cue.pressure ? `${cue.pressure} pressure.` : '',
         technique.clientCue,
       ]
         .filter(Boolean)
@@ -19,10 +18,10 @@ export function spokenAt(cue: Cue, step: Step, technique: Technique): string {
     case 'change-side':
       return `Change. ${side}`;
     case 'change-direction':
-      return 'Other way.';
-    case 'next-spot':
-      return 'Next spot.';
-    case 'swap-hands':
+      return cue.pressure && cue.pressure !== step.pressure?.there ? `Other way, ${cue.pressure}.` : 'Other way.';
+    case 'next-place':
+      return 'Next place.';
+    case 'swap':
       return 'Swap hands.';
     case 'rest':
       return 'Let go.';
@@ -34,16 +33,16 @@ export function spokenAt(cue: Cue, step: Step, technique: Technique): string {
 }
 
 const NOW_DOING: Partial<Record<Cue['kind'], string>> = {
-  move: 'find the place',
+  'find-place': 'find the place',
   'change-side': 'change sides',
   'change-direction': 'other way',
-  'next-spot': 'next spot',
-  'swap-hands': 'swap hands',
+  'next-place': 'next place',
+  swap: 'swap hands',
   rest: 'let go',
   hold: 'hold',
   check: 'check',
 };
-const BREATH_WORDS = { in: 'in', 'hold-in': 'hold', out: 'out', 'hold-out': 'wait' } as const;
+const BREATH_WORDS = { in: 'in', 'in-again': 'in again', hold: 'hold', out: 'out', rest: 'wait' } as const;
 
 /** The large figure and the two lines beside it. */
 export interface CueFace {
@@ -58,9 +57,9 @@ const left = (ms: number): string => String(Math.max(0, Math.ceil(ms / 1000 - 1e
 export function faceOf(cue: Cue, state: GuideState): CueFace {
   const lengthMs = cueLengthMs(cue, state);
   const toGo = lengthMs - state.intoMs;
-  const spot = cue.spots > 1 ? `spot ${cue.spot} of ${cue.spots}` : '';
+  const place = cue.placeIndex !== null && cue.places > 1 ? `place ${cue.placeIndex + 1} of ${cue.places}` : '';
   const set = cue.sets > 1 ? `set ${cue.set} of ${cue.sets}` : '';
-  const which = [spot, set].filter(Boolean).join(', ');
+  const which = [place, set].filter(Boolean).join(', ');
   if (cue.beats) {
     const total = Math.max(cue.beats.count, Math.ceil(lengthMs / cue.beats.intervalMs - 1e-9));
     const beat = Math.min(total, Math.floor(state.intoMs / cue.beats.intervalMs + 1e-9) + 1);
@@ -68,7 +67,7 @@ export function faceOf(cue: Cue, state: GuideState): CueFace {
     const pace = every >= 2 ? `one every ${Number(every.toFixed(1))} s` : `${Number((60 / every).toFixed(0))} a minute`;
     return {
       big: String(beat),
-      line: `of ${total} ${cue.beats.unit}${cue.direction === 2 ? ', other way' : ''}`,
+      line: `of ${total} ${cue.beats.unit}${cue.way === 'back' ? ', other way' : ''}`,
       under: [which, pace, `${clock(toGo / 1000)} left`].filter(Boolean).join(', '),
     };
   }
@@ -85,25 +84,67 @@ export function faceOf(cue: Cue, state: GuideState): CueFace {
     return {
       big: left(toGo),
       line: `until ${cue.open.until}`,
-      under: [which, `go on earlier with →, longer with e; up to ${clock(cue.open.mostMs / 1000)}`]
+      under: [which, `go on earlier with →, longer with e; up to ${clock(cue.mostMs / 1000)}`]
         .filter(Boolean)
         .join('; '),
     };
   if (cue.check) return { big: left(toGo), line: cue.check, under: which };
+  if (cue.test) return { big: left(toGo), line: 'take the reading', under: which };
   return { big: left(toGo), line: `${NOW_DOING[cue.kind] ?? cue.kind}, seconds left`, under: which };
 }
+
+const BODY_WORDS = {
+  head: {
+    still: '',
+    'turns-away': 'head turns away',
+    'turns-toward': 'head turns to the side that is worked',
+    drops: 'head sinks into the hands',
+    'tips-back': 'head tips back',
+    'tips-aside': 'head tips aside',
+    nods: 'head nods',
+  },
+  jaw: {
+    loose: '',
+    closed: 'teeth together',
+    'slightly-open': 'mouth slightly open',
+    wide: 'mouth wide open',
+    'opens-and-closes': 'mouth opens and closes',
+    'o-shape': 'lips in an O',
+    clenches: 'jaw clenches',
+  },
+  eyes: { any: '', shut: 'eyes shut', open: 'eyes open', blink: 'eyes blink', squeeze: 'eyes squeeze' },
+  tongue: {
+    rest: '',
+    palate: 'tongue at the palate',
+    'presses-palate': 'tongue presses the palate',
+    out: 'tongue out',
+    circles: 'tongue circles',
+  },
+} as const satisfies { [K in keyof Body]: Record<Body[K], string> };
+
+/** What the client does in a cue, in words; empty when nothing but lying still. */
+export const bodyWords = ({ head, jaw, eyes, tongue }: Body): string =>
+  [BODY_WORDS.head[head], BODY_WORDS.jaw[jaw], BODY_WORDS.eyes[eyes], BODY_WORDS.tongue[tongue]]
+    .filter(Boolean)
+    .join(', ');
 
 /** What comes after this step, in one line. */
 export function nextWords(cues: readonly Cue[], state: GuideState, nameOf: (stepId: string) => string): string {
   const cue = cues[state.cueIndex];
   if (!cue) return '';
-  const next = cues
-    .slice(state.cueIndex + 1)
-    .find((c) => c.kind === 'done' || c.stepId !== cue.stepId || c.kind === 'change-side');
+  let at = cue.index + 1;
+  while (
+    cues[at] &&
+    cues[at]!.kind !== 'done' &&
+    cues[at]!.kind !== 'change-side' &&
+    cues[at]!.stepIndex === cue.stepIndex
+  )
+    at++;
+  const next = cues[at];
   if (!next || next.kind === 'done') return 'That was the last step';
-  if (next.stepId === cue.stepId) return `Same step, client’s ${next.side}`;
-  const lengthMs = cues
-    .filter((c) => c.stepId === next.stepId && c.kind !== 'done')
-    .reduce((sum, c) => sum + c.endMs - c.startMs, 0);
-  return `${nameOf(next.stepId)}, ${clock(lengthMs / 1000)}`;
+  if (next.stepIndex === cue.stepIndex) return `Same step, client’s ${next.side}`;
+  // In a block a step comes again for the other side: counted is this stretch of it.
+  let endMs = next.endMs;
+  for (let i = at; cues[i]?.stepIndex === next.stepIndex && cues[i]!.kind !== 'done'; i++) endMs = cues[i]!.endMs;
+  return `${nameOf(next.stepId)}, ${clock((endMs - next.startMs) / 1000)}`;
 }

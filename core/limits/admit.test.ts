@@ -2,7 +2,8 @@ import { checkRoutine } from '../rules/index.ts';
 import { PRESSURES } from '../words/index.ts';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { routineFrom, routineOf, stepOf } from '../../tests/support/routines.ts';
+import { at, routineFrom, routineOf, stepOf } from '../../tests/support/routines.ts';
+import { stepsOf } from '../routine/index.ts';
 import { CATALOGUE, TECHNIQUES } from '../../reference/catalogue.ts';
 import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
 import { admit, admitRoutine, newlyBanned } from './admit.ts';
@@ -17,13 +18,10 @@ describe('one step', () => {
       step: { technique: 'temple-circles' },
       lowered: null,
     });
-    expect(
-      admit(
-        stepOf('masseter-pin-open', 'x', (s) => ({ ...s, pressure: 'deep' })),
-        thinned,
-        CATALOGUE,
-      ),
-    ).toMatchObject({ step: { pressure: 'medium' }, lowered: expect.stringContaining('medium at most') });
+    expect(admit(stepOf('masseter-pin-open', 'x', at('deep')), thinned, CATALOGUE)).toMatchObject({
+      step: { pressure: { there: 'medium', back: null } },
+      lowered: expect.stringContaining('medium at most'),
+    });
     expect(admit(stepOf('hegu-web'), pregnant, CATALOGUE)).toMatchObject({
       step: null,
       ban: expect.stringContaining('Pregnancy'),
@@ -36,10 +34,10 @@ describe('a template for this client', () => {
     const template = routineOf([
       stepOf('hegu-web', 'a'),
       stepOf('temple-circles', 'b'),
-      stepOf('masseter-pin-open', 'c', (s) => ({ ...s, pressure: 'firm' })),
+      stepOf('masseter-pin-open', 'c', at('firm')),
     ]);
     const fit = admitRoutine(template, pregnant, CATALOGUE);
-    expect(fit.routine.steps.map((s) => [s.id, s.pressure])).toEqual([
+    expect(stepsOf(fit.routine).map((s) => [s.id, s.pressure?.there])).toEqual([
       ['b', 'light'],
       ['c', 'medium'],
     ]);
@@ -61,7 +59,7 @@ describe('what is new and banned', () => {
   test('what was there before the yes may stay until it is taken out', () =>
     expect(newlyBanned({ ...hegu, name: 'renamed' }, hegu, pregnant, CATALOGUE)).toBeNull());
   test('the same id with another technique is new', () => {
-    const disguised = { ...hegu, steps: [{ ...stepOf('hegu-web'), id: 's1' }, hegu.steps[1]!] };
+    const disguised = { ...hegu, items: [{ ...stepOf('hegu-web'), id: 's1' }, hegu.items[1]!] };
     expect(newlyBanned(disguised, hegu, pregnant, CATALOGUE)?.step.id).toBe('s1');
   });
 });
@@ -82,7 +80,7 @@ test('whatever the template and the answers, what is admitted has no screening s
       (steps, answers, cap) => {
         const template = routineOf(
           steps.map(({ technique, pressure }, i) =>
-            stepOf(technique, `s${i}`, (s) => (s.pressure ? { ...s, pressure } : s)),
+            stepOf(technique, `s${i}`, (s) => (s.pressure ? at(pressure)(s) : s)),
           ),
         );
         const screening = screen(CAUTIONS, answers, cap);

@@ -1,5 +1,5 @@
-import type { Catalogue, Routine, Step } from '../routine/index.ts';
-import { lighterOf, pressureRank } from '../words/index.ts';
+import { mapSteps, pressed, stepsOf, type Catalogue, type Routine, type Step } from '../routine/index.ts';
+import { lighterOf, pressureRank, type Pressure } from '../words/index.ts';
 import { breachesOf, type Screening } from './screen.ts';
 
 /** Why a step may not be there at any pressure; null when it may. */
@@ -16,10 +16,10 @@ export function newlyBanned(
   screening: Screening,
   catalogue: Catalogue,
 ): { step: Step; reason: string } | null {
-  for (const step of next.steps) {
+  for (const step of stepsOf(next)) {
     const reason = outrightBan(step, screening, catalogue);
     if (!reason) continue;
-    const known = before?.steps.find((s) => s.id === step.id && s.technique === step.technique);
+    const known = before && stepsOf(before).find((s) => s.id === step.id && s.technique === step.technique);
     if (!(known && outrightBan(known, screening, catalogue))) return { step, reason };
   }
   return null;
@@ -36,11 +36,12 @@ export function admit(step: Step, screening: Screening, catalogue: Catalogue): A
   const bans = breachesOf(step, screening, catalogue).filter((b) => b.effect === 'ban');
   const outright = bans.find((b) => b.lowerTo === null);
   if (outright) return { step: null, ban: outright.reason };
-  const lowest = bans.map((b) => b.lowerTo!).reduce<Step['pressure']>((a, b) => (a ? lighterOf(a, b) : b), null);
-  if (!lowest || !step.pressure || pressureRank(lowest) > pressureRank(step.pressure)) return { step, lowered: null };
-  const lighter = admit({ ...step, pressure: lowest, returnPressure: null }, screening, catalogue);
+  const lowest = bans.map((b) => b.lowerTo!).reduce<Pressure | null>((a, b) => (a ? lighterOf(a, b) : b), null);
+  if (!lowest || !step.pressure || pressureRank(lowest) > pressureRank(step.pressure.there))
+    return { step, lowered: null };
+  const lighter = admit({ ...step, pressure: pressed(lowest) }, screening, catalogue);
   return lighter.step
-    ? { step: lighter.step, lowered: `${lighter.step.pressure} at most: ${bans[0]!.reason}` }
+    ? { step: lighter.step, lowered: `${lighter.step.pressure!.there} at most: ${bans[0]!.reason}` }
     : lighter;
 }
 
@@ -52,15 +53,12 @@ export function admitRoutine(
 ): { routine: Routine; leftOut: string[]; lowered: string[] } {
   const leftOut: string[] = [];
   const lowered: string[] = [];
-  const steps: Step[] = [];
-  for (const step of routine.steps) {
+  const admitted = mapSteps(routine, (step) => {
     const name = step.label ?? catalogue.techniques.get(step.technique)?.name ?? step.technique;
     const result = admit(step, screening, catalogue);
     if (!result.step) leftOut.push(name);
-    else {
-      steps.push(result.step);
-      if (result.lowered) lowered.push(name);
-    }
-  }
-  return { routine: { ...routine, steps }, leftOut, lowered };
+    else if (result.lowered) lowered.push(name);
+    return result.step;
+  });
+  return { routine: admitted, leftOut, lowered };
 }

@@ -8,7 +8,7 @@ export function factsOf(step: Step, catalogue: Catalogue): StepFacts {
   const region = new Set<string>(technique?.regions ?? []);
   const point = new Set<string>();
   const muscle = new Set<string>(technique?.muscles ?? []);
-  for (const place of step.places) {
+  for (const place of step.path) {
     const of = catalogue.regionOf(place);
     if (of) region.add(of);
     if (place.kind === 'point') point.add(place.id);
@@ -18,7 +18,7 @@ export function factsOf(step: Step, catalogue: Catalogue): StepFacts {
   if (technique?.tool) tool.add(technique.tool);
   return {
     technique: workWords(step, technique),
-    pressure: new Set(step.pressure ? [step.pressure, ...(step.returnPressure ? [step.returnPressure] : [])] : []),
+    pressure: new Set(step.pressure ? [step.pressure.there, ...(step.pressure.back ? [step.pressure.back] : [])] : []),
     tool,
     position: new Set(),
     region,

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { CATALOGUE, TECHNIQUES } from '../../reference/catalogue.ts';
 import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
-import { stepOf } from '../../tests/support/routines.ts';
+import { at, stepOf } from '../../tests/support/routines.ts';
 import { admit } from './admit.ts';
 import { appliesTo, cautionOf, isLocalKey, type LocalRule } from './local-rules.ts';
 import { mayBeOverridden } from './override.ts';
@@ -28,7 +28,7 @@ describe('an override', () => {
   test('leaves the client’s own pressure cap', () =>
     expect(
       breachesOf(
-        stepOf('masseter-pin-open', 'x', (s) => ({ ...s, pressure: 'firm' })),
+        stepOf('masseter-pin-open', 'x', at('firm')),
         screen(CAUTIONS, pregnant, 'light', new Set(['pregnancy'])),
         CATALOGUE,
       ).some((b) => b.limit === null && b.effect === 'ban'),
@@ -49,7 +49,7 @@ const keys = CAUTIONS.filter((c) => c.question).map((c) => c.key);
 const answers = fc.dictionary(fc.constantFrom(...keys), fc.constantFrom('yes' as const, 'no' as const));
 const step = fc
   .record({ technique: fc.constantFrom(...TECHNIQUES.map((t) => t.id)), pressure: fc.constantFrom(...PRESSURES) })
-  .map(({ technique, pressure }) => stepOf(technique, 'x', (s) => (s.pressure ? { ...s, pressure } : s)));
+  .map(({ technique, pressure }) => stepOf(technique, 'x', (s) => (s.pressure ? at(pressure)(s) : s)));
 const bansOf = (
   s: Parameters<typeof breachesOf>[0],
   cautions: readonly Caution[],
@@ -119,11 +119,11 @@ describe('a rule of the practice', () => {
     expect(CAUTIONS.filter((c) => isLocalKey(c.key))).toEqual([]);
   });
   test('lowers what it caps', () => {
-    const firm = stepOf('masseter-pin-open', 'x', (s) => ({ ...s, pressure: 'firm' }));
+    const firm = stepOf('masseter-pin-open', 'x', at('firm'));
     const result = admit(firm, screen([...CAUTIONS, cautionOf('7', rule)], { 'local-7': 'yes' }), CATALOGUE);
-    expect(result.step?.pressure).toBe('medium');
+    expect(result.step?.pressure?.there).toBe('medium');
     expect(
-      admit(firm, screen([...CAUTIONS, cautionOf('7', rule)], { 'local-7': 'no' }), CATALOGUE).step?.pressure,
+      admit(firm, screen([...CAUTIONS, cautionOf('7', rule)], { 'local-7': 'no' }), CATALOGUE).step?.pressure?.there,
     ).toBe('firm');
   });
   test('added to ours, it never frees anything', () => {

@@ -5,7 +5,7 @@ import { stepOf } from '../../tests/support/routines.ts';
 import { preparationFor } from './preparation.ts';
 
 const keys = (...techniques: string[]) =>
-  preparationFor(PREPARATION, { steps: techniques.map((t, i) => stepOf(t, `s${i}`)) }, CATALOGUE).map(
+  preparationFor(PREPARATION, { items: techniques.map((t, i) => stepOf(t, `s${i}`)) }, CATALOGUE).map(
     (p) => p.key as string,
   );
 const always = PREPARATION.filter((p) => p.neededFor === null).map((p) => p.key as string);

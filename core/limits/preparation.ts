@@ -1,4 +1,4 @@
-import type { Catalogue, Routine } from '../routine/index.ts';
+import { type Catalogue, type Routine, stepsOf } from '../routine/index.ts';
 import { factsOf } from './facts.ts';
 import { clauseHolds, parseAppliesTo } from './grammar.ts';
 
@@ -13,10 +13,10 @@ export interface PreparationItem {
 /** What has to be ready before a routine: what always is, and what its tools, places and kinds of work need. */
 export function preparationFor(
   items: readonly PreparationItem[],
-  routine: Pick<Routine, 'steps'> | null,
+  routine: Pick<Routine, 'items'> | null,
   catalogue: Catalogue,
 ): PreparationItem[] {
-  const facts = routine?.steps.map((s) => factsOf(s, catalogue)) ?? [];
+  const facts = routine ? stepsOf(routine).map((s) => factsOf(s, catalogue)) : [];
   return items.filter((item) => {
     if (item.neededFor === null) return true;
     const clauses = parseAppliesTo(item.neededFor);

@@ -187,11 +187,12 @@ export const isBannedOutright = (step: Step, screening: Screening, catalogue: Ca
 
 function freeingPressure(clause: Clause, facts: StepFacts, step: Step): Pressure | null {
   if (!step.pressure) return null;
+  const { there } = step.pressure;
   const named = clause.find((t) => t.kind === 'pressure');
   // Firm and deep work counts as strong stimulation: lighter work of the same kind is free of that word.
-  if (!named) return clause.some((t) => isOnlyStrong(t, facts)) ? lighterOf('medium', step.pressure) : null;
+  if (!named) return clause.some((t) => isOnlyStrong(t, facts)) ? lighterOf('medium', there) : null;
   for (let i = pressureRank(hardestOf(step)!) - 2; i >= 0; i--)
-    if (!named.set.has(PRESSURES[i]!)) return lighterOf(PRESSURES[i]!, step.pressure);
+    if (!named.set.has(PRESSURES[i]!)) return lighterOf(PRESSURES[i]!, there);
   return null;
 }
 

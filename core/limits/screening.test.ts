@@ -2,7 +2,7 @@ import type { Step } from '../routine/index.ts';
 import { pressureRank, PRESSURES } from '../words/index.ts';
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
-import { stepOf } from '../../tests/support/routines.ts';
+import { at, stepOf } from '../../tests/support/routines.ts';
 import { CATALOGUE, TECHNIQUES } from '../../reference/catalogue.ts';
 import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
 import { factsOf } from './facts.ts';
@@ -25,9 +25,6 @@ const caution = (over: Partial<Caution>): Caution => ({
   source: 'test',
   ...over,
 });
-const pressed =
-  (pressure: Step['pressure']) =>
-  (s: Step): Step => ({ ...s, pressure });
 
 describe('grammar of what a caution applies to', () => {
   test('clauses, terms and values', () => {
@@ -69,18 +66,18 @@ describe('grammar of what a caution applies to', () => {
 
 describe('what a step is in the words of cautions', () => {
   test('firm work is strong stimulation, lighter work is not', () => {
-    expect(
-      factsOf(stepOf('masseter-pin-open', 'x', pressed('firm')), CATALOGUE).technique.has('strong-stimulation'),
-    ).toBe(true);
-    expect(
-      factsOf(stepOf('masseter-pin-open', 'x', pressed('medium')), CATALOGUE).technique.has('strong-stimulation'),
-    ).toBe(false);
+    expect(factsOf(stepOf('masseter-pin-open', 'x', at('firm')), CATALOGUE).technique.has('strong-stimulation')).toBe(
+      true,
+    );
+    expect(factsOf(stepOf('masseter-pin-open', 'x', at('medium')), CATALOGUE).technique.has('strong-stimulation')).toBe(
+      false,
+    );
   });
   test('places count beside the technique’s own regions', () => {
     const facts = factsOf(
       stepOf('temple-circles', 'x', (s) => ({
         ...s,
-        places: [
+        path: [
           { kind: 'region', id: 'neck-front' },
           { kind: 'point', id: 'LI4' },
         ],
@@ -119,7 +116,7 @@ describe('what this client may not have', () => {
   const banned = (technique: string, answers: Answers, change: (s: Step) => Step = (s) => s) =>
     isBannedOutright(stepOf(technique, 'x', change), screen(CAUTIONS, answers), CATALOGUE);
   test('pregnant: the traditional points are off, whatever the pressure', () => {
-    expect(banned('hegu-web', yes('pregnancy'), pressed('feather'))).toBe(true);
+    expect(banned('hegu-web', yes('pregnancy'), at('feather'))).toBe(true);
     expect(banned('hegu-web', {})).toBe(false);
     expect(banned('temple-circles', yes('pregnancy'))).toBe(false);
   });
@@ -130,25 +127,21 @@ describe('what this client may not have', () => {
   });
   test('blood thinners: firm is lowered to medium, not banned', () => {
     const s = screen(CAUTIONS, yes('anticoagulant'));
-    const [breach] = breachesOf(stepOf('masseter-pin-open', 'x', pressed('firm')), s, CATALOGUE);
+    const [breach] = breachesOf(stepOf('masseter-pin-open', 'x', at('firm')), s, CATALOGUE);
     expect(breach).toMatchObject({ effect: 'ban', lowerTo: 'medium' });
     expect(isBannedOutright(stepOf('probe-smile-line'), s, CATALOGUE)).toBe(false);
   });
   test('a cap for this client comes first of all', () => {
     const s = screen(CAUTIONS, {}, 'light');
-    const breaches = breachesOf(stepOf('temple-circles', 'x', pressed('medium')), s, CATALOGUE);
+    const breaches = breachesOf(stepOf('temple-circles', 'x', at('medium')), s, CATALOGUE);
     expect(breaches.some((b) => b.limit === null && b.lowerTo === 'light')).toBe(true);
-    expect(
-      breachesOf(stepOf('temple-circles', 'x', pressed('light')), s, CATALOGUE).some((b) => b.limit === null),
-    ).toBe(false);
+    expect(breachesOf(stepOf('temple-circles', 'x', at('light')), s, CATALOGUE).some((b) => b.limit === null)).toBe(
+      false,
+    );
   });
   test('a heavy way back is lowered to no more than the way there', () => {
     const s = screen([caution({ group: 'everyone', question: null, appliesTo: 'pressure:firm|deep' })], {});
-    const [breach] = breachesOf(
-      stepOf('temple-circles', 'x', (st) => ({ ...st, pressure: 'light', returnPressure: 'firm' })),
-      s,
-      CATALOGUE,
-    );
+    const [breach] = breachesOf(stepOf('temple-circles', 'x', at('light', 'firm')), s, CATALOGUE);
     expect(breach!.lowerTo).toBe('light');
   });
 });
@@ -192,7 +185,7 @@ describe('whatever is answered', () => {
   const answers = fc.dictionary(fc.constantFrom(...keys), fc.constantFrom('yes' as const, 'no' as const));
   const step = fc
     .record({ technique: fc.constantFrom(...TECHNIQUES.map((t) => t.id)), pressure: fc.constantFrom(...PRESSURES) })
-    .map(({ technique, pressure }) => stepOf(technique, 'x', (s) => (s.pressure ? { ...s, pressure } : s)));
+    .map(({ technique, pressure }) => stepOf(technique, 'x', (s) => (s.pressure ? at(pressure)(s) : s)));
 
   test('one more yes never frees anything', () => {
     fc.assert(
@@ -227,8 +220,8 @@ describe('whatever is answered', () => {
         const screening = screen(CAUTIONS, a);
         for (const breach of breachesOf(s, screening, CATALOGUE)) {
           if (breach.effect !== 'ban' || !breach.lowerTo || !s.pressure) continue;
-          expect(pressureRank(breach.lowerTo)).toBeLessThan(pressureRank(s.pressure));
-          const lowered = { ...s, pressure: breach.lowerTo, returnPressure: null };
+          expect(pressureRank(breach.lowerTo)).toBeLessThan(pressureRank(s.pressure.there));
+          const lowered = at(breach.lowerTo)(s);
           expect(breachesOf(lowered, screening, CATALOGUE).some((b) => b.limit === breach.limit)).toBe(false);
         }
       }),

@@ -1,4 +1,4 @@
-/** What is kept: a visit, its stages, findings, consents, habits. */
+/** What is kept: clients, visits and their stages, findings, scores, consents; and what a change may do to a visit. */
 // The visit and its stages.
 export {
   EMPTY_RECORD,
@@ -9,14 +9,20 @@ export {
   STAGE_NAMES,
   stageIndex,
   STAGES,
+  type OpenReferral,
   type Reaction,
   type Referral,
+  type ReviewDue,
   type Screen,
   type Stage,
+  type Visit,
   type VisitRecord,
   type VisitStage,
-} from './model.ts';
-// What Assess finds that is no single number.
+} from './visit.ts';
+// What is worked on, and each change to it.
+export { withPatch, workingOf, type Working } from './working.ts';
+export { joined, leftOf, sameReading, type ReadingEntry, type SaveResult, type VisitPatch } from './patch.ts';
+// What is found, taken and agreed.
 export {
   checkedFindings,
   EMPTY_FINDINGS,
@@ -29,7 +35,9 @@ export {
   type Findings,
   type TightSpot,
 } from './findings.ts';
-// Consents and texts of the practice.
+export { sorerSide } from './sorer-side.ts';
+export type { TakenScore } from './score.ts';
+export type { Photo, PhotoPhase } from './photo.ts';
 export {
   consentState,
   TEXT_KINDS,
@@ -39,4 +47,7 @@ export {
   type PracticeText,
   type TextKind,
 } from './consent.ts';
+// Clients and the practice.
+export type { Client, Complaint, TakenMeasures } from './client.ts';
 export { HABIT_LABELS, HABITS, habitWords, type Habit, type HabitSides } from './habit-sides.ts';
+export type { StoredProduct, StoredRule, TrailCheck } from './practice.ts';

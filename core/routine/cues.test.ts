@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
-import { bareStep, beats, hold, routineOf } from '../../tests/support/routines.ts';
-import { beatOnsetMs, breathPhases, expandRoutine, roundsOf } from './cues.ts';
-import type { DosePart, Step } from './model.ts';
+import { bareStep, beats, hold, routineOf, stepOf } from '../../tests/support/routines.ts';
+import { beatOnsetMs, breathPhases, expandRoutine, placeAt, WORKING } from './cues.ts';
+import { stepsOf, type Block, type DosePart, type Step } from './model.ts';
 import { totalsOf } from './timing.ts';
 
 const kinds = (step: Step) => expandRoutine(routineOf([step])).map((c) => c.kind);
@@ -13,7 +13,8 @@ describe('rounds', () => {
     sides: { mode: 'each', first: 'left', sets: 2, extra: null, sequence: 'side-complete', ...change },
   });
   const of = (step: Step) =>
-    roundsOf(step)
+    expandRoutine(routineOf([step]))
+      .filter((c) => WORKING.has(c.kind))
       .map((r) => `${r.side[0]}${r.set}/${r.sets}`)
       .join(' ');
   test('one side complete, then the other', () => expect(of(sides({}))).toBe('l1/2 l2/2 r1/2 r2/2'));
@@ -35,24 +36,25 @@ describe('rounds', () => {
 
 describe('order of cues', () => {
   const pauses = {
-    leadInSeconds: 4,
+    findPlaceSeconds: 4,
     restSeconds: 2,
     sideChangeSeconds: 3,
     directionChangeSeconds: 1,
-    nextSpotSeconds: 2,
+    nextPlaceSeconds: 2,
+    swapSeconds: 3,
   };
-  test('hold then pulse on two spots of both sides', () => {
-    expect(kinds(bareStep('x', [hold(10), beats(10, 30)], { mode: 'each', spots: 2, pauses }))).toEqual([
-      'move',
+  test('hold then pulse on two places of both sides', () => {
+    expect(kinds(bareStep('x', [hold(10), beats(10, 30)], { mode: 'each', places: 2, pauses }))).toEqual([
+      'find-place',
       'hold',
       'beats',
-      'next-spot',
+      'next-place',
       'hold',
       'beats',
       'change-side',
       'hold',
       'beats',
-      'next-spot',
+      'next-place',
       'hold',
       'beats',
       'done',
@@ -60,26 +62,38 @@ describe('order of cues', () => {
   });
   test('circles both ways change direction between', () => {
     const cues = expandRoutine(
-      routineOf([bareStep('x', [beats(5, 30, { directions: 2 })], { pauses, returnPressure: 'feather' })]),
+      routineOf([
+        {
+          ...bareStep('x', [beats(5, 30)], { pauses, stroke: 'circles-both-ways' }),
+          pressure: { there: 'light', back: 'feather' },
+        },
+      ]),
     );
-    expect(cues.map((c) => c.kind)).toEqual(['move', 'beats', 'change-direction', 'beats', 'done']);
-    expect(cues.filter((c) => c.kind === 'beats').map((c) => [c.direction, c.pressure])).toEqual([
-      [1, 'light'],
-      [2, 'feather'],
+    expect(cues.map((c) => c.kind)).toEqual(['find-place', 'beats', 'change-direction', 'beats', 'done']);
+    expect(cues.filter((c) => c.kind === 'beats').map((c) => [c.way, c.pressure])).toEqual([
+      ['there', 'light'],
+      ['back', 'feather'],
     ]);
   });
   test('sets rest between, or swap hands', () => {
-    expect(kinds(bareStep('x', [hold(5)], { sets: 2, pauses }))).toEqual(['move', 'hold', 'rest', 'hold', 'done']);
-    expect(kinds(bareStep('x', [hold(5)], { sets: 2, pauses, swapHands: true }))).toEqual([
-      'move',
+    expect(kinds(bareStep('x', [hold(5)], { sets: 2, pauses }))).toEqual([
+      'find-place',
       'hold',
-      'swap-hands',
+      'rest',
+      'hold',
+      'done',
+    ]);
+    expect(kinds(bareStep('x', [hold(5)], { sets: 2, pauses, swap: 'each-set' }))).toEqual([
+      'find-place',
+      'hold',
+      'swap',
       'hold',
       'done',
     ]);
   });
-  test('a count over the whole pass comes once, at the last spot', () => {
-    expect(kinds(bareStep('x', [beats(6, 30, { per: 'pass' })], { spots: 3 }))).toEqual(['beats', 'done']);
+  test('one pass over the path comes once, whatever the places', () => {
+    const step = { ...bareStep('x', [beats(6, 30)], { places: 3 }) };
+    expect(kinds({ ...step, dose: { ...step.dose, perPlace: false } })).toEqual(['beats', 'done']);
   });
   test('repetitions that end in a hold', () =>
     expect(kinds(bareStep('x', [beats(10, 30), hold(10)]))).toEqual(['beats', 'hold', 'done']));
@@ -92,7 +106,7 @@ describe('bounds', () => {
   test('more than 120 minutes is refused, and the minutes are told', () => {
     const long = Array.from({ length: 13 }, (_, i) => bareStep(`s${i}`, [hold(600)]));
     expect(() => expandRoutine(routineOf(long))).toThrow(
-      'steps: the routine runs 130 min; at most 120 min are accepted',
+      'items: the routine runs 130 min; at most 120 min are accepted',
     );
   });
   test('120 minutes exactly is accepted', () =>
@@ -105,17 +119,21 @@ describe('breath', () => {
   const breath: DosePart = {
     kind: 'breath',
     cycles: 2,
-    pattern: { inSeconds: 4, holdInSeconds: 0, outSeconds: 6, holdOutSeconds: 1 },
+    phases: [
+      { what: 'in', seconds: 4 },
+      { what: 'out', seconds: 6 },
+      { what: 'rest', seconds: 1 },
+    ],
   };
-  test('phases follow each other without gaps and leave out what has no length', () => {
+  test('phases follow each other without gaps', () => {
     const [cue] = expandRoutine(routineOf([bareStep('x', [breath])]));
     expect(breathPhases(cue!).map((p) => [p.phase, p.startMs, p.endMs, p.cycle])).toEqual([
       ['in', 0, 4000, 1],
       ['out', 4000, 10_000, 1],
-      ['hold-out', 10_000, 11_000, 1],
+      ['rest', 10_000, 11_000, 1],
       ['in', 11_000, 15_000, 2],
       ['out', 15_000, 21_000, 2],
-      ['hold-out', 21_000, 22_000, 2],
+      ['rest', 21_000, 22_000, 2],
     ]);
   });
   test('other cues have no phases', () =>
@@ -128,16 +146,14 @@ describe('whatever the routine, the cue list is one unbroken line', () => {
     fc.record({
       kind: fc.constant('beats' as const),
       count: fc.integer({ min: 1, max: 30 }),
-      countMost: fc.constant(null),
+      most: fc.constantFrom(null, 30),
       perMinute: fc.integer({ min: 6, max: 180 }),
       unit: fc.constant('circles'),
-      directions: fc.constantFrom(1 as const, 2 as const),
-      per: fc.constantFrom('spot' as const, 'pass' as const),
     }),
     fc.record({
       kind: fc.constant('open' as const),
       until: fc.constant('it softens'),
-      estimateSeconds: fc.integer({ min: 10, max: 40 }),
+      usualSeconds: fc.integer({ min: 10, max: 40 }),
       leastSeconds: fc.constant(5),
       mostSeconds: fc.constant(90),
     }),
@@ -145,7 +161,8 @@ describe('whatever the routine, the cue list is one unbroken line', () => {
   const step = fc.record({
     parts: fc.array(part, { minLength: 1, maxLength: 3 }),
     mode: fc.constantFrom('together' as const, 'midline' as const, 'each' as const, 'left' as const, 'right' as const),
-    spots: fc.integer({ min: 1, max: 3 }),
+    places: fc.integer({ min: 1, max: 3 }),
+    stroke: fc.constantFrom('to-and-fro' as const, 'circles-both-ways' as const, 'in-place' as const),
     sets: fc.integer({ min: 1, max: 3 }),
     rest: fc.integer({ min: 0, max: 4 }),
   });
@@ -169,7 +186,7 @@ describe('whatever the routine, the cue list is one unbroken line', () => {
           expect(cue.endMs).toBeGreaterThanOrEqual(at);
           at = cue.endMs;
         }
-        const totals = totalsOf(r.steps, cues);
+        const totals = totalsOf(stepsOf(r).length, cues);
         expect(totals.totalSeconds).toBeCloseTo(at / 1000, 9);
         expect(totals.stepSeconds.reduce((a, b) => a + b, 0)).toBeCloseTo(at / 1000, 6);
         expect(totals.rangeSeconds.least).toBeLessThanOrEqual(totals.totalSeconds + 1e-6);
@@ -192,7 +209,7 @@ describe('whatever the routine, the cue list is one unbroken line', () => {
     fc.assert(
       fc.property(fc.array(part, { minLength: 1, maxLength: 3 }), fc.integer({ min: 1, max: 3 }), (parts, sets) => {
         const r = routineOf([bareStep('x', parts, { mode: 'each', sets })]);
-        const { left, right } = totalsOf(r.steps, expandRoutine(r)).workSeconds;
+        const { left, right } = totalsOf(stepsOf(r).length, expandRoutine(r)).workSeconds;
         expect(left).toBeCloseTo(right, 9);
       }),
     );
@@ -201,17 +218,17 @@ describe('whatever the routine, the cue list is one unbroken line', () => {
 
 describe('totals', () => {
   test('"up to" counts widen the range, the total stays at the count', () => {
-    const r = routineOf([bareStep('x', [beats(5, 30, { countMost: 30 })])]);
-    expect(totalsOf(r.steps, expandRoutine(r))).toMatchObject({
+    const r = routineOf([bareStep('x', [beats(5, 30, { most: 30 })])]);
+    expect(totalsOf(stepsOf(r).length, expandRoutine(r))).toMatchObject({
       totalSeconds: 10,
       rangeSeconds: { least: 10, most: 60 },
     });
   });
   test('open doses count at their estimate', () => {
     const r = routineOf([
-      bareStep('x', [{ kind: 'open', until: 'it softens', estimateSeconds: 45, leastSeconds: 15, mostSeconds: 90 }]),
+      bareStep('x', [{ kind: 'open', until: 'it softens', usualSeconds: 45, leastSeconds: 15, mostSeconds: 90 }]),
     ]);
-    expect(totalsOf(r.steps, expandRoutine(r))).toMatchObject({
+    expect(totalsOf(stepsOf(r).length, expandRoutine(r))).toMatchObject({
       totalSeconds: 45,
       rangeSeconds: { least: 15, most: 90 },
     });
@@ -222,6 +239,131 @@ describe('totals', () => {
       bareStep('b', [hold(20)], { mode: 'midline' }),
       bareStep('c', [hold(10)], { mode: 'left' }),
     ]);
-    expect(totalsOf(r.steps, expandRoutine(r)).workSeconds).toEqual({ left: 40, right: 30, midline: 20 });
+    expect(totalsOf(stepsOf(r).length, expandRoutine(r)).workSeconds).toEqual({ left: 40, right: 30, midline: 20 });
   });
+});
+
+describe('the range of a routine', () => {
+  test('is counted part by part: two parts that look alike keep their own', () => {
+    // 5 and "5, up to 30" at 30 a minute: 20 s in all; the second may add 25 × 2 s.
+    for (const parts of [
+      [beats(5, 30), beats(5, 30, { most: 30 })],
+      [beats(5, 30, { most: 30 }), beats(5, 30)],
+    ]) {
+      const r = routineOf([bareStep('x', parts)]);
+      expect(totalsOf(1, expandRoutine(r)).rangeSeconds).toEqual({ least: 20, most: 70 });
+    }
+  });
+});
+
+describe('what a cue carries', () => {
+  test('the part of the dose, the place, the way, and what body, still hand and swap do', () => {
+    const [find, there, turn, back] = expandRoutine(
+      routineOf([
+        {
+          ...bareStep('x', [beats(5, 30)], {
+            stroke: 'one-way-then-other',
+            swap: 'each-count',
+            still: { contact: 'palm', place: { kind: 'region', id: 'forehead' } },
+            body: { head: 'drops', jaw: 'wide', eyes: 'shut', tongue: 'palate' },
+            pauses: { findPlaceSeconds: 4, directionChangeSeconds: 1 },
+          }),
+          pressure: { there: 'firm', back: 'feather' },
+        },
+      ]),
+    );
+    expect([find!.partIndex, there!.partIndex, turn!.partIndex, back!.partIndex]).toEqual([null, 0, null, 0]);
+    expect([there!.way, turn!.way, back!.way]).toEqual(['there', 'back', 'back']);
+    expect([there!.pressure, back!.pressure]).toEqual(['firm', 'feather']);
+    expect(there).toMatchObject({ swap: 'each-count', still: { contact: 'palm' }, body: { jaw: 'wide' } });
+  });
+  test('a stroke to and fro knows both of its pressures', () => {
+    const step = { ...bareStep('x', [beats(5, 30)], { stroke: 'to-and-fro' }), pressure: at('light', 'feather') };
+    expect(expandRoutine(routineOf([step]))[0]).toMatchObject({
+      pressure: 'light',
+      pressureBack: 'feather',
+      way: null,
+    });
+  });
+  const at = (there: 'light', back: 'feather') => ({ there, back });
+});
+
+describe('where the contact is', () => {
+  const path = (perPlace: boolean, stroke: Step['stroke'], parts: DosePart[]) => {
+    const step = bareStep('x', parts, { places: 4, stroke });
+    return expandRoutine(routineOf([{ ...step, dose: { ...step.dose, perPlace } }]));
+  };
+  test('place by place it stays', () => {
+    const cues = path(true, 'in-place', [hold(4)]).filter((c) => WORKING.has(c.kind));
+    expect(cues.map((c) => placeAt(c, 3000, 'in-place'))).toEqual([0, 1, 2, 3]);
+  });
+  test('one pass travels along the whole path once', () => {
+    const [cue] = path(false, 'one-way', [hold(8)]);
+    expect([0, 1999, 2000, 5000, 7999, 8000].map((ms) => placeAt(cue!, ms, 'one-way'))).toEqual([0, 0, 1, 2, 3, 0]);
+  });
+  test('counted strokes travel once a count; to and fro comes back', () => {
+    const [one] = path(false, 'one-way', [beats(5, 15)]);
+    expect([0, 1000, 3900, 4000, 5000].map((ms) => placeAt(one!, ms, 'one-way'))).toEqual([0, 1, 3, 0, 1]);
+    const [fro] = path(false, 'to-and-fro', [beats(5, 15)]);
+    expect([0, 1000, 1900, 3000, 3900].map((ms) => placeAt(fro!, ms, 'to-and-fro'))).toEqual([0, 2, 3, 2, 0]);
+  });
+  test('the other way walks the path backward', () => {
+    const cues = path(false, 'one-way-then-other', [beats(1, 15)]);
+    expect(placeAt(cues[1]!, 500, 'one-way-then-other')).toBe(3);
+  });
+});
+
+describe('a block', () => {
+  const pauses = { findPlaceSeconds: 1, sideChangeSeconds: 4 };
+  const block = (sides: Block['sides'], steps: Step[]): Block => ({
+    kind: 'block',
+    id: 'b',
+    label: null,
+    sides,
+    steps,
+  });
+  const each = (id: string) => bareStep(id, [hold(10)], { mode: 'each', pauses });
+  const walk = (b: Block, sorer?: 'left' | 'right') =>
+    expandRoutine({ items: [b] }, sorer)
+      .filter((c) => WORKING.has(c.kind) || c.kind === 'change-side')
+      .map((c) => (c.kind === 'change-side' ? '|' : `${c.stepId}${c.side[0]}`))
+      .join(' ');
+  test('does all of one side, then all of the other', () => {
+    expect(walk(block('left-then-right', [each('x'), each('y')]))).toBe('xl yl | xr yr');
+    expect(walk(block('right-then-left', [each('x'), each('y')]))).toBe('xr yr | xl yl');
+  });
+  test('begins on the sorer side, the left where nobody knows', () => {
+    expect(walk(block('sorer-first', [each('x')]), 'right')).toBe('xr | xl');
+    expect(walk(block('sorer-first', [each('x')]))).toBe('xl | xr');
+  });
+  test('what is not one-sided is done once, first; one side alone stays with its side', () => {
+    const mid = bareStep('m', [hold(5)], { mode: 'midline' });
+    const right = bareStep('r', [hold(5)], { mode: 'right' });
+    expect(walk(block('left-then-right', [each('x'), mid, right]))).toBe('mm xl | xr rr');
+  });
+  test('counts as much as its steps alone, but for the changes of side', () => {
+    const steps = [each('x'), each('y')];
+    const alone = totalsOf(2, expandRoutine({ items: steps })).totalSeconds;
+    const together = totalsOf(2, expandRoutine({ items: [block('left-then-right', steps)] })).totalSeconds;
+    // Alone: two changes of 4 s and two places found. In a block: one change, and each place is found on either side.
+    expect([alone, together]).toEqual([2 * (1 + 10 + 4 + 10), 2 * (1 + 10) + 4 + 2 * (1 + 10)]);
+  });
+  test('its cues know the block and the step among all steps', () => {
+    const cues = expandRoutine({ items: [each('a'), block('left-then-right', [each('x'), each('y')]), each('z')] });
+    expect([...new Set(cues.map((c) => `${c.stepId}${c.stepIndex}${c.blockIndex ?? '-'}`))]).toEqual([
+      'a0-',
+      'x11',
+      'y21',
+      'z3-',
+    ]);
+  });
+});
+
+test('the length of a step of the library does not depend on what stands before it', () => {
+  const alone = totalsOf(1, expandRoutine({ items: [stepOf('jaw-angle-press')] })).totalSeconds;
+  const [, second] = totalsOf(
+    2,
+    expandRoutine({ items: [stepOf('temple-circles'), stepOf('jaw-angle-press')] }),
+  ).stepSeconds;
+  expect(second).toBe(alone);
 });

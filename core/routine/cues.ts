@@ -1,49 +1,79 @@
 import { InputError, type OneSide, type Pressure, type Side } from '../words/index.ts';
-import { BOUNDS, type BreathPattern, type DosePart, type Routine, type Step } from './model.ts';
+import {
+  BOUNDS,
+  goesBothWays,
+  type Block,
+  type Body,
+  type BreathPhaseLength,
+  type DosePart,
+  type Routine,
+  type Step,
+} from './model.ts';
 
 /**
- * The cue list: what happens from when to when. It is the one truth behind the total, the ribbon, the player and the
- * run record. Times in milliseconds from the start of the routine, exact (not rounded), each cue beginning where the
- * one before ended.
+ * The cue list: what happens from when to when. It is the one truth behind the total, the ribbon, the chart, the voice,
+ * the player and the run record; each of them reads a cue and nothing beside it. Times in milliseconds from the start
+ * of the routine, exact (not rounded), each cue beginning where the one before ended.
  */
-export type CueKind =
-  | 'move'
-  | 'hold'
-  | 'beats'
-  | 'breath'
-  | 'open'
-  | 'check'
-  | 'change-side'
-  | 'change-direction'
-  | 'next-spot'
-  | 'swap-hands'
-  | 'rest'
-  | 'done';
+export type CueKind = DosePart['kind'] | PauseKind | 'done';
+/** Cues in which nobody counts. */
+type PauseKind = 'find-place' | 'next-place' | 'change-direction' | 'rest' | 'change-side' | 'swap';
 
 export interface Cue {
   index: number;
   kind: CueKind;
+  /** Index of the step among all steps of the routine, those of blocks among them. */
   stepIndex: number;
   stepId: string;
+  /** Index of the block among the items of the routine; null outside of blocks. */
+  blockIndex: number | null;
+  /** Which part of the dose; null in pauses. */
+  partIndex: number | null;
   startMs: number;
   endMs: number;
+  /** Shortest and longest that it may become: open doses, and counts with a most. */
+  leastMs: number;
+  mostMs: number;
+  /** The client's. */
   side: Side;
+  /** 1-based, on this side. */
   set: number;
   sets: number;
-  spot: number;
-  spots: number;
-  /** 1 or 2 where a motion goes both ways, else 0. */
-  direction: 0 | 1 | 2;
+  /** Which place of the path, from 0; null while one pass covers the whole path. */
+  placeIndex: number | null;
+  /** Places of the path. */
+  places: number;
+  /** Of a stroke with two ways; null where the contact has no way. */
+  way: 'there' | 'back' | null;
+  /** On this way; null where nothing presses. */
   pressure: Pressure | null;
-  beats: { count: number; intervalMs: number; unit: string } | null;
-  breath: { cycles: number; pattern: BreathPattern } | null;
-  open: { until: string; leastMs: number; mostMs: number } | null;
-  /** What to re-test or compare. */
+  /** On the way back within one count, of a stroke to and fro; null where it is the same. */
+  pressureBack: Pressure | null;
+  beats: { count: number; most: number | null; intervalMs: number; unit: string } | null;
+  breath: { cycles: number; phases: readonly BreathPhaseLength[] } | null;
+  open: { until: string } | null;
+  /** What to look at or compare. */
   check: string | null;
+  /** What to read, and where. */
+  test: { measure: string; place: string } | null;
+  /** What the client does in it. */
+  body: Body;
+  /** What stays put in it. */
+  still: Step['still'];
+  /** When hands change over in it. */
+  swap: Step['swap'];
 }
 
+const WORKING_KINDS = {
+  hold: true,
+  beats: true,
+  open: true,
+  breath: true,
+  check: true,
+  test: true,
+} as const satisfies Record<DosePart['kind'], true>;
 /** Cues in which hands work; the others are changes and pauses. */
-export const WORKING: ReadonlySet<CueKind> = new Set<CueKind>(['hold', 'beats', 'breath', 'open', 'check']);
+export const WORKING: ReadonlySet<CueKind> = new Set(Object.keys(WORKING_KINDS) as CueKind[]);
 
 interface Round {
   side: Side;
@@ -52,20 +82,17 @@ interface Round {
 }
 
 /** The rounds of one step in the order they are done. */
-export function roundsOf(step: Step): Round[] {
+function roundsOf(step: Step): Round[] {
   const { mode, first, sets, extra, sequence } = step.sides;
   if (mode === 'together' || mode === 'midline') {
     const side: Side = mode === 'together' ? 'both' : 'midline';
     return Array.from({ length: sets }, (_, i) => ({ side, set: i + 1, sets }));
   }
-  if (mode === 'left' || mode === 'right') {
-    const own = sets + (extra?.side === mode ? extra.sets : 0);
-    return Array.from({ length: own }, (_, i) => ({ side: mode, set: i + 1, sets: own }));
-  }
-  const second: OneSide = first === 'left' ? 'right' : 'left';
   const setsOn = (side: OneSide) => sets + (extra?.side === side ? extra.sets : 0);
   const roundsOn = (side: OneSide): Round[] =>
     Array.from({ length: setsOn(side) }, (_, i) => ({ side, set: i + 1, sets: setsOn(side) }));
+  if (mode === 'left' || mode === 'right') return roundsOn(mode);
+  const second: OneSide = first === 'left' ? 'right' : 'left';
   if (sequence === 'side-complete') return [...roundsOn(first), ...roundsOn(second)];
   const out: Round[] = [];
   for (let set = 1; set <= Math.max(setsOn(first), setsOn(second)); set++)
@@ -73,107 +100,161 @@ export function roundsOf(step: Step): Round[] {
   return out;
 }
 
-/** Milliseconds of one pass of a part: one direction, at one spot. */
-function partMs(part: DosePart): number {
+const cycleSeconds = (phases: readonly BreathPhaseLength[]): number => phases.reduce((sum, p) => sum + p.seconds, 0);
+/** Breaths per minute of a pattern. */
+export const breathsPerMinute = (phases: readonly BreathPhaseLength[]): number => 60 / cycleSeconds(phases);
+/** Full breaths that fit into a time, so that it ends on a complete breath out. */
+export const breathCyclesIn = (seconds: number, phases: readonly BreathPhaseLength[]): number =>
+  Math.floor(seconds / cycleSeconds(phases) + 1e-9);
+
+/** Milliseconds of one pass of a part, one way, at one place: usual, least and most. */
+function lengthOf(part: DosePart): [usual: number, least: number, most: number] {
   switch (part.kind) {
-    case 'hold':
-    case 'check':
-      return part.seconds * 1000;
-    case 'beats':
-      return part.count * (60_000 / part.perMinute);
-    case 'breath':
-      return part.cycles * breathCycleSeconds(part.pattern) * 1000;
     case 'open':
-      return part.estimateSeconds * 1000;
+      return [part.usualSeconds * 1000, part.leastSeconds * 1000, part.mostSeconds * 1000];
+    case 'beats': {
+      const interval = 60_000 / part.perMinute;
+      return [part.count * interval, part.count * interval, (part.most ?? part.count) * interval];
+    }
+    case 'breath': {
+      const ms = part.cycles * cycleSeconds(part.phases) * 1000;
+      return [ms, ms, ms];
+    }
+    default:
+      return [part.seconds * 1000, part.seconds * 1000, part.seconds * 1000];
   }
 }
 
-const breathCycleSeconds = (p: BreathPattern): number =>
-  p.inSeconds + p.holdInSeconds + p.outSeconds + p.holdOutSeconds;
+/** One step on one stretch of rounds: in a block a step is met once for each side. */
+interface Turn {
+  step: Step;
+  stepIndex: number;
+  blockIndex: number | null;
+  rounds: readonly Round[];
+  /** The block goes over to its other side here. */
+  changesSide: boolean;
+}
 
-/** Breaths per minute of a pattern. */
-export const breathsPerMinute = (p: BreathPattern): number => 60 / breathCycleSeconds(p);
-
-/** Full cycles that fit into a time, so that it ends on a complete breath out. */
-export const breathCyclesIn = (seconds: number, p: BreathPattern): number =>
-  Math.floor(seconds / breathCycleSeconds(p) + 1e-9);
+/** Steps of a block: those that are not one-sided first and once, then all of one side, then all of the other. */
+function turnsOf(block: Block, blockIndex: number, from: number, sorer: OneSide): Turn[] {
+  const first: OneSide = block.sides === 'sorer-first' ? sorer : block.sides === 'left-then-right' ? 'left' : 'right';
+  const all = block.steps.map((step, i) => ({
+    step,
+    stepIndex: from + i,
+    blockIndex,
+    rounds: roundsOf(step),
+    changesSide: false,
+  }));
+  const on = (...sides: Side[]): Turn[] =>
+    all.flatMap((turn) => {
+      const rounds = turn.rounds.filter((r) => sides.includes(r.side));
+      return rounds.length ? [{ ...turn, rounds }] : [];
+    });
+  const one = on(first);
+  const other = on(first === 'left' ? 'right' : 'left');
+  return [
+    ...on('both', 'midline'),
+    ...one,
+    ...other.map((turn, i) => ({ ...turn, changesSide: i === 0 && one.length > 0 })),
+  ];
+}
 
 /**
- * Expand a routine into its cue list.
+ * Expand a routine into its cue list. The cost grows linearly with the cues.
+ * @param sorer The client's sorer side, for blocks that begin there; the left where nobody knows.
  * @throws InputError when the whole runs longer than 120 minutes.
+ * @example expandRoutine(readRoutine(file)).at(-1)!.endMs / 1000 // total in seconds
  */
-export function expandRoutine(routine: Pick<Routine, 'steps'>): Cue[] {
+export function expandRoutine(routine: Pick<Routine, 'items'>, sorer: OneSide = 'left'): Cue[] {
   const cues: Cue[] = [];
   let clockMs = 0;
-  routine.steps.forEach((step, stepIndex) => {
-    const { parts, spots, pauses } = step.dose;
+  const play = ({ step, stepIndex, blockIndex, rounds, changesSide }: Turn): void => {
+    const { dose, pressure, body, still, swap } = step;
+    const { parts, perPlace, pauses } = dose;
+    const places = Math.max(1, step.path.length);
+    const stops = perPlace ? places : 1;
+    const there = pressure?.there ?? null;
+    const back = pressure?.back ?? there;
+    const bothWays = goesBothWays(step.stroke);
+    const travels = !perPlace && places > 1;
     // Written out in full: this runs for every keystroke, and spreading objects here costs thirty times as much.
     const push = (
       kind: CueKind,
-      ms: number,
+      [ms, leastMs, mostMs]: readonly [number, number, number],
       round: Round,
-      spot: number,
-      direction: Cue['direction'] = 0,
-      part: DosePart | null = null,
-      pressure: Pressure | null = step.pressure,
+      place: number,
+      way: Cue['way'],
+      partIndex: number | null,
     ): void => {
       if (ms <= 0) return;
+      const part = partIndex === null ? null : parts[partIndex]!;
       cues.push({
         index: cues.length,
         kind,
         stepIndex,
         stepId: step.id,
+        blockIndex,
+        partIndex,
         startMs: clockMs,
         endMs: clockMs + ms,
+        leastMs,
+        mostMs,
         side: round.side,
         set: round.set,
         sets: round.sets,
-        spot,
-        spots,
-        direction,
-        pressure,
+        placeIndex: travels && part !== null ? null : place,
+        places,
+        way,
+        pressure: way === 'back' ? back : there,
+        pressureBack: step.stroke === 'to-and-fro' && back !== there ? back : null,
         beats:
-          part?.kind === 'beats' ? { count: part.count, intervalMs: 60_000 / part.perMinute, unit: part.unit } : null,
-        breath: part?.kind === 'breath' ? { cycles: part.cycles, pattern: part.pattern } : null,
-        open:
-          part?.kind === 'open'
-            ? { until: part.until, leastMs: part.leastSeconds * 1000, mostMs: part.mostSeconds * 1000 }
+          part?.kind === 'beats'
+            ? { count: part.count, most: part.most, intervalMs: 60_000 / part.perMinute, unit: part.unit }
             : null,
+        breath: part?.kind === 'breath' ? { cycles: part.cycles, phases: part.phases } : null,
+        open: part?.kind === 'open' ? { until: part.until } : null,
         check: part?.kind === 'check' ? part.what : null,
+        test: part?.kind === 'test' ? { measure: part.measure, place: part.place } : null,
+        body,
+        still,
+        swap,
       });
       clockMs += ms;
     };
-    const rounds = roundsOf(step);
+    const pause = (kind: PauseKind, seconds: number, round: Round, place: number, way: Cue['way'] = null): void =>
+      push(kind, [seconds * 1000, seconds * 1000, seconds * 1000], round, place, way, null);
     rounds.forEach((round, r) => {
       const before = rounds[r - 1];
-      if (!before) push('move', pauses.leadInSeconds * 1000, round, 1);
-      else if (before.side !== round.side) push('change-side', pauses.sideChangeSeconds * 1000, round, 1);
-      else push(step.swapHands ? 'swap-hands' : 'rest', pauses.restSeconds * 1000, round, 1);
-      for (let spot = 1; spot <= spots; spot++) {
-        if (spot > 1) push('next-spot', pauses.nextSpotSeconds * 1000, round, spot);
-        for (const part of parts) {
-          if (part.kind === 'beats' && part.per === 'pass' && spot < spots) continue;
-          const directions = part.kind === 'beats' ? part.directions : 1;
-          for (let d = 1; d <= directions; d++) {
-            const direction = (directions === 2 ? d : 0) as Cue['direction'];
-            if (d === 2) push('change-direction', pauses.directionChangeSeconds * 1000, round, spot, direction);
-            push(
-              part.kind,
-              partMs(part),
-              round,
-              spot,
-              direction,
-              part,
-              d === 2 ? (step.returnPressure ?? step.pressure) : step.pressure,
-            );
-          }
-        }
+      if (!before) {
+        if (changesSide) pause('change-side', pauses.sideChangeSeconds, round, 0);
+        pause('find-place', pauses.findPlaceSeconds, round, 0);
+      } else if (before.side !== round.side) pause('change-side', pauses.sideChangeSeconds, round, 0);
+      else if (swap === 'each-set') pause('swap', pauses.swapSeconds, round, 0);
+      else pause('rest', pauses.restSeconds, round, 0);
+      for (let place = 0; place < stops; place++) {
+        if (place > 0) pause('next-place', pauses.nextPlaceSeconds, round, place);
+        parts.forEach((part, partIndex) => {
+          const length = lengthOf(part);
+          const counted = part.kind === 'beats';
+          const oneWay = counted && (bothWays || step.stroke === 'one-way' || step.stroke === 'circles-one-way');
+          push(part.kind, length, round, place, oneWay ? 'there' : null, partIndex);
+          if (!counted || !bothWays) return;
+          pause('change-direction', pauses.directionChangeSeconds, round, place, 'back');
+          push(part.kind, length, round, place, 'back', partIndex);
+        });
       }
     });
+  };
+  let stepIndex = 0;
+  routine.items.forEach((item, i) => {
+    if (item.kind === 'block') {
+      for (const turn of turnsOf(item, i, stepIndex, sorer)) play(turn);
+      stepIndex += item.steps.length;
+    } else play({ step: item, stepIndex: stepIndex++, blockIndex: null, rounds: roundsOf(item), changesSide: false });
   });
   if (clockMs > BOUNDS.routineMinutes * 60_000)
     throw new InputError(
-      'steps',
+      'items',
       `the routine runs ${Math.ceil(clockMs / 60_000)} min; at most ${BOUNDS.routineMinutes} min are accepted`,
     );
   const last = cues[cues.length - 1];
@@ -182,13 +263,17 @@ export function expandRoutine(routine: Pick<Routine, 'steps'>): Cue[] {
       ...last,
       index: cues.length,
       kind: 'done',
+      partIndex: null,
       startMs: clockMs,
       endMs: clockMs,
+      leastMs: 0,
+      mostMs: 0,
+      way: null,
       beats: null,
       breath: null,
       open: null,
       check: null,
-      direction: 0,
+      test: null,
     });
   return cues;
 }
@@ -196,29 +281,37 @@ export function expandRoutine(routine: Pick<Routine, 'steps'>): Cue[] {
 /** Onset of beat `k` (0-based), scheduled from the start of its cue and never by adding rounded intervals. */
 export const beatOnsetMs = (cue: Cue, k: number): number => cue.startMs + k * (cue.beats?.intervalMs ?? 0);
 
+/**
+ * Which place of the path the contact is at, so many ms into a cue: fixed while it is worked place by place, travelling
+ * while one pass covers the path. Counted strokes travel once a count, the same way each time or there and back.
+ * @returns 0 … places − 1
+ */
+export function placeAt(cue: Cue, intoMs: number, stroke: Step['stroke']): number {
+  if (cue.placeIndex !== null) return cue.placeIndex;
+  const lengthMs = cue.endMs - cue.startMs;
+  const strokes = cue.beats && stroke !== 'circles-one-way' && stroke !== 'circles-both-ways';
+  const passMs = strokes ? cue.beats!.intervalMs : lengthMs;
+  const share = passMs > 0 ? (Math.min(intoMs, lengthMs) % passMs) / passMs : 0;
+  const along = stroke === 'to-and-fro' && strokes ? 1 - Math.abs(1 - 2 * share) : share;
+  const at = Math.min(cue.places - 1, Math.floor(along * cue.places));
+  return cue.way === 'back' ? cue.places - 1 - at : at;
+}
+
 export interface BreathPhase {
-  phase: 'in' | 'hold-in' | 'out' | 'hold-out';
+  phase: BreathPhaseLength['what'];
   startMs: number;
   endMs: number;
   cycle: number;
 }
 
-/** The phases of a breath cue, in order, zero-length ones left out. */
+/** The phases of a breath cue, in order. */
 export function breathPhases(cue: Cue): BreathPhase[] {
   if (!cue.breath) return [];
-  const { cycles, pattern } = cue.breath;
-  const lengths = [
-    ['in', pattern.inSeconds],
-    ['hold-in', pattern.holdInSeconds],
-    ['out', pattern.outSeconds],
-    ['hold-out', pattern.holdOutSeconds],
-  ] as const;
   const out: BreathPhase[] = [];
   let at = cue.startMs;
-  for (let cycle = 1; cycle <= cycles; cycle++)
-    for (const [phase, seconds] of lengths) {
-      if (seconds <= 0) continue;
-      out.push({ phase, startMs: at, endMs: at + seconds * 1000, cycle });
+  for (let cycle = 1; cycle <= cue.breath.cycles; cycle++)
+    for (const { what, seconds } of cue.breath.phases) {
+      out.push({ phase: what, startMs: at, endMs: at + seconds * 1000, cycle });
       at += seconds * 1000;
     }
   return out;

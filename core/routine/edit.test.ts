@@ -1,23 +1,16 @@
 import { describe, expect, test } from 'vitest';
 import { bareStep, hold, routineFrom, routineOf, stepOf } from '../../tests/support/routines.ts';
 import { CATALOGUE } from '../../reference/catalogue.ts';
-import {
-  applyFix,
-  freshId,
-  insertStep,
-  mirrorDrainage,
-  moveStep,
-  removeStep,
-  replaceStep,
-  usualIndex,
-} from './edit.ts';
-import { routineSeconds } from './timing.ts';
+import { freshId, insertStep, mapSteps, moveStep, removeStep, replaceStep, usualIndex, withSides } from './edit.ts';
+import { stepsOf, type Block, type Routine } from './model.ts';
 import { ribbonOf } from './ribbon.ts';
 import { expandRoutine } from './cues.ts';
 
 const abc = routineOf(['a', 'b', 'c'].map((id) => bareStep(id, [hold(10)])));
-const ids = (r: { steps: { id: string }[] }) => r.steps.map((s) => s.id).join('');
-const techniques = (r: { steps: { technique: string }[] }) => r.steps.map((s) => s.technique);
+const ids = (r: Routine) =>
+  stepsOf(r)
+    .map((s) => s.id)
+    .join('');
 
 describe('edits leave the old routine as it was', () => {
   test('move', () => {
@@ -30,7 +23,7 @@ describe('edits leave the old routine as it was', () => {
   test('insert, remove, replace', () => {
     expect(ids(insertStep(abc, bareStep('x', [hold(1)]), 1))).toBe('axbc');
     expect(ids(removeStep(abc, 'b'))).toBe('ac');
-    expect(replaceStep(abc, 'b', (s) => ({ ...s, note: 'n' })).steps.map((s) => s.note)).toEqual(['', 'n', '']);
+    expect(stepsOf(replaceStep(abc, 'b', (s) => ({ ...s, note: 'n' }))).map((s) => s.note)).toEqual(['', 'n', '']);
   });
   test('a fresh id is not taken yet', () => {
     expect(freshId(abc)).toBe('s4');
@@ -45,78 +38,6 @@ describe('where a technique usually goes', () => {
   test('a press goes after the release and before the closing', () =>
     expect(usualIndex(r, 'jaw-angle-press', CATALOGUE)).toBe(4));
   test('an unknown technique goes to the end', () => expect(usualIndex(r, 'nothing', CATALOGUE)).toBe(5));
-});
-
-describe('fixes', () => {
-  test('pressure, contact, sides', () => {
-    expect(applyFix(abc, { do: 'set-pressure', stepId: 'b', pressure: 'feather' }, CATALOGUE).steps[1]!.pressure).toBe(
-      'feather',
-    );
-    expect(applyFix(abc, { do: 'set-contact', stepId: 'b', contact: 'knuckles' }, CATALOGUE).steps[1]!.contact).toBe(
-      'knuckles',
-    );
-    expect(applyFix(abc, { do: 'each-side', stepId: 'a' }, CATALOGUE).steps[0]!.sides.mode).toBe('each');
-  });
-  test('a fix for a step that is gone changes nothing', () =>
-    expect(ids(applyFix(abc, { do: 'remove', stepId: 'z' }, CATALOGUE))).toBe('abc'));
-  test('evening out takes away extra sets without a reason, keeps those with one', () => {
-    const extra = (reason: string) =>
-      routineOf([
-        {
-          ...bareStep('a', [hold(10)], { mode: 'each' }),
-          sides: {
-            mode: 'each',
-            first: 'left',
-            sets: 1,
-            extra: { side: 'left', sets: 1, reason },
-            sequence: 'side-complete',
-          },
-        },
-      ]);
-    expect(applyFix(extra(''), { do: 'even-sides' }, CATALOGUE).steps[0]!.sides.extra).toBeNull();
-    expect(applyFix(extra('sorer'), { do: 'even-sides' }, CATALOGUE).steps[0]!.sides.extra?.sets).toBe(1);
-  });
-  test('a place that is never touched is dropped', () => {
-    const r = routineOf([
-      {
-        ...bareStep('a', [hold(5)]),
-        places: [
-          { kind: 'keep-off', id: 'jaw-joint' },
-          { kind: 'point', id: 'ST6' },
-        ],
-      },
-    ]);
-    expect(applyFix(r, { do: 'drop-place', stepId: 'a' }, CATALOGUE).steps[0]!.places).toEqual([
-      { kind: 'point', id: 'ST6' },
-    ]);
-  });
-  test('drainage is closed in reverse, the collarbone last', () => {
-    const r = routineFrom(['collarbone-pump', 'neck-side-drain', 'ear-v-drain', 'temple-circles']);
-    expect(techniques(mirrorDrainage(r, CATALOGUE))).toEqual([
-      'collarbone-pump',
-      'neck-side-drain',
-      'ear-v-drain',
-      'temple-circles',
-      'ear-v-drain',
-      'neck-side-drain',
-      'terminus-close',
-    ]);
-  });
-  test('shortening fits the time and keeps every step', () => {
-    const r = routineFrom(
-      ['masseter-warm-hold', 'masseter-melt', 'masseter-pin-open', 'temple-circles', 'jaw-angle-press'],
-      { budgetMinutes: 4 },
-    );
-    expect(routineSeconds(r)).toBeGreaterThan(240);
-    const shorter = applyFix(r, { do: 'shorten-to-budget' }, CATALOGUE);
-    expect(routineSeconds(shorter)).toBeLessThanOrEqual(240);
-    expect(techniques(shorter)).toEqual(techniques(r));
-  });
-  test('what cannot be shortened enough stays at its floor', () => {
-    const r = routineOf([bareStep('a', [hold(12)]), bareStep('b', [hold(120)])], { budgetMinutes: 1 });
-    const floor = applyFix({ ...r, budgetMinutes: 1 / 6 }, { do: 'shorten-to-budget' }, CATALOGUE);
-    expect(routineSeconds(floor)).toBe(20);
-  });
 });
 
 describe('ribbon', () => {
@@ -139,5 +60,50 @@ describe('ribbon', () => {
     const { phases, totalSeconds } = ribbonOf(r, expandRoutine(r), CATALOGUE);
     expect(phases.map((p) => p.name)).toEqual(['Breathe', 'Open', 'Release', 'Close']);
     expect(phases.at(-1)!.endSeconds).toBe(totalSeconds);
+  });
+});
+
+describe('edits reach into blocks', () => {
+  const block = (id: string, steps: string[]): Block => ({
+    kind: 'block',
+    id,
+    label: null,
+    sides: 'sorer-first',
+    steps: steps.map((s) => bareStep(s, [hold(10)], { mode: 'each' })),
+  });
+  const r = routineOf([bareStep('a', [hold(1)]), block('k', ['b', 'c']), bareStep('d', [hold(1)])]);
+  /** Steps in order, those of a block in brackets. */
+  const shape = (x: Routine) =>
+    x.items.map((i) => (i.kind === 'block' ? `[${i.steps.map((s) => s.id).join('')}]` : i.id)).join('');
+  test('replace and remove; a block goes with its last step', () => {
+    expect(stepsOf(replaceStep(r, 'c', (s) => ({ ...s, note: 'n' }))).map((s) => s.note)).toEqual(['', '', 'n', '']);
+    expect(shape(removeStep(r, 'b'))).toBe('a[c]d');
+    expect(shape(removeStep(removeStep(r, 'b'), 'c'))).toBe('ad');
+  });
+  test('between two steps of a block one joins it, at its edge it stays outside', () => {
+    const x = bareStep('x', [hold(1)]);
+    expect([0, 1, 2, 3, 4].map((at) => shape(insertStep(r, x, at)))).toEqual([
+      'xa[bc]d',
+      'ax[bc]d',
+      'a[bxc]d',
+      'a[bc]xd',
+      'a[bc]dx',
+    ]);
+  });
+  test('moving into and out of a block', () => {
+    expect(shape(moveStep(r, 'd', 2))).toBe('a[bdc]');
+    expect(shape(moveStep(r, 'b', 0))).toBe('ba[c]d');
+  });
+  test('an id of a block is taken too', () => expect(freshId({ items: [block('s3', ['a', 'b'])] })).toBe('s4'));
+  test('the sorer side is settled, and what was settled stays', () => {
+    const sides = (x: Routine) => x.items.flatMap((i) => (i.kind === 'block' ? [i.sides] : []));
+    expect(sides(withSides(r, 'right'))).toEqual(['right-then-left']);
+    expect(sides(withSides(r, null))).toEqual(['left-then-right']);
+    expect(sides(withSides(withSides(r, 'left'), 'right'))).toEqual(['left-then-right']);
+  });
+  test('every step is met once, with its index', () => {
+    const met: string[] = [];
+    mapSteps(r, (s, i) => (met.push(`${s.id}${i}`), s));
+    expect(met).toEqual(['a0', 'b1', 'c2', 'd3']);
   });
 });

@@ -1,36 +1,68 @@
 /** The routine: its document, what it expands to, how it is edited and told. */
-// The document.
+// The document, and reading one from anywhere.
 export {
+  BLOCK_SIDES,
   BOUNDS,
-  DEFAULT_ORDER,
+  BREATH_PHASES,
+  EYES,
+  goesBothWays,
   hardestOf,
+  HEADS,
+  JAWS,
+  LENGTHS,
+  pressed,
   ROUTINE_FORMAT,
   ROUTINE_VERSION,
   SIDE_MODES,
-  type BreathPattern,
+  stepsOf,
+  STROKES,
+  TONGUES,
+  USUAL_ORDER,
+  USUAL_PAUSES,
+  USUAL_SCHOOL,
+  type Block,
+  type Body,
+  type BreathPhaseLength,
   type DosePart,
+  type Item,
+  type OrderProfile,
   type Routine,
   type SidePlan,
   type Step,
+  type Stroke,
 } from './model.ts';
-export { parseRoutine } from './schema.ts';
+export { emptyRoutine, readRoutine, stepCount } from './document.ts';
 export { ROUTINE_JSON_SCHEMA } from './json-schema.ts';
-// Techniques, as the reference writes them.
-export { newStep, type Catalogue, type Technique } from './technique.ts';
-// What happens from when to when.
+// Techniques and schools, as the reference writes them.
+export { newStep, stepNames, techniqueFor, type Catalogue, type Technique } from './technique.ts';
+export type { School } from './school.ts';
+// What happens from when to when, and how long it takes.
 export {
   beatOnsetMs,
   breathCyclesIn,
   breathPhases,
   breathsPerMinute,
   expandRoutine,
+  placeAt,
   WORKING,
   type BreathPhase,
   type Cue,
 } from './cues.ts';
 export { routineSeconds, stepSeconds, totalsOf, type Totals } from './timing.ts';
 export { ribbonOf, type RibbonBlock, type RibbonData } from './ribbon.ts';
-// Edits, each giving a new routine.
-export { applyFix, freshId, insertStep, moveStep, removeStep, replaceStep, usualIndex } from './edit.ts';
-export { readTypedLine, stepFromLine, techniquesForLine } from './typed-line.ts';
-export { doseWords } from './words.ts';
+// Edits, each giving a new routine; a step typed as one line.
+export {
+  evenedSides,
+  freshId,
+  insertStep,
+  mapSteps,
+  moveStep,
+  removeStep,
+  replaceStep,
+  usualIndex,
+  withSides,
+} from './edit.ts';
+export { LINE_LETTERS, readTypedLine } from './typed-line.ts';
+export { stepFromLine, techniquesForLine } from './line-step.ts';
+// In words.
+export { breathWords, doseWords, pressureWords } from './words.ts';

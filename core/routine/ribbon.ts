@@ -1,6 +1,6 @@
 import { type Phase, PHASE_NAMES, pressureRank } from '../words/index.ts';
 import { WORKING, type Cue } from './cues.ts';
-import type { Routine } from './model.ts';
+import { stepsOf, type Routine } from './model.ts';
 import type { Catalogue } from './technique.ts';
 
 /** A block of the ribbon: from when to when, and how far it rises above (right) and below (left) the centre line, 0–5. */
@@ -27,11 +27,12 @@ export interface RibbonData {
 }
 
 /** The routine as one band, read off the cue list. Blocks of one step and side that touch are joined. */
-export function ribbonOf(routine: Pick<Routine, 'steps'>, cues: readonly Cue[], catalogue: Catalogue): RibbonData {
+export function ribbonOf(routine: Pick<Routine, 'items'>, cues: readonly Cue[], catalogue: Catalogue): RibbonData {
   const blocks: RibbonBlock[] = [];
   const phases: RibbonPhase[] = [];
+  const steps = stepsOf(routine);
   for (const cue of cues) {
-    const phase = catalogue.techniques.get(routine.steps[cue.stepIndex]!.technique)?.phase ?? 'release';
+    const phase = catalogue.techniques.get(steps[cue.stepIndex]!.technique)?.phase ?? 'release';
     const startSeconds = cue.startMs / 1000;
     const endSeconds = cue.endMs / 1000;
     const lastPhase = phases[phases.length - 1];

@@ -1,26 +1,35 @@
 import type {
   ComplaintKind,
   Contact,
+  Craft,
   Motion,
   Phase,
   PlaceRef,
   Pressure,
   Region,
-  School,
+  Role,
   WorkWord,
 } from '../words/index.ts';
-import type { Step } from './model.ts';
+import { stepsOf, type Routine, type Step } from './model.ts';
+import type { School } from './school.ts';
 
 /** A way of working. Its default step is what "add" puts into a routine. */
 export interface Technique {
   id: string;
   name: string;
+  /** Where it usually stands in a routine. */
   phase: Phase;
-  school: School;
+  /** The way of working that most teaches it. */
+  craft: Craft;
+  /** What it does for a routine, whatever its name. */
+  roles: readonly Role[];
+  /** Regions it passes. */
   regions: readonly Region[];
+  /** Ids of the muscles it works, the first one most. */
   muscles: readonly string[];
+  /** Ids of the points it presses. */
   points: readonly string[];
-  /** Where the contact is drawn. Several places are its spots in order. */
+  /** Where the contact is drawn. Several places are its path in order. */
   places: readonly PlaceRef[];
   /** Contacts that may be used, the lighter one first. */
   contacts: readonly Contact[];
@@ -29,14 +38,17 @@ export interface Technique {
   direction: string;
   /** Least and most pressure; null where nothing presses. */
   pressure: { least: Pressure; most: Pressure } | null;
+  /** Kinds of work that cautions speak of. */
   words: readonly WorkWord[];
   tool: 'roller' | 'ball' | 'probe' | 'microcurrent-device' | null;
   glide: Step['glide'];
+  /** Complaints it is used for. */
   serves: readonly ComplaintKind[];
   /** What the practitioner hears or reads while working. */
   cue: string;
   /** What the client is told; empty when nothing. */
   clientCue: string;
+  /** How often a day at most; null when nobody says. */
   perDayMost: number | null;
   /** Cautions to think of with this technique, beside those its places bring. */
   heed: readonly string[];
@@ -44,9 +56,10 @@ export interface Technique {
   defaults: Omit<Step, 'id' | 'technique'>;
 }
 
-/** All that the core needs to know about techniques and places, handed in by the caller. */
+/** All that the core needs to know about techniques, places and schools, handed in by the caller. */
 export interface Catalogue {
   techniques: ReadonlyMap<string, Technique>;
+  schools: ReadonlyMap<string, School>;
   /** Region of a place, null when it is unknown. */
   regionOf: (place: PlaceRef) => Region | null;
   placeName: (place: PlaceRef) => string | null;
@@ -56,3 +69,13 @@ export interface Catalogue {
 export function newStep(technique: Technique, id: string): Step {
   return structuredClone({ ...technique.defaults, id, technique: technique.id }) as Step;
 }
+
+/** The technique of a role, the first of the catalogue; null when it has none. */
+export function techniqueFor(role: Role, catalogue: Catalogue): Technique | null {
+  for (const technique of catalogue.techniques.values()) if (technique.roles.includes(role)) return technique;
+  return null;
+}
+
+/** The name each step goes by, its own or its technique's, by id. */
+export const stepNames = (routine: Pick<Routine, 'items'>, catalogue: Catalogue): Map<string, string> =>
+  new Map(stepsOf(routine).map((s) => [s.id, s.label ?? catalogue.techniques.get(s.technique)?.name ?? s.technique]));

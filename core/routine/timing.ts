@@ -1,31 +1,31 @@
 import { expandRoutine, WORKING, type Cue } from './cues.ts';
-import type { Routine, Step } from './model.ts';
+import { stepsOf, type Routine, type Step } from './model.ts';
 
 /** Seconds of a routine, read off its cue list. */
 export interface Totals {
   totalSeconds: number;
-  /** Whole length of each step with its lead-in and changes, in step order. */
+  /** Whole length of each step with finding the place and changes, in step order. */
   stepSeconds: number[];
   /** Hands-on work that reaches each side; work on both sides at once counts for both, the midline for neither. */
   workSeconds: { left: number; right: number; midline: number };
-  /** Length with every open dose and "up to" count at its least and its most. */
+  /** Length with every open dose and "up to" count at its least and at its most. */
   rangeSeconds: { least: number; most: number };
 }
 
-export function totalsOf(steps: readonly Step[], cues: readonly Cue[]): Totals {
-  const stepMs = new Array<number>(steps.length).fill(0);
+/** @param steps How many steps the routine has. */
+export function totalsOf(steps: number, cues: readonly Cue[]): Totals {
+  const stepMs = new Array<number>(steps).fill(0);
   const work = { left: 0, right: 0, midline: 0 };
   let least = 0;
   let most = 0;
   for (const cue of cues) {
-    const ms = cue.endMs - cue.startMs;
     if (cue.kind === 'done') continue;
+    const ms = cue.endMs - cue.startMs;
     stepMs[cue.stepIndex]! += ms;
-    least += cue.open ? cue.open.leastMs : ms;
-    most += cue.open ? cue.open.mostMs : ms + upToMs(steps[cue.stepIndex]!, cue);
+    least += cue.leastMs;
+    most += cue.mostMs;
     if (!WORKING.has(cue.kind)) continue;
-    if (cue.side === 'midline') work.midline += ms;
-    else if (cue.side === 'both') {
+    if (cue.side === 'both') {
       work.left += ms;
       work.right += ms;
     } else work[cue.side] += ms;
@@ -38,18 +38,9 @@ export function totalsOf(steps: readonly Step[], cues: readonly Cue[]): Totals {
   };
 }
 
-/** Milliseconds that an "up to" count could add to a beats cue. */
-function upToMs(step: Step, cue: Cue): number {
-  if (!cue.beats) return 0;
-  const part = step.dose.parts.find(
-    (p) => p.kind === 'beats' && p.count === cue.beats!.count && p.unit === cue.beats!.unit,
-  );
-  return part?.kind === 'beats' && part.countMost ? (part.countMost - part.count) * cue.beats.intervalMs : 0;
-}
-
 /** Total of a routine in seconds. */
-export const routineSeconds = (routine: Pick<Routine, 'steps'>): number =>
-  totalsOf(routine.steps, expandRoutine(routine)).totalSeconds;
+export const routineSeconds = (routine: Pick<Routine, 'items'>): number =>
+  totalsOf(stepsOf(routine).length, expandRoutine(routine)).totalSeconds;
 
 /** Length of one step on its own, in seconds. */
-export const stepSeconds = (step: Step): number => routineSeconds({ steps: [step] });
+export const stepSeconds = (step: Step): number => routineSeconds({ items: [step] });

@@ -1,21 +1,36 @@
-import { type Contact, CONTACTS, InputError, type Pressure, PRESSURES } from '../words/index.ts';
-import { BOUNDS, type DosePart, type SidePlan, type Step } from './model.ts';
-import { newStep, type Technique } from './technique.ts';
+import { InputError, type Contact, type OneSide, type Pressure, PRESSURES } from '../words/index.ts';
+import { BOUNDS, LENGTHS, type SidePlan, type Stroke } from './model.ts';
 
 /**
- * A step typed as one line: "masseter knuckle firm 20x left", "temple circles 10s both", "skull base 4 spots each".
- * Words that are not a pressure, a dose, a side or a contact look for the technique.
+ * A step typed as one line: "masseter knuckle firm 20x left", "temple hold 10s 3 sets", "forehead 10x there and back
+ * light back feather". Words in any order; what is no dose, pressure, side or contact looks for the technique. The
+ * grammar is told in docs/formats/typed-line.md.
  */
 export interface TypedLine {
+  /** What looks for a technique, point or muscle. */
   words: string[];
   pressure: Pressure | null;
+  pressureBack: Pressure | null;
   mode: SidePlan['mode'] | null;
+  first: OneSide | null;
+  /** More sets on one side, with the reason that makes the difference intended. */
+  extra: { side: OneSide; sets: number; reason: string } | null;
   count: number | null;
-  seconds: number | null;
+  /** "5-30x": the most it may become. */
+  most: number | null;
   perMinute: number | null;
+  holdSeconds: number | null;
+  /** "until it softens ~40s 20-90". */
+  open: { until: string; usualSeconds: number | null; leastSeconds: number | null; mostSeconds: number | null } | null;
+  breath: {
+    phases: { what: 'in' | 'in-again' | 'hold' | 'out' | 'rest'; seconds: number }[];
+    cycles: number | null;
+  } | null;
   sets: number | null;
-  spots: number | null;
-  bothWays: boolean;
+  /** Places on the way, at one place or along the path. */
+  places: number | null;
+  perPlace: boolean;
+  stroke: 'both-ways' | 'to-and-fro' | 'one-way' | null;
   contact: Contact | null;
 }
 
@@ -28,7 +43,7 @@ const SIDES: Record<string, SidePlan['mode']> = {
   middle: 'midline',
   midline: 'midline',
 };
-const CONTACT_WORDS: Record<string, Contact> = {
+export const CONTACT_WORDS: Readonly<Record<string, Contact>> = {
   knuckle: 'knuckles',
   knuckles: 'knuckles',
   fist: 'fist',
@@ -44,51 +59,132 @@ const CONTACT_WORDS: Record<string, Contact> = {
   balls: 'ball-pair',
   probe: 'probe',
 };
+/** Most characters of a line. */
+export const LINE_LETTERS = 200;
 
 function inRange(value: number, field: string, [least, most]: readonly [number, number], unit: string): number {
   if (value < least || value > most)
     throw new InputError(field, `${value}${unit} is outside ${least} to ${most}${unit}`);
   return value;
 }
+const hold = (value: number) => inRange(value, 'hold', BOUNDS.holdSeconds, ' s');
 
-/** @throws InputError when a number is out of its range or nothing is left to look for. */
+type Take = (out: TypedLine, found: RegExpExecArray) => void;
+const N = '(\\d+(?:\\.\\d+)?)';
+
+/** What is looked for in a line, in this order; what is found is taken out of it. */
+const GRAMMAR: readonly [RegExp, Take][] = [
+  [
+    /\+\s?(\d+) (left|right)(?: because (.+))?$/,
+    (out, [, sets, side, reason]) =>
+      (out.extra = {
+        side: side as OneSide,
+        sets: inRange(Number(sets), 'extra sets', BOUNDS.sets, ''),
+        reason: (reason ?? '').trim().slice(0, LENGTHS.reason),
+      }),
+  ],
+  [
+    new RegExp(
+      `\\buntil ([^~\\d]+?)(?: ~${N} ?s?)?(?: ${N}-${N} ?s?)?(?=$| (?:${['left', 'right', 'both', 'each', 'midline', ...PRESSURES].join('|')}|\\d))`,
+    ),
+    (out, [, until, usual, least, most]) =>
+      (out.open = {
+        until: until!.trim().slice(0, LENGTHS.until),
+        usualSeconds: usual ? hold(Number(usual)) : null,
+        leastSeconds: least ? hold(Number(least)) : null,
+        mostSeconds: most ? hold(Number(most)) : null,
+      }),
+  ],
+  [
+    new RegExp(`\\bbreaths? ${N}((?:[-/+]\\d+(?:\\.\\d+)?)+)(?: x ?(\\d+))?`),
+    (out, [, first, rest, cycles]) => (out.breath = { phases: phasesOf(first!, rest!), cycles: cyclesOf(cycles) }),
+  ],
+  [
+    /(\d+) ?- ?(\d+)x\b/,
+    (out, [, count, most]) => {
+      out.count = inRange(Number(count), 'count', BOUNDS.count, '');
+      out.most = inRange(Number(most), 'count', [out.count, BOUNDS.count[1]], '');
+    },
+  ],
+  [new RegExp(`${N}x(?!\\w)`), (out, [, n]) => (out.count = inRange(Math.round(Number(n)), 'count', BOUNDS.count, ''))],
+  [
+    new RegExp(`${N} ?(?:/ ?min|bpm)\\b`),
+    (out, [, n]) => (out.perMinute = inRange(Number(n), 'tempo', BOUNDS.perMinute, ' per min')),
+  ],
+  [new RegExp(`(?:\\bhold )?${N}min\\b`), (out, [, n]) => (out.holdSeconds = hold(Number(n) * 60))],
+  [new RegExp(`(?:\\bhold )?${N}s(?:ec)?\\b`), (out, [, n]) => (out.holdSeconds = hold(Number(n)))],
+  [/(\d+)(?:spots?|places?)\b/, (out, [, n]) => (out.places = inRange(Number(n), 'places', [1, LENGTHS.path], ''))],
+  [/(\d+)sets?\b/, (out, [, n]) => (out.sets = inRange(Number(n), 'sets', BOUNDS.sets, ''))],
+  [/\bper place\b/, (out) => (out.perPlace = true)],
+  [/\bboth ways\b/, (out) => (out.stroke = 'both-ways')],
+  [/\bthere and back\b/, (out) => (out.stroke = 'to-and-fro')],
+  [/\bone way\b/, (out) => (out.stroke = 'one-way')],
+  [/\b(left|right) first\b/, (out, [, side]) => (out.first = side as OneSide)],
+  [new RegExp(`\\bback (${PRESSURES.join('|')})\\b`), (out, [, p]) => (out.pressureBack = p as Pressure)],
+];
+
+/** "4-6", "4-7-8", "4-4-4-4" and, with a second sip, "2+1-6". */
+function phasesOf(first: string, rest: string): NonNullable<TypedLine['breath']>['phases'] {
+  const out: NonNullable<TypedLine['breath']>['phases'] = [{ what: 'in', seconds: Number(first) }];
+  const others = [...rest.matchAll(/([-/+])(\d+(?:\.\d+)?)/g)];
+  const later = others.filter(([, sign]) => sign !== '+');
+  const names = later.length === 1 ? (['out'] as const) : (['hold', 'out', 'rest'] as const);
+  if (later.length > names.length || !later.length)
+    throw new InputError('breath', 'in-out, in-hold-out or in-hold-out-rest is accepted, for example breath 4-6');
+  let n = 0;
+  for (const [, sign, seconds] of others)
+    out.push({ what: sign === '+' ? 'in-again' : names[n++]!, seconds: Number(seconds) });
+  for (const p of out) inRange(p.seconds, 'breath', BOUNDS.breathSeconds, ' s');
+  return out;
+}
+const cyclesOf = (typed: string | undefined): number | null =>
+  typed === undefined ? null : inRange(Number(typed), 'breaths', BOUNDS.cycles, '');
+
+/**
+ * @throws InputError when a number is out of its range or nothing is left to look for.
+ * @example readTypedLine('masseter knuckle firm 20x left').count // 20
+ */
 export function readTypedLine(line: string): TypedLine {
   const out: TypedLine = {
     words: [],
     pressure: null,
+    pressureBack: null,
     mode: null,
+    first: null,
+    extra: null,
     count: null,
-    seconds: null,
+    most: null,
     perMinute: null,
+    holdSeconds: null,
+    open: null,
+    breath: null,
     sets: null,
-    spots: null,
-    bothWays: false,
+    places: null,
+    perPlace: false,
+    stroke: null,
     contact: null,
   };
-  const text = line
+  let text = line
     .trim()
     .toLowerCase()
     .replaceAll('×', 'x')
-    .replace(/\bboth ways\b/g, 'bothways')
-    .replace(/(\d)\s+(s|sec|spots?|sets?|x|min)\b/g, '$1$2');
+    .replaceAll('–', '-')
+    .replace(/[\s,]+/g, ' ')
+    .replace(/(\d)\s+(s|sec|spots?|places?|sets?|x|min)\b/g, '$1$2');
   if (!text) throw new InputError('step', 'type the name of a technique, a point or a muscle');
-  if (text.length > 120) throw new InputError('step', 'the line is too long; at most 120 characters are accepted');
-  for (const word of text.split(/[\s,]+/)) {
-    const dose = /^(\d+(?:\.\d+)?)(x|s|sec|min|spots?|sets?|\/min|bpm)$/.exec(word);
-    if (dose) {
-      const value = Number(dose[1]);
-      const unit = dose[2]!;
-      if (unit === 'x') out.count = inRange(Math.round(value), 'count', BOUNDS.count, '');
-      else if (unit === 's' || unit === 'sec') out.seconds = inRange(value, 'hold', BOUNDS.holdSeconds, ' s');
-      else if (unit === 'min') out.seconds = inRange(value * 60, 'hold', BOUNDS.holdSeconds, ' s');
-      else if (unit === '/min' || unit === 'bpm') out.perMinute = inRange(value, 'tempo', BOUNDS.perMinute, ' per min');
-      else if (unit.startsWith('spot')) out.spots = inRange(Math.round(value), 'spots', BOUNDS.spots, '');
-      else out.sets = inRange(Math.round(value), 'sets', BOUNDS.sets, '');
-    } else if ((PRESSURES as readonly string[]).includes(word)) out.pressure = word as Pressure;
-    else if (word in SIDES) out.mode = SIDES[word]!;
-    else if (word === 'bothways') out.bothWays = true;
+  if (text.length > LINE_LETTERS)
+    throw new InputError('step', `the line is too long; at most ${LINE_LETTERS} characters are accepted`);
+  for (const [pattern, take] of GRAMMAR) {
+    const found = pattern.exec(text);
+    if (!found) continue;
+    take(out, found);
+    text = `${text.slice(0, found.index)} ${text.slice(found.index + found[0].length)}`.replace(/\s+/g, ' ').trim();
+  }
+  for (const word of text.split(' ').filter(Boolean)) {
+    if ((PRESSURES as readonly string[]).includes(word) && !out.pressure) out.pressure = word as Pressure;
+    else if (Object.hasOwn(SIDES, word) && !out.mode) out.mode = SIDES[word]!;
     else {
-      if (word in CONTACT_WORDS && !out.contact) out.contact = CONTACT_WORDS[word]!;
+      if (Object.hasOwn(CONTACT_WORDS, word) && !out.contact) out.contact = CONTACT_WORDS[word]!;
       out.words.push(word);
     }
   }
@@ -97,85 +193,11 @@ export function readTypedLine(line: string): TypedLine {
   return out;
 }
 
-/** How well a technique answers the words: 0 = not at all. Words may stand for technique, muscle, point, region or complaint. */
-function matchScore(technique: Technique, words: readonly string[]): number {
-  const name = technique.name.toLowerCase();
-  const where = [
-    ...technique.regions,
-    ...technique.muscles,
-    ...technique.points,
-    ...technique.places.map((p) => p.id),
-    ...technique.serves,
-  ]
-    .join(' ')
-    .toLowerCase();
-  const how = [technique.id, technique.motion, ...technique.contacts, technique.direction].join(' ').toLowerCase();
-  let score = 0;
-  for (const word of words) {
-    const stem = word.length > 4 ? word.replace(/s$/, '') : word;
-    const s = name.split(/[\s,]+/).some((w) => w.startsWith(stem))
-      ? 5
-      : name.includes(stem)
-        ? 4
-        : where.includes(stem)
-          ? 3
-          : how.includes(stem)
-            ? 2
-            : 0;
-    if (!s) return 0;
-    score += s;
-  }
-  return score + 1 / (1 + technique.name.length / 100);
-}
-
-/** Techniques that answer the words, best first. */
-export function searchTechniques(techniques: Iterable<Technique>, words: readonly string[]): Technique[] {
-  return [...techniques]
-    .map((technique) => ({ technique, score: matchScore(technique, words) }))
-    .filter((m) => m.score > 0)
-    .sort((a, b) => b.score - a.score || a.technique.name.localeCompare(b.technique.name))
-    .map((m) => m.technique);
-}
-
-/** Techniques for a typed line: all words, or all but a contact word that no technique answers to. */
-export function techniquesForLine(typed: TypedLine, techniques: Iterable<Technique>): Technique[] {
-  const all = [...techniques];
-  const exact = searchTechniques(all, typed.words);
-  if (exact.length) return exact;
-  const withoutContact = typed.words.filter((w) => !(w in CONTACT_WORDS));
-  return withoutContact.length ? searchTechniques(all, withoutContact) : [];
-}
-
-/** The step that a typed line asks for: the technique's own, with what was typed put in. */
-export function stepFromLine(typed: TypedLine, technique: Technique, id: string): Step {
-  const step = newStep(technique, id);
-  const dose = {
-    ...step.dose,
-    spots: typed.spots ?? step.dose.spots,
-    parts: step.dose.parts.map((p) => adjusted(p, typed)),
-  };
-  if (typed.seconds !== null && !dose.parts.some((p) => p.kind === 'hold' || p.kind === 'open'))
-    dose.parts = [{ kind: 'hold', seconds: typed.seconds }];
-  const mayUse = typed.contact && CONTACTS.includes(typed.contact) && technique.contacts.includes(typed.contact);
-  return {
-    ...step,
-    dose,
-    contact: mayUse ? typed.contact! : step.contact,
-    pressure: typed.pressure && step.pressure ? typed.pressure : step.pressure,
-    sides: { ...step.sides, mode: typed.mode ?? step.sides.mode, sets: typed.sets ?? step.sides.sets },
-  };
-}
-
-function adjusted(part: DosePart, typed: TypedLine): DosePart {
-  if (part.kind === 'beats')
-    return {
-      ...part,
-      count: typed.count ?? part.count,
-      countMost: typed.count !== null ? null : part.countMost,
-      perMinute: typed.perMinute ?? part.perMinute,
-      directions: typed.bothWays ? 2 : part.directions,
-    };
-  if (part.kind === 'hold' && typed.seconds !== null) return { ...part, seconds: typed.seconds };
-  if (part.kind === 'open' && typed.seconds !== null) return { kind: 'hold', seconds: typed.seconds };
-  return part;
-}
+/** The two-way form of a stroke as a technique does it. */
+export const strokeFor = (typed: TypedLine['stroke'], usual: Stroke): Stroke => {
+  const circles = usual === 'circles-one-way' || usual === 'circles-both-ways';
+  if (typed === null) return usual;
+  if (typed === 'both-ways') return circles ? 'circles-both-ways' : 'one-way-then-other';
+  if (typed === 'one-way') return circles ? 'circles-one-way' : 'one-way';
+  return 'to-and-fro';
+};

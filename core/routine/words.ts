@@ -1,36 +1,46 @@
 import { roundHalfAway } from '../words/index.ts';
-import type { DosePart, Step } from './model.ts';
+import { goesBothWays, type BreathPhaseLength, type DosePart, type Step } from './model.ts';
 
 const plain = (v: number): string => String(roundHalfAway(v, 1));
 
-/** One part of a dose in short words: "20 s", "10 pulses both ways", "6 breaths 4/6", "until it softens, about 45 s". */
-export function partWords(part: DosePart): string {
+/** "4/6", "4/7/8", "2+1/6": in, a second sip after a plus, hold, out, rest. */
+export const breathWords = (phases: readonly BreathPhaseLength[]): string =>
+  phases.map((p, i) => `${i === 0 ? '' : p.what === 'in-again' ? '+' : '/'}${plain(p.seconds)}`).join('');
+
+/** One part of a dose in short words: "20 s", "10 circles", "6 breaths 4/6", "until it softens, about 45 s". */
+function partWords(part: DosePart): string {
   switch (part.kind) {
     case 'hold':
       return `${plain(part.seconds)} s`;
     case 'beats':
-      return `${part.count}${part.countMost ? `–${part.countMost}` : ''} ${part.unit}${part.directions === 2 ? ' both ways' : ''}`;
-    case 'breath': {
-      const { inSeconds, holdInSeconds, outSeconds, holdOutSeconds } = part.pattern;
-      const pattern = holdOutSeconds
-        ? [inSeconds, holdInSeconds, outSeconds, holdOutSeconds]
-        : holdInSeconds
-          ? [inSeconds, holdInSeconds, outSeconds]
-          : [inSeconds, outSeconds];
-      return `${part.cycles} breaths ${pattern.map(plain).join('/')}`;
-    }
+      return `${part.count}${part.most ? `–${part.most}` : ''} ${part.unit}`;
+    case 'breath':
+      return `${part.cycles} breaths ${breathWords(part.phases)}`;
     case 'open':
-      return `until ${part.until}, about ${plain(part.estimateSeconds)} s`;
+      return `until ${part.until}, about ${plain(part.usualSeconds)} s`;
     case 'check':
       return `${part.what}, ${plain(part.seconds)} s`;
+    case 'test':
+      return `read ${part.measure.replaceAll('-', ' ')}, ${plain(part.seconds)} s`;
   }
 }
 
-/** The dose of a step in short words: "3 spots × 20 s", "2 sets of 10 s + 10 pulses". */
-export function doseWords(step: Pick<Step, 'dose' | 'sides'>): string {
-  const parts = step.dose.parts.map(partWords).join(' + ');
-  const counted = step.dose.parts.every((p) => p.kind === 'beats' && p.per === 'pass');
-  const spots = step.dose.spots > 1 && !counted ? `${step.dose.spots} spots × ${parts}` : parts;
-  const sets = step.sides.sets > 1 ? `${step.sides.sets} sets of ${spots}` : spots;
+/** The dose of a step in short words: "3 places × 20 s", "2 sets of 10 s + 10 pulses", "10 circles both ways". */
+export function doseWords(step: Pick<Step, 'dose' | 'sides' | 'path' | 'stroke'>): string {
+  const counted = step.dose.parts.some((p) => p.kind === 'beats');
+  const way = !counted
+    ? ''
+    : goesBothWays(step.stroke)
+      ? ' both ways'
+      : step.stroke === 'to-and-fro'
+        ? ' there and back'
+        : '';
+  const parts = step.dose.parts.map((p) => `${partWords(p)}${p.kind === 'beats' ? way : ''}`).join(' + ');
+  const places = step.dose.perPlace && step.path.length > 1 ? `${step.path.length} places × ${parts}` : parts;
+  const sets = step.sides.sets > 1 ? `${step.sides.sets} sets of ${places}` : places;
   return step.sides.extra ? `${sets}, ${step.sides.extra.sets} more ${step.sides.extra.side}` : sets;
 }
+
+/** "light", "light, back feather", "no pressure". */
+export const pressureWords = ({ pressure }: Pick<Step, 'pressure'>): string =>
+  pressure ? `${pressure.there}${pressure.back ? `, back ${pressure.back}` : ''}` : 'no pressure';

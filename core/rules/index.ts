@@ -1,4 +1,8 @@
 /** What a good routine keeps to: rules as data, findings, fixes. */
-// Holding a routine against every rule.
-export { checkRoutine, type Finding } from './check.ts';
-export type { FixAction } from './types.ts';
+// The rows, and what a row may say.
+export { RULES } from './rows.ts';
+export type { Rule } from './rule.ts';
+// Holding a routine against them, and mending it.
+export { checkRoutine, orderOf } from './check.ts';
+export { applyFix } from './fix.ts';
+export type { FixAction, RuleFinding } from './types.ts';

@@ -1,109 +1,122 @@
 import { screen } from '../limits/index.ts';
-import { applyFix, type Routine, type Step } from '../routine/index.ts';
+import type { Routine } from '../routine/index.ts';
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
-import { routineFrom, routineOf, stepOf } from '../../tests/support/routines.ts';
+import { PRESSURES } from '../words/index.ts';
+import { at, routineFrom, routineOf, stepOf } from '../../tests/support/routines.ts';
+import { RULE_CASES } from '../../tests/support/rule-cases.ts';
 import { CATALOGUE, TECHNIQUES } from '../../reference/catalogue.ts';
 import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
-import { checkRoutine, RULES } from './check.ts';
+import { checkRoutine } from './check.ts';
+import { applyFix } from './fix.ts';
+import { RULES } from './rows.ts';
+import type { Rule, Selector } from './rule.ts';
 
 const found = (r: Routine, rule: string, screening: Parameters<typeof checkRoutine>[2] = null) =>
   checkRoutine(r, CATALOGUE, screening).filter((f) => f.rule === rule);
-/** The routine after the first fix that a rule proposes. */
-const mended = (r: Routine, rule: string, screening: Parameters<typeof checkRoutine>[2] = null) =>
-  applyFix(r, found(r, rule, screening)[0]!.fix!.action, CATALOGUE);
-const pressed =
-  (pressure: Step['pressure']) =>
-  (s: Step): Step => ({ ...s, pressure });
 
 test('every rule has an id of its own, a reason and a source', () => {
   expect(new Set(RULES.map((r) => r.id)).size).toBe(RULES.length);
   for (const rule of RULES) expect(rule.reason.length > 10 && rule.source.length > 5).toBe(true);
-  expect(RULES.length).toBeGreaterThanOrEqual(8);
 });
 
-/** One routine that breaks each rule, and the fix that mends it. */
-describe('each rule speaks when it should and is quiet after its fix', () => {
-  const cases: [rule: string, Routine][] = [
-    ['open-before-draining', routineFrom(['neck-side-drain', 'temple-circles', 'temple-neck-drain', 'terminus-close'])],
-    ['close-in-reverse', routineFrom(['collarbone-pump', 'neck-side-drain', 'temple-circles'])],
-    ['drainage-order', routineFrom(['collarbone-pump', 'temple-circles', 'terminus-close', 'temple-neck-drain'])],
-    ['neck-before-face', routineFrom(['temple-circles', 'skull-base-circles'])],
-    ['release-before-exercise', routineFrom(['lower-lid-lift', 'brow-pinch-walk'])],
-    ['soothe-after-firm', routineOf([stepOf('masseter-melt', 'a'), stepOf('masseter-pin-open', 'b', pressed('firm'))])],
-    ['light-before-firm', routineOf([stepOf('masseter-pin-open', 'a', pressed('firm'))])],
-    ['fits-the-time', routineFrom(['masseter-warm-hold', 'masseter-melt', 'masseter-pin-open'], { budgetMinutes: 3 })],
-    [
-      'both-sides-of-neck',
-      routineOf([stepOf('scm-pinch-walk', 'a', (s) => ({ ...s, sides: { ...s.sides, mode: 'together' } }))]),
-    ],
-    [
-      'even-sides',
-      routineOf([stepOf('masseter-pin-open', 'a', (s) => ({ ...s, sides: { ...s.sides, mode: 'left' } }))]),
-    ],
-    [
-      'keep-off',
-      routineOf([
-        stepOf('jaw-angle-press', 'a', (s) => ({ ...s, places: [{ kind: 'keep-off', id: 'jaw-joint' }, ...s.places] })),
-      ]),
-    ],
-    ['pressure-in-range', routineOf([stepOf('temple-circles', 'a', pressed('deep'))])],
-    ['glide-for-strokes', routineOf([stepOf('forehead-sweep', 'a', pressed('light'))])],
-  ];
-  test.each(cases)('%s', (rule, routine) => {
-    const findings = found(routine, rule);
-    expect(findings).not.toEqual([]);
-    expect(findings[0]!.title.length).toBeGreaterThan(10);
-    expect(findings[0]!.fix).not.toBeNull();
-    expect(found(mended(routine, rule), rule)).toEqual([]);
-  });
+/** The cases that a set of rules does not meet, by name. */
+const unmet = (rules: readonly Rule[]): string[] =>
+  RULE_CASES.filter(({ rule, severity, says, routine, screening }) => {
+    const findings = checkRoutine(routine, CATALOGUE, screening ?? null, rules).filter((f) => f.rule === rule);
+    return says ? !(findings[0]?.severity === severity && findings[0].title.includes(says)) : findings.length > 0;
+  }).map((c) => `${c.rule}: ${c.what}`);
+
+describe('cases', () => {
+  test.each(RULE_CASES.map((c) => [`${c.rule}: ${c.what}`, c] as const))(
+    '%s',
+    (_name, { rule, severity, says, routine, screening }) => {
+      const findings = found(routine, rule, screening ?? null);
+      if (!says) return expect(findings).toEqual([]);
+      expect(findings[0]).toMatchObject({ severity, title: expect.stringContaining(says) });
+      // What a rule proposes mends what it found.
+      const { fix } = findings[0]!;
+      if (fix) expect(found(applyFix(routine, fix.action, CATALOGUE), rule, screening ?? null)).toEqual([]);
+    },
+  );
+  test('every rule has one in which it speaks', () =>
+    expect(RULES.map((r) => r.id).filter((id) => !RULE_CASES.some((c) => c.rule === id && c.says))).toEqual([]));
 });
 
-describe('what is never pressed', () => {
-  test('under the eye at most light', () => {
-    const r = routineOf([stepOf('under-eye-four-points', 'a', pressed('medium'))]);
-    const stops = checkRoutine(r, CATALOGUE).filter((f) => f.severity === 'stop');
-    expect(stops.some((f) => f.title.includes('light at most'))).toBe(true);
-  });
-  test('pressure on the way back counts too', () => {
-    const r = routineOf([
-      stepOf('under-eye-four-points', 'a', (s) => ({ ...s, pressure: 'feather', returnPressure: 'firm' })),
-    ]);
-    expect(checkRoutine(r, CATALOGUE).some((f) => f.severity === 'stop')).toBe(true);
-  });
-  test('a routine of the demo passes without a stop', () =>
-    expect(
-      checkRoutine(
-        routineFrom(['slow-breaths', 'collarbone-pump', 'temple-circles', 'terminus-close']),
-        CATALOGUE,
-      ).filter((f) => f.severity === 'stop'),
-    ).toEqual([]));
+/** Every way in which a row can be taken away or weakened by one notch. */
+function weakened(): [string, readonly Rule[]][] {
+  const out: [string, readonly Rule[]][] = [];
+  const change = (what: string, rule: Rule, to: Rule) =>
+    out.push([`${rule.id}: ${what}`, RULES.map((r) => (r === rule ? to : r))]);
+  for (const rule of RULES) {
+    out.push([`${rule.id}: taken away`, RULES.filter((r) => r !== rule)]);
+    if (rule.severity === 'stop') change('only a warning', rule, { ...rule, severity: 'warn' });
+    if (rule.when) change('always', rule, { ...rule, when: null });
+    if (rule.kind === 'cap' && rule.most !== 'own') {
+      const rank = PRESSURES.indexOf(rule.most);
+      for (const by of [-1, 1])
+        if (PRESSURES[rank + by])
+          change(`${PRESSURES[rank + by]} instead of ${rule.most}`, rule, { ...rule, most: PRESSURES[rank + by]! });
+    }
+    if (rule.kind === 'load') change('a tenth longer', rule, { ...rule, mostSeconds: rule.mostSeconds * 1.1 });
+    if (rule.kind === 'balance' && rule.asks === 'even') {
+      change('two seconds more', rule, { ...rule, withinSeconds: rule.withinSeconds + 2 });
+      change('two seconds less', rule, { ...rule, withinSeconds: rule.withinSeconds - 2 });
+    }
+    const selectors: [string, Selector][] =
+      rule.kind === 'precedence'
+        ? [
+            ['these', rule.these],
+            ['those', rule.those],
+          ]
+        : 'of' in rule
+          ? [['of', rule.of]]
+          : [];
+    for (const [name, of] of selectors) {
+      const put = (to: Selector) => ({ ...rule, [name]: to }) as Rule;
+      for (const key of ['region', 'motion', 'contact'] as const)
+        for (const one of of[key] ?? [])
+          change(
+            `${name} without ${one}`,
+            rule,
+            put({ ...of, [key]: (of[key] as string[]).filter((x) => x !== one) as never }),
+          );
+      for (const key of ['pressureFrom', 'bothSides', 'role', 'notRole', 'worksNot', 'notPhase'] as const)
+        if (of[key] !== undefined) change(`${name} whatever its ${key}`, rule, put({ ...of, [key]: undefined }));
+    }
+  }
+  return out;
+}
+const WEAKER = weakened();
+
+test(`each of ${WEAKER.length} ways to take away or weaken one of ${RULES.length} rules fails a case`, () => {
+  expect(unmet(RULES)).toEqual([]);
+  expect(WEAKER.filter(([, rules]) => unmet(rules).length === 0).map(([what]) => what)).toEqual([]);
 });
 
-describe('school settings switch rules off', () => {
-  test('neck first', () =>
+test('a routine of the demo passes without a stop', () =>
+  expect(
+    checkRoutine(
+      routineFrom(['slow-breaths', 'collarbone-pump', 'temple-circles', 'terminus-close']),
+      CATALOGUE,
+    ).filter((f) => f.severity === 'stop'),
+  ).toEqual([]));
+
+describe('the school of a routine decides where schools differ', () => {
+  const late = ['temple-circles', 'skull-base-circles'];
+  test('another school begins elsewhere', () => {
+    expect(found(routineFrom(late), 'neck-before-face')).toHaveLength(1);
+    expect(found(routineFrom(late, { school: 'top-down' }), 'neck-before-face')).toEqual([]);
+  });
+  test('a school nobody knows is taken for the usual one', () =>
+    expect(found(routineFrom(late, { school: 'unheard-of' }), 'neck-before-face')).toHaveLength(1));
+  test('a routine may depart from its school', () =>
     expect(
       found(
-        routineFrom(['temple-circles', 'skull-base-circles'], {
-          order: { begin: 'any', exercise: 'after-release', drainage: 'open-and-close' },
+        routineFrom(late, {
+          order: { begin: 'any', exercise: 'after-release', drainage: 'open-and-close', reason: 'the neck was done' },
         }),
         'neck-before-face',
-      ),
-    ).toEqual([]));
-  test('release first', () =>
-    expect(
-      found(
-        routineFrom(['lower-lid-lift', 'brow-pinch-walk'], {
-          order: { begin: 'neck', exercise: 'any', drainage: 'open-and-close' },
-        }),
-        'release-before-exercise',
-      ),
-    ).toEqual([]));
-  test('drainage', () =>
-    expect(
-      found(
-        routineFrom(['neck-side-drain'], { order: { begin: 'neck', exercise: 'any', drainage: 'none' } }),
-        'open-before-draining',
       ),
     ).toEqual([]));
 });
@@ -124,43 +137,16 @@ describe('balance', () => {
   });
 });
 
-describe('hands', () => {
-  test('thumbs without a break', () => {
-    const long = routineOf([
-      stepOf('skull-base-circles', 'a', (s) => ({
-        ...s,
-        contact: 'thumb',
-        dose: { ...s.dose, parts: [{ kind: 'hold', seconds: 130 }], spots: 1 },
-      })),
-    ]);
-    expect(found(long, 'thumb-load')[0]!.title).toContain('without a break');
-  });
-  test('another contact between is a break', () => {
-    const hold = (id: string, contact: Step['contact']) =>
-      stepOf('skull-base-circles', id, (s) => ({
-        ...s,
-        contact,
-        dose: { ...s.dose, parts: [{ kind: 'hold', seconds: 70 }], spots: 1 },
-      }));
-    expect(found(routineOf([hold('a', 'thumb'), hold('b', 'fingertips'), hold('c', 'thumb')]), 'thumb-load')).toEqual(
-      [],
-    );
-  });
-});
-
 describe('order of findings and cost', () => {
   test('stops come first, then by step', () => {
-    const r = routineOf([
-      stepOf('temple-circles', 'a', pressed('deep')),
-      stepOf('under-eye-four-points', 'b', pressed('firm')),
-    ]);
+    const r = routineOf([stepOf('temple-circles', 'a', at('deep')), stepOf('under-eye-four-points', 'b', at('firm'))]);
     const weights = checkRoutine(r, CATALOGUE).map((f) => ['stop', 'warn', 'hint'].indexOf(f.severity));
     expect(weights).toEqual([...weights].sort((a, b) => a - b));
   });
   test('a technique nobody knows is named with its step', () =>
     expect(() =>
       checkRoutine(routineOf([{ ...stepOf('temple-circles'), technique: 'levitation' }]), CATALOGUE),
-    ).toThrow('steps[0].technique: "levitation" is not a known technique'));
+    ).toThrow('step 1: "levitation" is not a known technique'));
   test('a long routine gives one finding per rule and step at most', () => {
     const many = routineOf(Array.from({ length: 60 }, (_, i) => stepOf('temple-circles', `s${i}`)));
     const findings = checkRoutine(many, CATALOGUE);
@@ -181,7 +167,7 @@ describe('nothing the screening bans gets through, whatever is built', () => {
     .map((steps) =>
       routineOf(
         steps.map(({ technique, pressure }, i) =>
-          stepOf(technique, `s${i}`, (s) => (s.pressure ? { ...s, pressure: pressure as Step['pressure'] } : s)),
+          stepOf(technique, `s${i}`, (s) => (s.pressure ? at(pressure)(s) : s)),
         ),
       ),
     );

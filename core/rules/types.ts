@@ -1,15 +1,13 @@
 import type { Breach, Screening } from '../limits/index.ts';
-import type { Catalogue, Cue, Routine, Step, Technique, Totals } from '../routine/index.ts';
-import type { Contact, Pressure } from '../words/index.ts';
-
-/** stop: may not stay as it is. warn: looks wrong, may be intended. hint: worth knowing. */
-export type RuleSeverity = 'stop' | 'warn' | 'hint';
+import type { Catalogue, Cue, OrderProfile, Routine, Step, Technique, Totals } from '../routine/index.ts';
+import type { Contact, Pressure, Role } from '../words/index.ts';
+import type { RuleSeverity } from './rule.ts';
 
 /** A change the program can make by itself. */
 export type FixAction =
   | { do: 'set-pressure'; stepId: string; pressure: Pressure }
   | { do: 'set-contact'; stepId: string; contact: Contact }
-  | { do: 'insert'; technique: string; at: number }
+  | { do: 'insert'; role: Role; at: number }
   | { do: 'move'; stepId: string; to: number }
   | { do: 'remove'; stepId: string }
   | { do: 'each-side'; stepId: string }
@@ -18,7 +16,9 @@ export type FixAction =
   | { do: 'drop-place'; stepId: string }
   | { do: 'shorten-to-budget' };
 
-export interface Finding {
+/** What a rule has to say about a routine. */
+export interface RuleFinding {
+  /** Id of the rule. */
   rule: string;
   severity: RuleSeverity;
   /** Steps it is about, in order. */
@@ -30,31 +30,29 @@ export interface Finding {
   fix: { label: string; action: FixAction } | null;
 }
 
+/** What one kind of rule says: the rest comes from the row. */
+export type Said = Pick<RuleFinding, 'stepIds' | 'title' | 'fix'>;
+
 /** One step with what is known about its technique. */
 export interface Placed {
   step: Step;
   technique: Technique;
+  /** Among all steps of the routine. */
   index: number;
 }
 
-interface RuleContext {
+/** Everything a rule may look at, worked out once for all of them. */
+export interface RuleContext {
   routine: Routine;
+  /** As the school of the routine and its own departure from it say. */
+  order: OrderProfile;
   steps: readonly Placed[];
   cues: readonly Cue[];
   totals: Totals;
   screening: Screening | null;
-  /** What each step runs into, by its index; worked out once for all rules. */
+  /** What each step runs into, by its index. */
   breaches: readonly (readonly Breach[])[];
   catalogue: Catalogue;
-}
-
-/** A rule as data: its id, why it is there, and a check that walks the steps once. */
-export interface Rule {
-  id: string;
-  severity: RuleSeverity;
-  reason: string;
-  source: string;
-  check: (context: RuleContext) => Omit<Finding, 'rule' | 'severity' | 'reason'>[];
 }
 
 export const nameOf = ({ step, technique }: Placed): string => step.label ?? technique.name;

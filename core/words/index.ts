@@ -10,5 +10,5 @@ export { COMPLAINT_KINDS, COMPLAINT_NAMES, complaintName, type ComplaintKind } f
 // How: pressure, what touches, how it moves, what kind of work, in which phase.
 export { lighterOf, oneFirmer, oneLighter, PRESSURE_KPA, pressureRank, PRESSURES, type Pressure } from './pressure.ts';
 export { CONTACTS, MOTIONS, PLACE_KINDS, type Contact, type Motion, type PlaceRef } from './touch.ts';
-export type { School, WorkWord } from './work.ts';
+export type { Craft, Role, WorkWord } from './work.ts';
 export { PHASE_NAMES, PHASES, type Phase } from './phases.ts';

@@ -21,7 +21,7 @@ export type WorkWord =
   | 'pincer';
 
 /** Ways of teaching and working; where they differ is a setting, not a truth. */
-export type School =
+export type Craft =
   | 'hand-massage'
   | 'breathwork'
   | 'lymph-drainage'
@@ -34,3 +34,14 @@ export type School =
   | 'ball-release'
   | 'reflex-probe'
   | 'microcurrent-glide';
+
+/** What a technique does for a routine, so that no rule has to name a technique. */
+export type Role =
+  /** Opens the collarbone hollow before anything is drained there. */
+  | 'opens-collarbone'
+  /** Ends a drainage at the collarbone hollow. */
+  | 'closes-collarbone'
+  /** Puts oil or cream on. */
+  | 'spreads-glide'
+  /** Calms after firm work. */
+  | 'soothes';

@@ -1,8 +1,8 @@
+import type { Visit } from '../../core/record/index';
 import { screen, type Screening } from '../../core/limits/index';
 import { findClient } from '../db/queries/clients.server';
 import { overridesOf } from '../db/queries/overrides.server';
 import { cautionsOf } from '../db/queries/practice.server';
-import type { Visit } from '../db/queries/visits.server';
 
 /** How a visit is screened, with the practice's own rules and what was overridden in writing; for any state of it. */
 export async function screeningOf(

@@ -128,7 +128,8 @@ test('keep as a template, start from it in another visit, take it as a file', as
   expect(await file.json()).toMatchObject({
     format: 'velvet-compass/routine',
     name: 'Temples and palms',
-    steps: [{}, {}],
+    schemaVersion: 2,
+    items: [{}, {}],
   });
 });
 

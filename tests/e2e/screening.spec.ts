@@ -117,12 +117,12 @@ test('what screening bans cannot be added, by any way', async ({ page }) => {
         kind: 'routine',
         routine: {
           ...version.routine,
-          steps: [
+          items: [
             {
-              ...((version.routine as { steps: object[] }).steps[0] as object),
+              ...((version.routine as { items: object[] }).items[0] as object),
               id: 'x',
               technique: 'hegu-web',
-              places: [{ kind: 'point', id: 'LI4' }],
+              path: [{ kind: 'point', id: 'LI4' }],
             },
           ],
         },

@@ -1,7 +1,8 @@
-import { parseRoutine, ROUTINE_JSON_SCHEMA } from '../../core/routine/index.ts';
+import { readRoutine, ROUTINE_JSON_SCHEMA } from '../../core/routine/index.ts';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { describe, expect, test } from 'vitest';
 import { ROUTINES } from '../../demo/routines.ts';
 import { TECHNIQUES } from '../../reference/catalogue.ts';
@@ -13,7 +14,7 @@ const example = JSON.parse(readFileSync('docs/formats/routine.example.json', 'ut
 const valid = new Ajv2020({ strict: true, allErrors: false }).compile(published);
 const reads = (value: unknown): boolean => {
   try {
-    parseRoutine(value);
+    readRoutine(value);
     return true;
   } catch {
     return false;
@@ -29,6 +30,36 @@ describe('the files in docs/formats', () => {
     expect([valid(example), reads(example)]).toEqual([true, true]));
   test('every technique’s own step is valid', () => {
     for (const t of TECHNIQUES) expect(valid(routineFrom([t.id])), t.id).toBe(true);
+  });
+});
+
+/** Files written by hand, one for each thing the document can say, and one for each thing it must not. */
+describe('hand-made files', () => {
+  const folder = 'tests/published/routine-files';
+  const first = (name: string) => JSON.parse(readFileSync(join(folder, name), 'utf8')) as unknown;
+  const names = readdirSync(folder);
+  test.each(names.filter((n) => n.startsWith('good-')))('%s is taken by Ajv and by our reader', (name) =>
+    expect([valid(first(name)), reads(first(name))], JSON.stringify(valid.errors)).toEqual([true, true]),
+  );
+  test.each(names.filter((n) => n.startsWith('bad-')))('%s is refused by Ajv and by our reader', (name) =>
+    expect([valid(first(name)), reads(first(name))]).toEqual([false, false]),
+  );
+  test('there are good ones and bad ones', () => {
+    expect(names.filter((n) => n.startsWith('good-')).length).toBeGreaterThanOrEqual(3);
+    expect(names.filter((n) => n.startsWith('bad-')).length).toBeGreaterThanOrEqual(10);
+  });
+  test('a file of version 3 is refused with its number', () =>
+    expect(() => readRoutine(first('bad-version-3.json'))).toThrow('this file has version 3'));
+});
+
+describe('version 1', () => {
+  const schema1 = JSON.parse(readFileSync('docs/formats/routine-1.schema.json', 'utf8')) as object;
+  const example1 = JSON.parse(readFileSync('docs/formats/routine-1.example.json', 'utf8')) as unknown;
+  test('its own schema stands beside the present one, and what it takes is read', () => {
+    expect(new Ajv2020({ strict: true }).compile(schema1)(example1)).toBe(true);
+    expect(valid(example1)).toBe(false);
+    expect(reads(example1)).toBe(true);
+    expect(valid(JSON.parse(JSON.stringify(readRoutine(example1))))).toBe(true);
   });
 });
 
@@ -51,7 +82,7 @@ describe('schema and reader agree on damaged files', () => {
         for (const key of path.slice(0, -1)) at = at[key] as Record<string, unknown>;
         at[path.at(-1)!] = value;
         // What the schema cannot say is said by the reader alone: it may be the stricter one in these fields only.
-        const readerKnowsMore = ['id', 'estimateSeconds', 'leastSeconds', 'mostSeconds', 'countMost', 'count'].includes(
+        const readerKnowsMore = ['id', 'usualSeconds', 'leastSeconds', 'mostSeconds', 'most', 'count', 'what'].includes(
           path.at(-1)!,
         );
         if (!valid(copy)) expect(reads(copy), `${path.join('.')} = ${JSON.stringify(value)}`).toBe(false);

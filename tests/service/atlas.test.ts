@@ -95,7 +95,7 @@ describe('the names that changed', () => {
       thyroid: 'no',
       'trigeminal-neuralgia': 'no',
     });
-    expect((await findTemplate(mine.practiceId, templateId))!.body.steps).toEqual(routine.steps);
+    expect((await findTemplate(mine.practiceId, templateId))!.body.items).toEqual(routine.items);
   });
   test('the tables of cautions and nodes hold the new ones only', () => {
     const text = readFileSync('reference/facts/techniques/frame.ts', 'utf8');

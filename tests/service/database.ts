@@ -1,3 +1,4 @@
+import type { Client } from '../../core/record/index.ts';
 import { randomBytes } from 'node:crypto';
 import { Client as Connection } from 'pg';
 import { inject } from 'vitest';
@@ -5,7 +6,7 @@ import { QueryTypes, type Sequelize } from 'sequelize';
 import { closeDatabase as closeApp, connect } from '../../server/db/connection.ts';
 import { prepareDatabase } from '../../server/db/prepare.ts';
 import { createPractice } from '../../server/db/queries/accounts.server.ts';
-import { createClient, findClient, type Client } from '../../server/db/queries/clients.server.ts';
+import { createClient, findClient } from '../../server/db/queries/clients.server.ts';
 import { createVisit } from '../../server/db/queries/visits.server.ts';
 
 /** A database of this test file's own, with all tables. */

@@ -1,4 +1,4 @@
-import { parseRoutine } from '../../core/routine/index.ts';
+import { readRoutine } from '../../core/routine/index.ts';
 import type { RouteConfigEntry } from '@react-router/dev/routes';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, expect, inject, test } from 'vitest';
@@ -412,7 +412,7 @@ test(`${REQUESTS} odd requests over all ${PATTERNS.length} addresses`, async () 
     'select v.id, v.version, v.routine, (select count(*)::int from visit_writes w where w.visit_id = v.id) as writes from visits v',
   )) as [{ id: string; version: number; routine: unknown; writes: number }[], unknown];
   expect(visits.filter((v) => v.version !== v.writes + 1)).toEqual([]);
-  for (const v of visits) if (v.routine) parseRoutine(v.routine);
+  for (const v of visits) if (v.routine) readRoutine(v.routine);
   // What was made is in the trail and the other way round: both are one transaction, or neither is there.
   for (const [table, what] of [
     ['clients', 'client-added'],

@@ -1,13 +1,18 @@
-import { EMPTY_FINDINGS, EMPTY_RECORD, EMPTY_SCREEN } from '../../core/record/index.ts';
+import {
+  EMPTY_FINDINGS,
+  EMPTY_RECORD,
+  EMPTY_SCREEN,
+  type Visit,
+  type Working,
+  workingOf,
+} from '../../core/record/index.ts';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, expect, inject, test } from 'vitest';
 import { answerOf } from '../../app/rooms/visit/session/post.ts';
 import { SaveQueue, type Kept } from '../../app/rooms/visit/session/save-queue.ts';
-import { workingOf, type Working } from '../../app/rooms/visit/session/working.ts';
 import { seeded } from '../../demo/random.ts';
 import type { Served } from '../../scripts/lib/server.ts';
 import { connect } from '../../server/db/connection.ts';
-import type { Visit } from '../../server/db/queries/visits.server.ts';
 import { freshDatabase, serveForTests, Visitor } from '../support/serving.ts';
 
 const KILLS = 20;

@@ -1,4 +1,4 @@
-import type { GuideEvent } from '../../core/guide/index.ts';
+import type { GuideEvent, PlainKind } from '../../core/guide/index.ts';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
 import { openRun, runsOfVisit, takeEvents } from '../../server/db/queries/runs.server.ts';
@@ -27,12 +27,16 @@ beforeEach(async () => {
 });
 afterAll(closeDatabase);
 
-const event = (kind: GuideEvent['kind'], atMs: number, text?: string): GuideEvent => ({
-  id: randomUUID(),
-  kind,
-  atMs,
-  ...(text === undefined ? {} : { text }),
-});
+const event = (kind: PlainKind | 'stop' | 'note', atMs: number, text = ''): GuideEvent => {
+  const at = { id: randomUUID(), atMs };
+  return kind === 'stop'
+    ? { ...at, kind, reason: text }
+    : kind === 'note'
+      ? { ...at, kind, words: text }
+      : { ...at, kind };
+};
+/** A run as a device asks for it, under an id of its own. */
+const open = (practiceId: string, visit: string, id: string = randomUUID()) => openRun(practiceId, visit, id);
 const T = 1_800_000_000_000;
 /** What the device sends, with the server's clock at the same moment. */
 const take = (runId: string, events: GuideEvent[], nowMs: number) =>
@@ -41,41 +45,41 @@ const take = (runId: string, events: GuideEvent[], nowMs: number) =>
 describe('runs', () => {
   test('two devices that open at once get the same run', async () => {
     const runs = await Promise.all([
-      openRun(tenant.practiceId, visitId),
-      openRun(tenant.practiceId, visitId),
-      openRun(tenant.practiceId, visitId),
+      open(tenant.practiceId, visitId),
+      open(tenant.practiceId, visitId),
+      open(tenant.practiceId, visitId),
     ]);
     expect(new Set(runs.map((r) => r!.id)).size).toBe(1);
   });
   test('a visit without a routine has nothing to run', async () => {
     const empty = await addVisit(tenant, (await addClient(tenant)).id);
-    expect(await openRun(tenant.practiceId, empty)).toBeNull();
+    expect(await open(tenant.practiceId, empty)).toBeNull();
   });
   test('the routine is kept as it was when the run began', async () => {
-    await openRun(tenant.practiceId, visitId);
+    await open(tenant.practiceId, visitId);
     await saveVisit(tenant, visitId, {
       saveId: randomUUID(),
       expectedVersion: 2,
       patch: { kind: 'routine', routine: routineFrom(['temple-circles']) },
     });
-    expect((await runsOfVisit(tenant.practiceId, visitId))[0]!.routine.steps.length).toBe(2);
+    expect((await runsOfVisit(tenant.practiceId, visitId))[0]!.routine.items.length).toBe(2);
   });
   test('each event is taken once, however often it is sent', async () => {
-    const run = (await openRun(tenant.practiceId, visitId))!;
+    const run = (await open(tenant.practiceId, visitId))!;
     const batch = [event('start', T), event('note', T + 5000, 'warm')];
     expect(await take(run.id, batch, T + 6000)).toEqual({ taken: batch.map((e) => e.id), status: 'open' });
     await take(run.id, batch, T + 7000);
     expect((await runsOfVisit(tenant.practiceId, visitId))[0]!.events).toEqual(batch);
   });
   test('events that arrive out of order are replayed in order', async () => {
-    const run = (await openRun(tenant.practiceId, visitId))!;
+    const run = (await open(tenant.practiceId, visitId))!;
     const [start, pause] = [event('start', T), event('pause', T + 10_000)];
     await take(run.id, [pause], T + 11_000);
     await take(run.id, [start], T + 12_000);
     expect((await runsOfVisit(tenant.practiceId, visitId))[0]!.events.map((e) => e.kind)).toEqual(['start', 'pause']);
   });
   test('when time is up the run is done and planned against done is stored', async () => {
-    const run = (await openRun(tenant.practiceId, visitId))!;
+    const run = (await open(tenant.practiceId, visitId))!;
     await take(run.id, [event('start', T)], T);
     expect(await take(run.id, [], T + 80_001)).toMatchObject({ status: 'done' });
     const [stored] = await runsOfVisit(tenant.practiceId, visitId);
@@ -85,21 +89,21 @@ describe('runs', () => {
     ]);
   });
   test('a stop is stored with what each side got, and another run may begin', async () => {
-    const run = (await openRun(tenant.practiceId, visitId))!;
+    const run = (await open(tenant.practiceId, visitId))!;
     await take(run.id, [event('start', T), event('stop', T + 40_000, 'Out of time')], T + 50_000);
     const [stored] = await runsOfVisit(tenant.practiceId, visitId);
     expect(stored).toMatchObject({
       status: 'stopped',
       steps: [{ left: { doneSeconds: 30 }, right: { doneSeconds: 10 } }, { doneSeconds: 0 }],
     });
-    expect((await openRun(tenant.practiceId, visitId))!.id).not.toBe(run.id);
+    expect((await open(tenant.practiceId, visitId))!.id).not.toBe(run.id);
   });
   test('a run that is not there', async () => expect(await take(randomUUID(), [], T)).toBe('missing'));
 });
 
 describe('a run that has ended', () => {
   const ended = async () => {
-    const run = (await openRun(tenant.practiceId, visitId))!;
+    const run = (await open(tenant.practiceId, visitId))!;
     const log = [event('start', T), event('stop', T + 40_000, 'Out of time')];
     await take(run.id, log, T + 50_000);
     return { run, log };
@@ -120,7 +124,7 @@ describe('a run that has ended', () => {
 
 describe('the clock of a run', () => {
   test('is the server’s: a device that says later afterwards ends nothing', async () => {
-    const run = (await openRun(tenant.practiceId, visitId))!;
+    const run = (await open(tenant.practiceId, visitId))!;
     await takeEvents(tenant.practiceId, visitId, run.id, [event('start', T)], T, T);
     expect(await takeEvents(tenant.practiceId, visitId, run.id, [], T + 900_000, T + 10_000)).toMatchObject({
       status: 'open',
@@ -128,7 +132,7 @@ describe('the clock of a run', () => {
     expect(await takeEvents(tenant.practiceId, visitId, run.id, [], T, T + 80_001)).toMatchObject({ status: 'done' });
   });
   test('minds a device whose clock is wrong by hours', async () => {
-    const run = (await openRun(tenant.practiceId, visitId))!;
+    const run = (await open(tenant.practiceId, visitId))!;
     const ahead = 5 * 3_600_000;
     await takeEvents(tenant.practiceId, visitId, run.id, [event('start', T + ahead)], T + ahead, T);
     expect(await takeEvents(tenant.practiceId, visitId, run.id, [], null, T + 79_000)).toMatchObject({
@@ -139,7 +143,7 @@ describe('the clock of a run', () => {
     });
   });
   test('a slow way for the first events hides none of the later ones', async () => {
-    const run = (await openRun(tenant.practiceId, visitId))!;
+    const run = (await open(tenant.practiceId, visitId))!;
     await takeEvents(tenant.practiceId, visitId, run.id, [event('start', T)], T, T + 3000);
     expect(
       await takeEvents(
@@ -153,14 +157,14 @@ describe('the clock of a run', () => {
     ).toMatchObject({ status: 'stopped' });
   });
   test('a slow way for the first events does not hold up the end', async () => {
-    const run = (await openRun(tenant.practiceId, visitId))!;
+    const run = (await open(tenant.practiceId, visitId))!;
     await takeEvents(tenant.practiceId, visitId, run.id, [event('start', T)], T, T + 900);
     expect(await takeEvents(tenant.practiceId, visitId, run.id, [], T + 80_001, T + 80_020)).toMatchObject({
       status: 'done',
     });
   });
   test('refuses what has not happened yet', async () => {
-    const run = (await openRun(tenant.practiceId, visitId))!;
+    const run = (await open(tenant.practiceId, visitId))!;
     await take(run.id, [event('start', T)], T);
     expect(await take(run.id, [event('stop', T + 3_600_000)], T + 1000)).toBe('from-the-future');
     expect((await runsOfVisit(tenant.practiceId, visitId))[0]!.events).toHaveLength(1);

@@ -1,12 +1,7 @@
+import type { Client } from '../../core/record/index.ts';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import {
-  findClient,
-  findClientsByName,
-  listClients,
-  updateClient,
-  type Client,
-} from '../../server/db/queries/clients.server.ts';
+import { findClient, findClientsByName, listClients, updateClient } from '../../server/db/queries/clients.server.ts';
 import { coursesOf, coursesToLookAt } from '../../server/db/queries/courses.server.ts';
 import {
   endsOfClient,
@@ -69,7 +64,7 @@ beforeAll(async () => {
     stage: 'stopped',
     referral: { cautions: [], seeWho: '', outcome: null, outcomeOn: null },
   });
-  runId = (await openRun(theirs.practiceId, visitId))!.id;
+  runId = (await openRun(theirs.practiceId, visitId, randomUUID()))!.id;
 });
 afterAll(closeDatabase);
 
@@ -131,7 +126,7 @@ describe('writing to another practice’s rows does nothing', () => {
     expect(await noteReferralOutcome(mine, stoppedId, 'x', '2027-01-01')).toBe(false);
     expect(await renameTemplate({ ...mine, role: 'owner' }, templateId, 1, 'Taken')).toBe('missing');
     expect(await deleteTemplate({ ...mine, role: 'owner' }, templateId)).toBe('missing');
-    expect(await openRun(p, visitId)).toBeNull();
+    expect(await openRun(p, visitId, randomUUID())).toBeNull();
     expect(await takeEvents(p, visitId, runId, [{ id: randomUUID(), kind: 'start', atMs: 1 }], 2)).toBe('missing');
   });
   test('and nothing of theirs has changed', async () => {

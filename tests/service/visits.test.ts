@@ -1,9 +1,9 @@
-import { EMPTY_RECORD } from '../../core/record/index.ts';
+import { type Client, EMPTY_RECORD, type ReadingEntry, type VisitPatch } from '../../core/record/index.ts';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
 import { coursesOf } from '../../server/db/queries/courses.server.ts';
 import { readingsOfVisit } from '../../server/db/queries/readings.server.ts';
-import { saveVisit, type ReadingEntry, type VisitPatch } from '../../server/db/queries/save-visit.server.ts';
+import { saveVisit } from '../../server/db/queries/save-visit.server.ts';
 import {
   createVisit,
   findVisit,
@@ -14,7 +14,6 @@ import {
   visitNumber,
   visitsBetween,
 } from '../../server/db/queries/visits.server.ts';
-import type { Client } from '../../server/db/queries/clients.server.ts';
 import { routineFrom } from '../support/routines.ts';
 import {
   addClient,

@@ -1,8 +1,14 @@
-import { EMPTY_FINDINGS, EMPTY_SCREEN, hasEnded } from '../../core/record/index.ts';
-import { withPatch, workingOf, type Working } from '../../app/rooms/visit/session/working.ts';
+import {
+  EMPTY_FINDINGS,
+  EMPTY_SCREEN,
+  hasEnded,
+  type Visit,
+  type VisitPatch,
+  withPatch,
+  type Working,
+  workingOf,
+} from '../../core/record/index.ts';
 import type { Post, SaveAnswer } from '../../app/rooms/visit/session/save-queue.ts';
-import type { VisitPatch } from '../../server/db/queries/save-visit.server.ts';
-import type { Visit } from '../../server/db/queries/visits.server.ts';
 
 export const VISIT = 'v1';
 export const NOW = '2027-03-09T10:00:00.000Z';

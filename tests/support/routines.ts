@@ -1,51 +1,54 @@
 import {
-  DEFAULT_ORDER,
-  type DosePart,
+  emptyRoutine,
   newStep,
+  pressed,
+  type DosePart,
   type Routine,
-  ROUTINE_FORMAT,
-  ROUTINE_VERSION,
   type Step,
+  type Stroke,
 } from '../../core/routine/index.ts';
+import type { PlaceRef, Pressure } from '../../core/words/index.ts';
 import { CATALOGUE } from '../../reference/catalogue.ts';
 
-const NO_PAUSES = {
-  leadInSeconds: 0,
+const NO_PAUSES: Step['dose']['pauses'] = {
+  findPlaceSeconds: 0,
+  nextPlaceSeconds: 0,
+  directionChangeSeconds: 0,
   restSeconds: 0,
   sideChangeSeconds: 0,
-  directionChangeSeconds: 0,
-  nextSpotSeconds: 0,
+  swapSeconds: 0,
 };
+const MASSETER: PlaceRef = { kind: 'muscle', id: 'masseter-superficial' };
+
+interface Bare extends Partial<Omit<Step, 'pressure'>> {
+  pressure?: Pressure | null;
+  /** Places, worked one after the other. */
+  places?: number;
+  pauses?: Partial<typeof NO_PAUSES>;
+  sets?: number;
+  mode?: Step['sides']['mode'];
+  stroke?: Stroke;
+}
 
 /** A bare step whose time is nothing but its dose. */
-export function bareStep(
-  id: string,
-  parts: DosePart[],
-  change: Partial<Step> & {
-    spots?: number;
-    pauses?: Partial<typeof NO_PAUSES>;
-    sets?: number;
-    mode?: Step['sides']['mode'];
-  } = {},
-): Step {
-  const { spots = 1, pauses = {}, sets = 1, mode = 'together', ...rest } = change;
+export function bareStep(id: string, parts: DosePart[], change: Bare = {}): Step {
+  const { places = 1, pauses = {}, sets = 1, mode = 'together', pressure = 'light', ...rest } = change;
   return {
+    kind: 'step',
     id,
     technique: 'masseter-warm-hold',
     label: null,
-    places: [{ kind: 'muscle', id: 'masseter-superficial' }],
+    path: Array.from({ length: places }, () => MASSETER),
     contact: 'palm',
-    stillContact: null,
+    still: null,
     motion: 'hold',
-    pressure: 'light',
-    returnPressure: null,
+    stroke: 'in-place',
+    pressure: pressed(pressure),
     sides: { mode, first: 'left', sets, extra: null, sequence: 'side-complete' },
-    dose: { parts, spots, pauses: { ...NO_PAUSES, ...pauses } },
-    swapHands: false,
+    dose: { parts, perPlace: places > 1, pauses: { ...NO_PAUSES, ...pauses } },
+    swap: 'none',
+    body: { head: 'still', jaw: 'loose', eyes: 'any', tongue: 'rest' },
     breath: null,
-    head: 'still',
-    jaw: 'loose',
-    eyes: 'any',
     glide: 'either',
     note: '',
     ...rest,
@@ -57,24 +60,22 @@ export const beats = (
   count: number,
   perMinute: number,
   change: Partial<Extract<DosePart, { kind: 'beats' }>> = {},
-): DosePart => ({
-  kind: 'beats',
-  count,
-  countMost: null,
-  perMinute,
-  unit: 'circles',
-  directions: 1,
-  per: 'spot',
-  ...change,
+): DosePart => ({ kind: 'beats', count, most: null, perMinute, unit: 'circles', ...change });
+/** In and out, with a hold between where there is one. */
+export const breath = (cycles: number, inSeconds: number, outSeconds: number, holdSeconds = 0): DosePart => ({
+  kind: 'breath',
+  cycles,
+  phases: [
+    { what: 'in', seconds: inSeconds },
+    ...(holdSeconds ? [{ what: 'hold' as const, seconds: holdSeconds }] : []),
+    { what: 'out', seconds: outSeconds },
+  ],
 });
 
-export const routineOf = (steps: Step[], change: Partial<Routine> = {}): Routine => ({
-  format: ROUTINE_FORMAT,
-  schemaVersion: ROUTINE_VERSION,
-  name: 'Test',
+export const routineOf = (items: Routine['items'], change: Partial<Routine> = {}): Routine => ({
+  ...emptyRoutine('Test'),
   budgetMinutes: null,
-  order: DEFAULT_ORDER,
-  steps,
+  items,
   ...change,
 });
 
@@ -84,6 +85,10 @@ export function stepOf(technique: string, id = technique, change: (step: Step) =
   if (!found) throw new Error(`no technique ${technique}`);
   return change(newStep(found, id));
 }
+/** The same step, pressed so hard. */
+export const at =
+  (there: Pressure, back: Pressure | null = null) =>
+  (s: Step): Step => ({ ...s, pressure: { there, back } });
 export const routineFrom = (techniques: string[], change: Partial<Routine> = {}): Routine =>
   routineOf(
     techniques.map((t, i) => stepOf(t, `s${i + 1}`)),

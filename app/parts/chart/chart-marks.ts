@@ -1,5 +1,5 @@
 import type { Reading, ReadingPhase } from '../../../core/measures';
-import type { Routine } from '../../../core/routine';
+import { hardestOf, stepsOf, type Routine, type SidePlan } from '../../../core/routine';
 import { keepOffPlaces, type Screening } from '../../../core/limits';
 import type { OneSide, Side } from '../../../core/words';
 import { KEEP_OFF, REGION_PATCHES } from '../../../reference/facts/other-places';
@@ -32,18 +32,17 @@ export const soundingsOf = (readings: readonly Reading[], phase: ReadingPhase): 
     .filter((r) => r.measure === 'tenderness' && r.phase === phase)
     .map((r) => ({ place: { kind: 'muscle', id: r.place, side: r.side as OneSide }, value: r.value }));
 
-const planSide = (mode: Routine['steps'][number]['sides']['mode']): Side =>
-  mode === 'together' || mode === 'each' ? 'both' : mode;
+const planSide = (mode: SidePlan['mode']): Side => (mode === 'together' || mode === 'each' ? 'both' : mode);
 
-/** Numbered stops of a routine; a step over several places stops at the first it finds on each side. */
+/** Numbered stops of a routine; a step over several places stops at the first of its path on each side. */
 export function stopsOf(routine: Routine, chosen: string | null): Stop[] {
-  return routine.steps.flatMap((step, i) => {
-    const first = step.places.map((p) => placesOn(p, planSide(step.sides.mode))).find((p) => p.length) ?? [];
+  return stepsOf(routine).flatMap((step, i) => {
+    const first = step.path.map((p) => placesOn(p, planSide(step.sides.mode))).find((p) => p.length) ?? [];
     return first.map((place) => ({
       id: step.id,
       number: i + 1,
       place,
-      pressure: step.pressure,
+      pressure: hardestOf(step),
       active: step.id === chosen,
     }));
   });

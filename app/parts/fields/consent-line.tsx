@@ -2,7 +2,7 @@ import { type Consent, type ConsentKind, consentState, type PracticeText, TEXT_N
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { dayOf, dayWords } from '../marks/time';
-import { send } from '../../rooms/visit/session/send';
+import { send } from '../frame/send';
 
 interface Props {
   clientId: string;

@@ -1,13 +1,21 @@
 import { useEffect, useRef, useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { Link, useFetcher, useLocation } from 'react-router';
-import type { loader } from '../../routes/find';
 import { isQuiet } from '../keys/keys';
+
+/** What the search of a practice gives. */
+export interface Found {
+  /** Address of its page. */
+  to: string;
+  name: string;
+  /** What it is, in a word or two. */
+  what: string;
+}
 
 /** Find a client or a routine from anywhere; `/` puts the cursor here. */
 export function FindBox() {
   const input = useRef<HTMLInputElement>(null);
-  const { load, data } = useFetcher<typeof loader>();
+  const { load, data } = useFetcher<{ found: Found[] }>();
   const [text, setText] = useState('');
   const { pathname } = useLocation();
   const [at, setAt] = useState(pathname);

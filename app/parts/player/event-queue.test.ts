@@ -11,7 +11,7 @@ beforeEach(() => {
     removeItem: (k: string) => void store.delete(k),
   });
 });
-const event = (id: string, atMs = 1): GuideEvent => ({ id, kind: 'note', atMs });
+const event = (id: string, atMs = 1): GuideEvent => ({ id, kind: 'next', atMs });
 
 describe('events of a run', () => {
   test('are kept on the device until the server has them', async () => {

@@ -1,10 +1,10 @@
-import type { GuideEventKind } from '../../../core/guide';
+import type { PlainKind } from '../../../core/guide';
 
 interface Props {
   paused: boolean;
   unsent: number;
   onToggle: () => void;
-  onPress: (kind: GuideEventKind) => void;
+  onPress: (kind: PlainKind) => void;
   onNote: () => void;
   onStop: () => void;
   onCompare: () => void;
@@ -18,8 +18,8 @@ export function PlayerKeys({ paused, unsent, onToggle, onPress, onNote, onStop, 
     ['←', 'back', () => onPress('back')],
     ['r', 'repeat', () => onPress('repeat')],
     ['e', '+10 s', () => onPress('extend')],
-    ['-', 'lighten', () => onPress('lighten')],
-    ['=', 'firmer', () => onPress('harden')],
+    ['-', 'lighter', () => onPress('lighter')],
+    ['=', 'firmer', () => onPress('firmer')],
     ['n', 'note', onNote],
     ['c', 'compare sides', onCompare],
     ['x', 'stop', onStop, 'stop'],

@@ -1,29 +1,35 @@
 import { checkRoutine } from '../../../core/rules';
-import { type Cue, ribbonOf, type Routine, type Step } from '../../../core/routine';
+import {
+  placeAt,
+  ribbonOf,
+  stepNames,
+  stepsOf,
+  type Catalogue,
+  type Cue,
+  type Routine,
+  type Step,
+} from '../../../core/routine';
 import {
   cueLengthMs,
+  bodyWords,
   doneSideAt,
   faceOf,
-  type GuideEventKind,
+  shifted,
+  type PlainKind,
   nextWords,
-  sideCompareText,
   spokenAt,
 } from '../../../core/guide';
-import { breachesOf, preparationFor } from '../../../core/limits';
-import { clock, oneFirmer, PHASE_NAMES } from '../../../core/words';
+import { breachesOf, type PreparationItem, type Screening } from '../../../core/limits';
+import { clock, PHASE_NAMES, type Side } from '../../../core/words';
 import isEqual from 'fast-deep-equal';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { CATALOGUE } from '../../../reference/catalogue';
-import { PREPARATION } from '../../../reference/facts/preparation';
 import { FaceChart } from '../chart/face-chart';
 import { placesOn, type Place } from '../chart/places';
 import { Ribbon } from '../ribbon/ribbon';
 import { isQuiet } from '../keys/keys';
 import { PressureDot, SideMark, sideName } from '../marks/marks';
 import { standingMarks } from '../chart/chart-marks';
-import { useVisit } from '../../rooms/visit/session/context';
-import { useProductToday } from '../../rooms/visit/screen/product-choice';
 import { ComparePanel } from './compare-panel';
 import { PlayerKeys } from './player-keys';
 import { ReadyPanel } from './ready-panel';
@@ -31,50 +37,75 @@ import { hush, say } from './speech';
 import { Sound } from './sound';
 import { StopPanel } from './stop-panel';
 import { useMoments } from './use-moments';
-import { useRun, type OpenRun } from './use-run';
+import type { OpenRun, RunPort } from './port';
+import { TestPanel } from './test-panel';
+import { useRun } from './use-run';
 import { useWakeLock } from './wake-lock';
 
-/** Where a cue touches: the spot of its number, or the first place of the step. */
-function placesOfCue(step: Step, cue: Cue): Place[] {
-  const at = step.places[(cue.spot - 1) % Math.max(1, step.places.length)] ?? step.places[0];
+/** Where the contact is now. */
+function placesNow(step: Step, cue: Cue, intoMs: number): Place[] {
+  const at = step.path[placeAt(cue, intoMs, step.stroke)];
   return at ? placesOn(at, cue.side) : [];
 }
 
-const KEYS: Record<string, GuideEventKind> = {
+const KEYS: Record<string, PlainKind> = {
   ArrowRight: 'next',
   ArrowLeft: 'back',
   r: 'repeat',
   e: 'extend',
-  '-': 'lighten',
-  '=': 'harden',
-  '+': 'harden',
+  '-': 'lighter',
+  '=': 'firmer',
+  '+': 'firmer',
 };
 
+export interface PlayerProps {
+  routine: Routine;
+  /** The run that is open already, to go on with. */
+  open: OpenRun | null;
+  port: RunPort;
+  catalogue: Catalogue;
+  /** What the client may have; null where nobody was screened. */
+  screening: Screening | null;
+  /** The routine as it is composed now: a run that began with another one says so. */
+  composed: Routine | null;
+  /** What is to be known before the start. */
+  before: {
+    /** A run of this is on record already. */
+    again: boolean;
+    /** Preparation that nobody ticked. */
+    toReady: readonly PreparationItem[];
+    onReady: (key: string) => void;
+    saved?: React.ReactNode;
+    conflict?: React.ReactNode;
+    /** What speaks against the product of today. */
+    avoid: readonly string[];
+  };
+  /** Where it goes on when the run has ended. */
+  after: { label: string; onGo: () => void };
+  /** A reading that a test of the routine asked for. */
+  onReading?: (reading: { measure: string; place: string; side: Side; value: number }) => void;
+}
+
 /** Runs a routine: the ring on the chart, the cue large beside it, the ribbon below. */
-export function Player({ routine, open, again }: { routine: Routine; open: OpenRun | null; again: boolean }) {
-  const { visit, screen, setScreen, screening, goTo, routine: composed } = useVisit();
-  const run = useRun(visit.id, routine, open);
+export function Player({ routine, open, port, catalogue, screening, composed, before, after, onReading }: PlayerProps) {
+  const run = useRun(port, routine, open);
   const { cues, state } = run;
   const [settings, setSettings] = useState({ sound: true, voice: true, between: false });
   const [asking, setAsking] = useState<'stop' | 'note' | 'compare' | null>(null);
   const [refused, setRefused] = useState('');
   const sound = useMemo(() => new Sound(), []);
   useEffect(() => () => (sound.close(), hush()), [sound]);
-  const product = useProductToday();
   const running = state.status === 'running';
   useWakeLock(running);
 
-  const steps = run.routine.steps;
+  const steps = useMemo(() => stepsOf(run.routine), [run.routine]);
   // Compared by content: the database gives the fields of a document back in an order of its own.
-  const outdated = useMemo(() => !isEqual(run.routine.steps, composed?.steps), [run.routine, composed]);
-  const names = useMemo(
-    () => new Map(steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? ''])),
-    [steps],
-  );
+  const outdated = useMemo(() => !isEqual(run.routine.items, composed?.items), [run.routine, composed]);
+  const names = useMemo(() => stepNames(run.routine, catalogue), [run.routine, catalogue]);
   const nameOf = (id: string) => names.get(id) ?? '';
   /** What needs both hands and eyes stops the clock. */
   const ask = (what: 'stop' | 'compare') => {
-    if (running) run.press('pause');
+    if (running) run.press({ kind: 'pause' });
     setAsking(what);
   };
   useMoments(cues, run.base, run.turn, running, settings.sound ? sound : null, (moment) => {
@@ -83,33 +114,34 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
       ask('compare');
     if ((moment.kind !== 'cue' && moment.kind !== 'done') || !cue || !settings.voice) return;
     const step = steps[cue.stepIndex]!;
-    say(spokenAt(cue, step, CATALOGUE.techniques.get(step.technique)!));
+    say(spokenAt(cue, step, catalogue.techniques.get(step.technique)!));
   });
 
   const stopFinding = useMemo(
-    () => checkRoutine(run.routine, CATALOGUE, screening).find((f) => f.severity === 'stop'),
-    [run.routine, screening],
+    () => checkRoutine(run.routine, catalogue, screening).find((f) => f.severity === 'stop'),
+    [run.routine, catalogue, screening],
   );
   const begin = () => {
     sound.wake();
     if (!stopFinding) void run.start();
   };
-  const press = (kind: GuideEventKind) => {
+  const press = (kind: PlainKind) => {
     sound.wake();
-    const ban = kind === 'harden' ? firmerBan() : null;
+    const ban = kind === 'firmer' ? firmerBan() : null;
     setRefused(ban ?? '');
     if (ban) return;
-    run.press(kind);
+    run.press({ kind });
   };
-  /** What screening says to one word more of pressure in the present step; null when it says nothing. */
+  /** What screening says to one word more of pressure in the present step, both ways; null when it says nothing. */
   const firmerBan = (): string | null => {
-    const present = steps[cues[state.cueIndex]!.stepIndex]!;
+    const { stepIndex } = cues[state.cueIndex]!;
+    const present = steps[stepIndex]!;
+    if (!screening || !present.pressure) return null;
+    const by = (state.shifts[stepIndex] ?? 0) + 1;
+    const { there, back } = present.pressure;
+    const firmer = { there: shifted(there, by)!, back: shifted(back, by) };
     return (
-      state.pressure &&
-      (breachesOf({ ...present, pressure: oneFirmer(state.pressure) }, screening, CATALOGUE).find(
-        (b) => b.effect === 'ban',
-      )?.reason ??
-        null)
+      breachesOf({ ...present, pressure: firmer }, screening, catalogue).find((b) => b.effect === 'ban')?.reason ?? null
     );
   };
   const toggle = () => (state.status === 'ready' ? begin() : press(running ? 'pause' : 'resume'));
@@ -140,11 +172,11 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
   const cue = cues[state.cueIndex]!;
   const doneSide = doneSideAt(cues, cue.index);
   const step = steps[cue.stepIndex]!;
-  const technique = CATALOGUE.techniques.get(step.technique)!;
-  const places = placesOfCue(step, cue);
+  const technique = catalogue.techniques.get(step.technique)!;
+  const places = placesNow(step, cue, Math.min(state.intoMs, cue.endMs - cue.startMs));
   const ended = state.status === 'done' || state.status === 'stopped';
   const lengthMs = cueLengthMs(cue, state);
-  const ribbon = useMemo(() => ribbonOf(run.routine, cues, CATALOGUE), [run.routine, cues]);
+  const ribbon = useMemo(() => ribbonOf(run.routine, cues, catalogue), [run.routine, cues, catalogue]);
   const face = faceOf(cue, state);
   const at = (cue.startMs + Math.min(state.intoMs, cue.endMs - cue.startMs)) / 1000;
 
@@ -156,7 +188,7 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
             zoom={!ended && state.status !== 'ready'}
             follow={places}
             keepOff={standingMarks()}
-            muscles={step.places
+            muscles={step.path
               .filter((p) => p.kind === 'muscle')
               .flatMap((p) =>
                 placesOn(p, cue.side).flatMap((q) =>
@@ -175,14 +207,7 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
             <ReadyPanel
               routine={run.routine}
               seconds={ribbon.totalSeconds}
-              again={again}
-              toReady={preparationFor(PREPARATION, run.routine, CATALOGUE).filter(
-                (p) => !screen.preparation.includes(p.key),
-              )}
-              onReady={(key) => setScreen({ ...screen, preparation: [...screen.preparation, key] })}
-              avoid={product.findings
-                .filter((f) => f.severity === 'avoid')
-                .map((f) => `${product.chosen!.name}: ${f.words}`)}
+              {...before}
               settings={settings}
               onSettings={setSettings}
               onStart={begin}
@@ -200,8 +225,8 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
                 <p className="worse">Not everything is written yet. Keep this page open; it is tried again.</p>
               )}
               {/* What was done is read from the server there, so it has to stand there first. */}
-              <Button size="lg" className="mt-3" disabled={run.ending === 'going'} onClick={() => goTo('record')}>
-                {run.ending === 'going' ? 'Keeping …' : 'Record'}
+              <Button size="lg" className="mt-3" disabled={run.ending === 'going'} onClick={after.onGo}>
+                {run.ending === 'going' ? 'Keeping …' : after.label}
               </Button>
             </div>
           ) : (
@@ -217,7 +242,7 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
                   doneSide={doneSide ?? (cue.side === 'left' ? 'left' : 'right')}
                   onCancel={() => setAsking(null)}
                   onDone={(compare) => {
-                    run.press('compare', sideCompareText(compare));
+                    run.press({ kind: 'compare', compare });
                     setAsking(null);
                   }}
                 />
@@ -243,10 +268,23 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
                       <div className="soft">{face.under}</div>
                     </div>
                   </div>
+                  {cue.test && (
+                    <TestPanel
+                      key={cue.index}
+                      test={cue.test}
+                      side={cue.side}
+                      onTaken={(value) => {
+                        const reading = { ...cue.test!, side: cue.side, value };
+                        run.press({ kind: 'reading', ...reading });
+                        onReading?.(reading);
+                      }}
+                    />
+                  )}
                   <p className="say">
                     {technique.clientCue && <>“{technique.clientCue}” </>}
                     {technique.cue}
                     {step.note && <> {step.note}</>}
+                    {bodyWords(cue.body) && <span className="soft"> {bodyWords(cue.body)}.</span>}
                   </p>
                   {doneSide && cue.kind === 'change-side' && !asking && (
                     <p className="mb-0">
@@ -285,7 +323,7 @@ export function Player({ routine, open, again }: { routine: Routine; open: OpenR
               kind={asking}
               onCancel={() => setAsking(null)}
               onDone={(text) => {
-                run.press(asking, text);
+                run.press(asking === 'stop' ? { kind: 'stop', reason: text } : { kind: 'note', words: text });
                 setAsking(null);
               }}
             />

@@ -1,8 +1,7 @@
-import type { Routine } from '../../../core/routine';
+import { stepCount, type Routine } from '../../../core/routine';
 import type { PreparationItem } from '../../../core/limits';
 import { clock } from '../../../core/words';
 import { Button, Form } from 'react-bootstrap';
-import { SaveConflict, SaveState } from '../../rooms/visit/session/save-note';
 
 interface Settings {
   sound: boolean;
@@ -18,6 +17,8 @@ export function ReadyPanel({
   again,
   toReady,
   onReady,
+  saved,
+  conflict,
   avoid,
   settings,
   onSettings,
@@ -30,6 +31,9 @@ export function ReadyPanel({
   again: boolean;
   /** Preparation that this routine needs and nobody ticked. */ toReady: readonly PreparationItem[];
   onReady: (key: string) => void;
+  /** Whether what is ticked is written, and what stands between. */
+  saved?: React.ReactNode;
+  conflict?: React.ReactNode;
   /** What speaks against the product of today. */ avoid: readonly string[];
   settings: Settings;
   onSettings: (s: Settings) => void;
@@ -37,12 +41,13 @@ export function ReadyPanel({
   blocked?: string;
   failed: boolean;
 }) {
+  const steps = stepCount(routine);
   return (
     <div>
       <div className="soft">{again ? 'A run of this visit is on record; this starts another.' : 'Ready'}</div>
       <h1>{routine.name}</h1>
       <p className="say">
-        {routine.steps.length} step{routine.steps.length === 1 ? '' : 's'}, {clock(seconds)}.
+        {steps} step{steps === 1 ? '' : 's'}, {clock(seconds)}.
       </p>
       <Form.Check
         type="switch"
@@ -69,9 +74,9 @@ export function ReadyPanel({
         <div className="mt-3">
           <div className="d-flex gap-3 align-items-baseline">
             <strong>Still to make ready for this routine</strong>
-            <SaveState />
+            {saved}
           </div>
-          <SaveConflict />
+          {conflict}
           {toReady.map((p) => (
             <Form.Check
               key={p.key}

@@ -1,44 +1,23 @@
 import {
   advance,
   type GuideEvent,
-  type GuideEventKind,
+  type GuideMoment,
   type GuideState,
   initialState,
   stateAt,
 } from '../../../core/guide';
 import { expandRoutine, type Routine } from '../../../core/routine';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { tellSignedOut, useSignedInAgain } from '../frame/signed-out';
+import { useSignedInAgain } from '../frame/signed-out';
 import { nowMs } from './clock';
 import { EventQueue } from './event-queue';
-
-export interface OpenRun {
-  id: string;
-  routine: Routine;
-  events: GuideEvent[];
-}
+import type { OpenRun, RunPort } from './port';
 
 /** A run that nobody saw for this long was interrupted: it stands paused at where it was last seen. */
 const INTERRUPTED_AFTER_MS = 20_000;
 
-async function post(visitId: string, body: unknown): Promise<unknown> {
-  try {
-    const response = await fetch(`/visits/${visitId}/run`, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify(body),
-    });
-    if (response.status === 401) tellSignedOut();
-    // The run has ended elsewhere, or the event is none that is taken: sending it again changes nothing.
-    if (response.status === 409 || response.status === 422) return { refused: true };
-    return response.ok && response.headers.get('Content-Type')?.includes('json') ? await response.json() : null;
-  } catch {
-    return null;
-  }
-}
-
 /** The run on this device: its log, the state now, and the way every key takes. */
-export function useRun(visitId: string, routine: Routine, open: OpenRun | null) {
+export function useRun(port: RunPort, routine: Routine, open: OpenRun | null) {
   const [run, setRun] = useState<OpenRun | null>(open);
   const [unsent, setUnsent] = useState(0);
   /** Events that the server will never take. */
@@ -48,14 +27,16 @@ export function useRun(visitId: string, routine: Routine, open: OpenRun | null) 
   const [ending, setEnding] = useState<'going' | 'kept' | 'waiting'>('going');
   const played = run?.routine ?? routine;
   const cues = useMemo(() => expandRoutine(played), [played]);
-  const pressures = useMemo(() => played.steps.map((s) => s.pressure), [played]);
   const events = useRef<GuideEvent[]>([]);
   /** State right after the last event: every frame goes on from here. */
   const base = useRef<GuideState>(null);
-  base.current ??= initialState(cues, pressures);
+  base.current ??= initialState(cues);
   const queue = useRef<EventQueue>(null);
-  const [state, setState] = useState<GuideState>(() => initialState(cues, pressures));
+  const [state, setState] = useState<GuideState>(() => initialState(cues));
   const startWanted = useRef(false);
+  /** Made on the device: asked for twice, the same run begins once. */
+  const newId = useRef<string>(null!);
+  newId.current ??= crypto.randomUUID();
   /** Grows with every event, so that what was planned ahead is planned anew. */
   const [turn, setTurn] = useState(0);
 
@@ -65,15 +46,15 @@ export function useRun(visitId: string, routine: Routine, open: OpenRun | null) 
   );
 
   const take = useCallback(
-    (kind: GuideEventKind, atMs: number, text?: string) => {
-      const event: GuideEvent = { id: crypto.randomUUID(), kind, atMs, ...(text === undefined ? {} : { text }) };
+    (moment: GuideMoment, atMs: number) => {
+      const event: GuideEvent = { ...moment, id: crypto.randomUUID(), atMs };
       events.current = [...events.current, event];
-      base.current = stateAt(cues, pressures, events.current, atMs);
+      base.current = stateAt(cues, events.current, atMs);
       queue.current?.add(event);
       setTurn((t) => t + 1);
       refresh();
     },
-    [cues, pressures, refresh],
+    [cues, refresh],
   );
 
   // Pick up a run: what the server has, what this device has not sent yet, in order.
@@ -81,13 +62,7 @@ export function useRun(visitId: string, routine: Routine, open: OpenRun | null) 
     if (!run) return;
     const mine = new EventQueue(
       run.id,
-      async (batch) => {
-        const answer = (await post(visitId, { kind: 'events', runId: run.id, events: batch, nowMs: nowMs() })) as {
-          taken?: string[];
-          refused?: true;
-        } | null;
-        return answer?.refused ? 'refused' : (answer?.taken ?? null);
-      },
+      (batch) => port.send(run.id, batch),
       (left) => {
         setUnsent(left);
         setRefused(queue.current?.refused ?? 0);
@@ -98,11 +73,11 @@ export function useRun(visitId: string, routine: Routine, open: OpenRun | null) 
     events.current = [...run.events, ...mine.unsent.filter((e) => !known.has(e.id))].sort((a, b) => a.atMs - b.atMs);
     const now = nowMs();
     const lastSeen = Math.max(mine.aliveMs, events.current.at(-1)?.atMs ?? 0);
-    base.current = stateAt(cues, pressures, events.current, Math.min(now, lastSeen));
-    if (base.current.status === 'running' && now - lastSeen > INTERRUPTED_AFTER_MS) take('pause', lastSeen);
+    base.current = stateAt(cues, events.current, Math.min(now, lastSeen));
+    if (base.current.status === 'running' && now - lastSeen > INTERRUPTED_AFTER_MS) take({ kind: 'pause' }, lastSeen);
     setTurn((t) => t + 1);
     refresh();
-    if (startWanted.current) take('start', now);
+    if (startWanted.current) take({ kind: 'start' }, now);
     startWanted.current = false;
     void mine.flush();
     // Once per run: the log is what is read here, and everything else follows from it.
@@ -134,13 +109,8 @@ export function useRun(visitId: string, routine: Routine, open: OpenRun | null) 
       await queue.current?.flush();
       // What was pressed while the first sending was under way goes with a second one.
       await queue.current?.flush();
-      const told = queue.current?.unsent.length
-        ? null
-        : ((await post(visitId, { kind: 'events', runId: run.id, events: [], nowMs: nowMs() })) as {
-            status?: string;
-          } | null);
-      // The end stands when the server, by its own clock, says so too.
-      const answer = told?.status === 'open' ? null : told;
+      // The end stands when whoever keeps the run says so too.
+      const answer = !queue.current?.unsent.length && (await port.packet({ ...run, events: events.current }));
       if (answer) queue.current?.forget();
       setEnding(answer ? 'kept' : 'waiting');
       setUnsent(answer ? 0 : Math.max(1, queue.current?.unsent.length ?? 0));
@@ -166,14 +136,14 @@ export function useRun(visitId: string, routine: Routine, open: OpenRun | null) 
     failed,
     ending,
     start: async () => {
-      if (run) return take('start', nowMs());
-      const made = ((await post(visitId, { kind: 'open' })) as { run: OpenRun } | null)?.run;
+      if (run) return take({ kind: 'start' }, nowMs());
+      const made = await port.begin(newId.current);
       setFailed(!made);
       if (!made) return;
       // The log is attached in the effect above; the first event waits for it.
       startWanted.current = true;
       setRun(made);
     },
-    press: (kind: GuideEventKind, text?: string) => take(kind, nowMs(), text),
+    press: (moment: GuideMoment) => take(moment, nowMs()),
   };
 }

@@ -10,7 +10,7 @@ const draw = (routine: ReturnType<typeof routineOf>, over: Partial<Parameters<ty
     <Ribbon
       data={ribbonOf(routine, expandRoutine(routine), CATALOGUE)}
       budgetSeconds={null}
-      names={new Map(routine.steps.map((s) => [s.id, `Step ${s.id}`]))}
+      names={new Map(routine.items.map((s) => [s.id, `Step ${s.id}`]))}
       {...over}
     />,
   );

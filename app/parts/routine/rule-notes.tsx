@@ -1,4 +1,4 @@
-import type { Finding } from '../../../core/rules';
+import type { RuleFinding } from '../../../core/rules';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 
@@ -11,9 +11,9 @@ export function RuleNotes({
   disabled,
   onFix,
 }: {
-  findings: readonly Finding[];
+  findings: readonly RuleFinding[];
   disabled: boolean;
-  onFix: (finding: Finding) => void;
+  onFix: (finding: RuleFinding) => void;
 }) {
   const [all, setAll] = useState(false);
   const stops = findings.filter((f) => f.severity === 'stop').length;

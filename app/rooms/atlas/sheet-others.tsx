@@ -92,7 +92,7 @@ export function TechniqueSheet({ technique: t }: { technique: Technique }) {
     <>
       <h2>{t.name}</h2>
       <p className="soft">
-        {PHASE_NAMES[t.phase]}, {t.school.replaceAll('-', ' ')} <MarkNote mark="common-practice" />
+        {PHASE_NAMES[t.phase]}, {t.craft.replaceAll('-', ' ')} <MarkNote mark="common-practice" />
       </p>
       <dl className="sheet">
         <Row label="Where">{t.regions.map((r) => REGION_NAMES[r]).join(', ')}</Row>

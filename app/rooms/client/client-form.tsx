@@ -1,12 +1,10 @@
-import { HABIT_LABELS, HABITS } from '../../../core/record';
+import { type Client, HABIT_LABELS, HABITS } from '../../../core/record';
 import { COMPLAINT_KINDS, COMPLAINT_NAMES, PRESSURES } from '../../../core/words';
 import { Button } from 'react-bootstrap';
 import { useFieldArray } from 'react-hook-form';
 import { Form } from 'react-router';
-import type { Client } from '../../../server/db/queries/clients.server';
 import { clientSchema, type ClientForm as Values } from '../../schemas/client';
-import type { Answered } from '../../parts/fields/field';
-import { Field, HiddenField, useCheckedForm } from '../../parts/fields/field';
+import { type Answered, Field, HiddenField, useCheckedForm } from '../../parts/fields/field';
 import { OnceKey } from '../../parts/fields/once-key';
 
 const EMPTY_COMPLAINT = {

@@ -1,7 +1,7 @@
+import type { TakenMeasures } from '../../../core/record';
 import { CLIENT_MEASURE_IDS, CLIENT_MEASURES, compareMeasures } from '../../../core/atlas';
 import { Button } from 'react-bootstrap';
 import { Form } from 'react-router';
-import type { TakenMeasures } from '../../../server/db/queries/measures.server';
 
 /** Measures side by side, newest first; what changed beyond measuring error is told. */
 export function MeasureHistory({

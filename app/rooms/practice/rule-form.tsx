@@ -1,7 +1,7 @@
+import type { StoredRule } from '../../../core/record';
 import { PRESSURES, REGION_NAMES, REGIONS } from '../../../core/words';
 import { Button } from 'react-bootstrap';
 import { Form } from 'react-router';
-import type { StoredRule } from '../../../server/db/queries/practice.server';
 import { RULE_WORKS, ruleSchema, type RuleForm as Values } from '../../schemas/practice';
 import { OnceKey } from '../../parts/fields/once-key';
 import { Field, useCheckedForm, type Answered } from '../../parts/fields/field';

@@ -1,6 +1,6 @@
+import type { TrailCheck as Checked } from '../../../core/record';
 import { useEffect, useRef } from 'react';
 import { useFetcher } from 'react-router';
-import type { TrailCheck as Checked } from '../../../server/db/queries/audit.server';
 
 /** Whether every entry still fits the one before it and nothing was cut off; asked for portion by portion. */
 export function TrailCheck({ entries }: { entries: number }) {

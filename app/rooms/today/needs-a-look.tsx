@@ -1,14 +1,12 @@
+import type { OpenReferral, ReviewDue } from '../../../core/record';
 import type { Attention } from '../../../core/relief';
 import { complaintName, roundHalfAway } from '../../../core/words';
 import { Button } from 'react-bootstrap';
 import { Link, useFetcher } from 'react-router';
 import { CAUTIONS } from '../../../reference/facts/cautions/index';
-import type { openReferrals, ReviewDue } from '../../../server/db/queries/visits.server';
 import type { FieldErrors } from '../../schemas/read';
 import { FieldFrame } from '../../parts/fields/field';
 import { dayWords, shortDay } from '../../parts/marks/time';
-
-type Referral = Awaited<ReturnType<typeof openReferrals>>[number];
 
 /** People to think of today: worse first, then reviews, the silent, and referrals whose outcome is not known. */
 export function NeedsALook({
@@ -20,7 +18,7 @@ export function NeedsALook({
   timeZone,
 }: {
   attention: Attention[];
-  referrals: Referral[];
+  referrals: OpenReferral[];
   reviews: ReviewDue[];
   more: number;
   today: string;
@@ -92,7 +90,7 @@ function AttentionItem({ item }: { item: Attention }) {
   );
 }
 
-function ReferralItem({ referral, day }: { referral: Referral; day: string }) {
+function ReferralItem({ referral, day }: { referral: OpenReferral; day: string }) {
   const note = useFetcher<{ errors?: FieldErrors }>();
   const why = referral.referral.cautions.map((key) => CAUTIONS.find((c) => c.key === key)?.title ?? key).join(', ');
   return (

@@ -1,7 +1,8 @@
+import type { StoredProduct } from '../../../core/record';
 import { ESSENTIAL_ON_FACE_PERCENT, PRODUCT_KINDS } from '../../../core/limits';
 import { Button } from 'react-bootstrap';
 import { data, Form, redirect, useActionData, useSearchParams } from 'react-router';
-import { addProduct, changeProduct, productsOf, type StoredProduct } from '../../../server/db/queries/practice.server';
+import { addProduct, changeProduct, productsOf } from '../../../server/db/queries/practice.server';
 import { KeptRow } from '../../rooms/practice/kept-row';
 import { productSchema, readIngredients, type ProductForm as Values } from '../../schemas/practice';
 import { checkForm, readForm, type FieldErrors } from '../../schemas/read';

@@ -1,14 +1,16 @@
 import {
-  applyFix,
   BOUNDS,
   freshId,
   insertStep,
   moveStep,
-  parseRoutine,
+  readRoutine,
+  stepNames,
+  stepsOf,
   type Routine,
   type Step,
   usualIndex,
 } from '../../../core/routine';
+import { applyFix } from '../../../core/rules';
 import { clientInches, distanceWords, pointDistance } from '../../../core/atlas';
 import { admitRoutine, keepOffPlaces } from '../../../core/limits';
 import { clock, complaintName, InputError } from '../../../core/words';
@@ -54,7 +56,7 @@ export async function action({ request }: Route.ActionArgs) {
     const made = await saveTemplate(
       who,
       input.value.name,
-      parseRoutine(JSON.parse(input.value.routine)),
+      readRoutine(JSON.parse(input.value.routine)),
       input.value.once,
     );
     if (made === 'name-taken')
@@ -85,11 +87,7 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
       if (f.severity !== 'hint') for (const id of f.stepIds) if (out.get(id) !== 'stop') out.set(id, f.severity);
     return out;
   }, [findings]);
-  const names = useMemo(
-    () =>
-      new Map(routine.steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? s.technique])),
-    [routine],
-  );
+  const names = useMemo(() => stepNames(routine, CATALOGUE), [routine]);
   const { measures } = useContext(ClientChart);
   const pickable = useMemo(() => {
     const inches = measures && clientInches(BODY_INCHES, measures);
@@ -137,7 +135,7 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
     if (edit(insertStep(routine, step, usualIndex(routine, step.technique, CATALOGUE)))) setChosen(step.id);
   };
   const move = (id: string, by: -1 | 1) =>
-    edit(moveStep(routine, id, routine.steps.findIndex((s) => s.id === id) + by));
+    edit(moveStep(routine, id, stepsOf(routine).findIndex((s) => s.id === id) + by));
   /** A template comes without what this client may not have today, and says so. */
   const start = (body: Routine) => {
     const { routine: fit, leftOut, lowered } = admitRoutine(body, screening, CATALOGUE);
@@ -215,7 +213,7 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
                 <Button
                   className="align-self-start"
                   onClick={() => goTo('guide')}
-                  disabled={!routine.steps.length || stopped}
+                  disabled={!routine.items.length || stopped}
                   title={stopped ? 'Something is off limits: see below' : undefined}
                 >
                   Guide
@@ -235,7 +233,7 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
                 </Button>
               </div>
             )}
-            {routine.steps.length ? (
+            {routine.items.length ? (
               <StepList
                 routine={routine}
                 stepSeconds={totals.stepSeconds}

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { runsOfVisit } from '../../../server/db/queries/runs.server';
-import { Player } from '../../parts/player/player';
+import { VisitPlayer } from '../../rooms/visit/guide/visit-player';
 import { requirePractitioner } from '../../../server/access/session.server';
 import { useVisit } from '../../rooms/visit/session/context';
 import type { Route } from './+types/guide';
@@ -25,7 +25,7 @@ export const shouldRevalidate = ({
 export default function Guide({ loaderData }: Route.ComponentProps) {
   const { routine, visit, ended } = useVisit();
   const played = loaderData.open?.routine ?? routine;
-  if (!played?.steps.length || (ended && !loaderData.open))
+  if (!played?.items.length || (ended && !loaderData.open))
     return (
       <main className="work p-4">
         <h1>Guide</h1>
@@ -39,5 +39,5 @@ export default function Guide({ loaderData }: Route.ComponentProps) {
         </p>
       </main>
     );
-  return <Player routine={played} open={loaderData.open} again={loaderData.finished > 0} />;
+  return <VisitPlayer routine={played} open={loaderData.open} again={loaderData.finished > 0} />;
 }

@@ -1,5 +1,6 @@
+import { stepNames } from '../../../core/routine';
 import { ASKED_AGAIN } from '../../../core/measures';
-import { readSideCompare, sideCompareWords, type StepRecord } from '../../../core/guide';
+import { sideCompareWords, type StepRecord } from '../../../core/guide';
 import { type Reaction, REACTION_NAMES, REACTIONS } from '../../../core/record';
 import { clock } from '../../../core/words';
 import { Button, Form } from 'react-bootstrap';
@@ -26,15 +27,13 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const runs = await runsOfVisit(practiceId, params.visitId);
   return {
     runs: runs.map((r) => {
-      const names = new Map(
-        r.routine.steps.map((s) => [s.id, s.label ?? CATALOGUE.techniques.get(s.technique)?.name ?? s.technique]),
-      );
+      const names = stepNames(r.routine, CATALOGUE);
       return {
         id: r.id,
         status: r.status,
         createdAt: r.createdAt,
-        notes: r.events.filter((e) => e.kind === 'note').map((e) => e.text ?? ''),
-        compares: r.events.filter((e) => e.kind === 'compare').map((e) => sideCompareWords(readSideCompare(e.text))),
+        notes: r.events.flatMap((e) => (e.kind === 'note' ? [e.words] : [])),
+        compares: r.events.flatMap((e) => (e.kind === 'compare' ? [sideCompareWords(e.compare)] : [])),
         steps: (r.steps ?? []).map((s: StepRecord) => ({ ...s, name: names.get(s.stepId) ?? s.stepId })),
       };
     }),

@@ -1,11 +1,13 @@
-import { parseGuideEvent } from '../../../core/guide';
+import { readGuideEvent } from '../../../core/guide';
 import { checkRoutine } from '../../../core/rules';
-import { hasEnded } from '../../../core/record';
+import { hasEnded, sorerSide } from '../../../core/record';
 import { InputError } from '../../../core/words';
 import { data } from 'react-router';
 import { array, mixed, number, object, string } from 'yup';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { openRun, takeEvents } from '../../../server/db/queries/runs.server';
+import { findClient } from '../../../server/db/queries/clients.server';
+import { readingsOfVisit } from '../../../server/db/queries/readings.server';
 import { findVisit } from '../../../server/db/queries/visits.server';
 import { readJson } from '../../schemas/read';
 import { screeningOf } from '../../../server/access/screening.server';
@@ -36,14 +38,19 @@ export async function action({ request, params }: Route.ActionArgs) {
     const stop = visit.routine && checkRoutine(visit.routine, CATALOGUE, screening).find((f) => f.severity === 'stop');
     if (stop || screening.mustStop)
       return data({ message: stop?.title ?? 'A red flag was answered yes.' }, { status: 422 });
-    const run = await openRun(practiceId, visit.id);
+    const [client, readings] = await Promise.all([
+      findClient(practiceId, visit.clientId),
+      readingsOfVisit(practiceId, visit.id),
+    ]);
+    const sorer = client && sorerSide(client, readings);
+    const run = await openRun(practiceId, visit.id, input.value.runId ?? '', sorer);
     return run
       ? { run: { id: run.id, routine: run.routine, events: run.events } }
       : data({ message: 'There is no routine to run.' }, { status: 422 });
   }
 
   try {
-    const events = (input.value.events ?? []).map(parseGuideEvent);
+    const events = (input.value.events ?? []).map(readGuideEvent);
     const taken = await takeEvents(practiceId, visit.id, input.value.runId ?? '', events, input.value.nowMs ?? null);
     if (taken === 'missing') return data({ message: 'This run is not here.' }, { status: 404 });
     if (taken === 'closed')

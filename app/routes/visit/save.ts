@@ -1,10 +1,11 @@
+import { stepsOf } from '../../../core/routine';
 import { checkedAnswers, measureOf } from '../../../core/measures';
 import { newlyBanned, type Screening } from '../../../core/limits';
-import type { Referral } from '../../../core/record';
+import type { Referral, Visit, VisitPatch } from '../../../core/record';
 import { data } from 'react-router';
 import { CATALOGUE } from '../../../reference/catalogue';
-import { saveVisit, type VisitPatch } from '../../../server/db/queries/save-visit.server';
-import { findVisit, type Visit } from '../../../server/db/queries/visits.server';
+import { saveVisit } from '../../../server/db/queries/save-visit.server';
+import { findVisit } from '../../../server/db/queries/visits.server';
 import { readJson } from '../../schemas/read';
 import { screeningOf } from '../../../server/access/screening.server';
 import { readFindings, saveSchema } from '../../schemas/visit';
@@ -66,7 +67,7 @@ function refusal(visit: Visit, screening: Screening, patch: VisitPatch): string 
     return null;
   }
   if (patch.kind !== 'routine') return null;
-  const unknown = patch.routine.steps.find((s) => !CATALOGUE.techniques.has(s.technique));
+  const unknown = stepsOf(patch.routine).find((s) => !CATALOGUE.techniques.has(s.technique));
   if (unknown) return `The technique "${unknown.technique}" is not known.`;
   const banned = newlyBanned(patch.routine, visit.routine, screening, CATALOGUE);
   return banned && `${CATALOGUE.techniques.get(banned.step.technique)!.name} cannot be added. ${banned.reason}`;

@@ -59,6 +59,7 @@ export const FRAME_TECHNIQUES = [
     client: 'Tense, at ease, or nothing felt: just notice.',
   }),
   technique('spread-glide', 'Spread oil or cream', 'prepare', {
+    roles: ['spreads-glide'],
     regions: ['whole-face', 'neck-side'],
     places: [region('cheek'), region('neck-side')],
     contacts: ['palm'],
@@ -86,6 +87,7 @@ export const FRAME_TECHNIQUES = [
     cue: 'Until really hot, then straight to the face.',
   }),
   technique('collarbone-pump', 'Collarbone pumps', 'open-drainage', {
+    roles: ['opens-collarbone'],
     regions: ['neck-side', 'chest'],
     places: [node('supraclavicular')],
     contacts: ['fingertips'],
@@ -208,6 +210,7 @@ export const FRAME_TECHNIQUES = [
     cue: 'Beside the throat, never over it.',
   }),
   technique('terminus-close', 'Close at the collarbones', 'close-drainage', {
+    roles: ['closes-collarbone'],
     regions: ['neck-side', 'chest'],
     places: [node('supraclavicular')],
     contacts: ['fingertips'],
@@ -249,6 +252,7 @@ export const FRAME_TECHNIQUES = [
     client: 'Forehead, eyes, cheeks, jaw, neck, shoulders: let each one drop.',
   }),
   technique('closing-strokes', 'Slow closing strokes', 'settle', {
+    roles: ['soothes'],
     regions: ['whole-face'],
     places: [region('cheek'), region('forehead')],
     contacts: ['whole-hand'],
@@ -270,7 +274,7 @@ export const FRAME_TECHNIQUES = [
     direction: 'as wide as is comfortable',
     sides: 'midline',
     parts: [check('opening', 20)],
-    jaw: 'moving',
+    jaw: 'opens-and-closes',
     leadInSeconds: 0,
     serves: ['jaw'],
     cue: 'Same fingers, same hand as before.',

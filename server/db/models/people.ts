@@ -19,6 +19,8 @@ export class PracticeModel extends Model<InferAttributes<PracticeModel>, InferCr
   declare name: string;
   /** IANA zone in which days begin and end. */
   declare timeZone: string;
+  /** School of order that a new routine begins with. */
+  declare school: CreationOptional<string>;
   declare createdAt: CreationOptional<Date>;
 }
 
@@ -82,7 +84,7 @@ export class ComplaintModel extends Model<InferAttributes<ComplaintModel>, Infer
 
 export function definePeople(sequelize: Sequelize): void {
   PracticeModel.init(
-    { id: uuid, name: DataTypes.TEXT, timeZone: DataTypes.TEXT, createdAt: now },
+    { id: uuid, name: DataTypes.TEXT, timeZone: DataTypes.TEXT, school: DataTypes.TEXT, createdAt: now },
     { sequelize, tableName: 'practices' },
   );
   PractitionerModel.init(

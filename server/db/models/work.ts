@@ -1,4 +1,3 @@
-import type { Routine } from '../../../core/routine/index.ts';
 import type { StepRecord } from '../../../core/guide/index.ts';
 import type { MeasureKey, ReadingPhase, ReadingSource } from '../../../core/measures/index.ts';
 import type { Findings, Referral, Screen, VisitRecord, VisitStage } from '../../../core/record/index.ts';
@@ -24,7 +23,8 @@ export class VisitModel extends Model<InferAttributes<VisitModel>, InferCreation
   declare startsAt: Date;
   declare stage: VisitStage;
   declare screen: Screen;
-  declare routine: Routine | null;
+  /** As it was stored, in whatever version: `storedRoutine` reads it. */
+  declare routine: unknown;
   declare record: VisitRecord | null;
   declare findings: CreationOptional<Partial<Findings>>;
   /** Set when the visit was stopped at screening. */
@@ -64,7 +64,8 @@ export class TemplateModel extends Model<InferAttributes<TemplateModel>, InferCr
   declare id: CreationOptional<string>;
   declare practiceId: string;
   declare name: string;
-  declare body: Routine;
+  /** As it was stored: `storedRoutine` reads it. */
+  declare body: unknown;
   declare createdBy: string;
   declare updatedAt: Date;
   declare version: CreationOptional<number>;
@@ -75,8 +76,10 @@ export class RunModel extends Model<InferAttributes<RunModel>, InferCreationAttr
   declare id: CreationOptional<string>;
   declare practiceId: string;
   declare visitId: string;
-  declare routine: Routine;
+  /** As it was stored: `storedRoutine` reads it. */
+  declare routine: unknown;
   declare status: 'open' | 'done' | 'stopped';
+  /** As it was stored: `readStepRecords` reads it. */
   declare steps: StepRecord[] | null;
   declare createdAt: Date;
   /** How far the device's clock was ahead of the server's when the run began; null before its first event. */
@@ -90,7 +93,10 @@ export class RunEventModel extends Model<InferAttributes<RunEventModel>, InferCr
   declare practiceId: string;
   declare kind: string;
   declare atMs: number;
-  declare text: string | null;
+  /** What belongs to it. */
+  declare payload: Record<string, unknown> | null;
+  /** The same, as rows from before `payload` kept it. */
+  declare text: CreationOptional<string | null>;
 }
 
 export class AuditModel extends Model<InferAttributes<AuditModel>, InferCreationAttributes<AuditModel>> {
@@ -192,6 +198,7 @@ export function defineWork(sequelize: Sequelize): void {
       practiceId,
       kind: DataTypes.TEXT,
       atMs: asNumber('atMs', DataTypes.DECIMAL),
+      payload: DataTypes.JSONB,
       text: DataTypes.TEXT,
     },
     { sequelize, tableName: 'run_events' },

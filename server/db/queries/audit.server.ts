@@ -1,3 +1,4 @@
+import type { TrailCheck } from '../../../core/record/index.ts';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { chained, FIRST_HASH, headFits, signHead, trailKey } from '../../audit-chain.ts';
 import { database } from '../connection.ts';
@@ -101,16 +102,6 @@ export const auditTrail = byPractice(
 );
 
 /** What checking a portion of the trail came to. */
-export interface TrailCheck {
-  /** Checked so far, from the first. */
-  upTo: number;
-  /** The first entry that does not fit; null while all do. */
-  brokenAt: number | null;
-  /** Nothing is left to check. */
-  whole: boolean;
-  /** At the end only: the signed head says the same, so that nothing was cut off. */
-  headFits: boolean | null;
-}
 /** Entries read at once, whatever the length of the trail. */
 const TRAIL_PORTION = 2000;
 

@@ -6,10 +6,9 @@ import {
   type PatchTest,
   type Product,
 } from '../../../core/limits/index.ts';
-import type { Consent, PracticeText, TextKind } from '../../../core/record/index.ts';
+import type { Consent, Photo, PracticeText, StoredProduct, TextKind } from '../../../core/record/index.ts';
 import { database } from '../connection.ts';
-import type { Photo } from './photos.server.ts';
-import { latestTexts, type StoredProduct } from './practice.server.ts';
+import { latestTexts } from './practice.server.ts';
 import { byPractice } from '../scope.ts';
 
 /** What a visit is worked with beside its own record. */

@@ -1,5 +1,5 @@
-import type { HabitSides } from '../../../core/record/index.ts';
-import type { ComplaintKind, Pressure, Side } from '../../../core/words/index.ts';
+import type { Client, Complaint } from '../../../core/record/index.ts';
+import type { ComplaintKind, Side } from '../../../core/words/index.ts';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
 import { database } from '../connection.ts';
 import { ClientModel, ComplaintModel } from '../models/index.ts';
@@ -9,28 +9,6 @@ import { writeAudit } from './audit.server.ts';
 import { once } from './once.server.ts';
 import { like } from './shared.server.ts';
 
-interface Complaint {
-  id: string;
-  kind: ComplaintKind;
-  label: string;
-  side: Side;
-  onset: string;
-  triggers: string;
-  goal: string;
-  closed: boolean;
-}
-export interface Client {
-  id: string;
-  name: string;
-  about: string;
-  note: string;
-  pressureCap: Pressure | null;
-  fingerWidthsMm: number[] | null;
-  habitSides: HabitSides;
-  allergies: string[];
-  version: number;
-  complaints: Complaint[];
-}
 export type ClientInput = Omit<Client, 'id' | 'version' | 'complaints'> & {
   complaints: (Omit<Complaint, 'id' | 'closed'> & { id?: string; closed?: boolean })[];
 };

@@ -1,3 +1,4 @@
+import type { TakenMeasures } from '../../../core/record/index.ts';
 import type { ClientMeasures } from '../../../core/atlas/index.ts';
 import { database } from '../connection.ts';
 import { BodyMeasureModel, ClientModel } from '../models/index.ts';
@@ -5,13 +6,6 @@ import { byPractice, isUuid } from '../scope.ts';
 import type { Member } from './accounts.server.ts';
 import { writeAudit } from './audit.server.ts';
 import { once } from './once.server.ts';
-
-export interface TakenMeasures {
-  id: string;
-  /** yyyy-mm-dd */
-  takenOn: string;
-  valuesMm: ClientMeasures;
-}
 
 /** All measures of a client, newest first. */
 export const measuresOfClient = byPractice(async (practiceId: string, clientId: string): Promise<TakenMeasures[]> => {

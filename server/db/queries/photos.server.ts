@@ -1,5 +1,5 @@
+import { hasEnded, type Photo, type PhotoPhase } from '../../../core/record/index.ts';
 import type { PhotoMarks } from '../../../core/measures/index.ts';
-import { hasEnded } from '../../../core/record/index.ts';
 import { database } from '../connection.ts';
 import { PhotoModel, VisitModel } from '../models/index.ts';
 import { writeAudit } from './audit.server.ts';
@@ -8,18 +8,6 @@ import { byPractice, isUuid } from '../scope.ts';
 interface Who {
   practiceId: string;
   practitionerId: string;
-}
-export type PhotoPhase = 'before' | 'after';
-/** All but the picture itself. */
-export interface Photo {
-  id: string;
-  visitId: string;
-  phase: PhotoPhase;
-  widthPx: number;
-  heightPx: number;
-  landmarks: PhotoMarks;
-  version: number;
-  takenAt: string;
 }
 const FIELDS = ['id', 'visitId', 'phase', 'widthPx', 'heightPx', 'landmarks', 'version', 'takenAt'];
 const plain = (p: PhotoModel): Photo => ({

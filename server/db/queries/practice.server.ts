@@ -1,5 +1,11 @@
+import {
+  type PracticeText,
+  type StoredProduct,
+  type StoredRule,
+  TEXT_KINDS,
+  type TextKind,
+} from '../../../core/record/index.ts';
 import { type Caution, cautionOf, type LocalRule, type Product } from '../../../core/limits/index.ts';
-import { type PracticeText, TEXT_KINDS, type TextKind } from '../../../core/record/index.ts';
 import { Op, type Transaction } from 'sequelize';
 import { CAUTIONS } from '../../../reference/facts/cautions/index.ts';
 import { FIRST_TEXTS } from '../../../reference/facts/practice-texts.ts';
@@ -63,11 +69,6 @@ export const writeText = byPractice(
   },
 );
 
-export interface StoredRule extends LocalRule {
-  id: string;
-  active: boolean;
-  version: number;
-}
 export const localRules = byPractice(async (practiceId: string): Promise<StoredRule[]> => {
   database();
   return (
@@ -129,11 +130,6 @@ export const changeRule = byPractice(
   },
 );
 
-export interface StoredProduct extends Product {
-  id: string;
-  retired: boolean;
-  version: number;
-}
 export const productsOf = byPractice(async (practiceId: string): Promise<StoredProduct[]> => {
   database();
   const rows = await ProductModel.findAll({ where: { practiceId } });

@@ -1,8 +1,10 @@
-import { type GuideEvent, type GuideEventKind, runRecord, type StepRecord } from '../../../core/guide/index.ts';
-import { expandRoutine, type Routine } from '../../../core/routine/index.ts';
+import { type GuideEvent, readStepRecords, runRecord, type StepRecord } from '../../../core/guide/index.ts';
+import { expandRoutine, withSides, type Routine } from '../../../core/routine/index.ts';
+import type { OneSide } from '../../../core/words/index.ts';
 import { database } from '../connection.ts';
 import { RunEventModel, RunModel, VisitModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';
+import { eventRow, storedEvent, storedRoutine } from '../stored.ts';
 
 export interface Run {
   id: string;
@@ -25,16 +27,11 @@ async function withEvents(run: RunModel): Promise<Run> {
   return {
     id: run.id,
     visitId: run.visitId,
-    routine: run.routine,
+    routine: storedRoutine(run.routine)!,
     status: run.status,
-    steps: run.steps,
+    steps: run.steps && readStepRecords(run.steps),
     createdAt: run.createdAt.toISOString(),
-    events: events.map((e) => ({
-      id: e.id,
-      kind: e.kind as GuideEventKind,
-      atMs: e.atMs,
-      ...(e.text === null ? {} : { text: e.text }),
-    })),
+    events: events.map(storedEvent),
   };
 }
 
@@ -46,27 +43,41 @@ export const runsOfVisit = byPractice(async (practiceId: string, visitId: string
   );
 });
 
-/** The open run of a visit, or a new one of the visit's routine. Two devices that ask at once get the same run. */
-export const openRun = byPractice(async (practiceId: string, visitId: string): Promise<Run | null> => {
-  if (!isUuid(visitId)) return null;
-  const run = await database().transaction(async (transaction) => {
-    const visit = await VisitModel.findOne({
-      where: { practiceId, id: visitId },
-      transaction,
-      lock: transaction.LOCK.UPDATE,
-    });
-    if (!visit?.routine?.steps.length) return null;
-    const open = await RunModel.findOne({ where: { practiceId, visitId, status: 'open' }, transaction });
-    return (
-      open ??
-      RunModel.create(
-        { practiceId, visitId, routine: visit.routine, status: 'open', steps: null, createdAt: new Date() },
+/**
+ * The open run of a visit, or a new one of the visit's routine under the id that the device made for it. Two devices
+ * that ask at once get the same run; the same device asking twice begins once.
+ */
+export const openRun = byPractice(
+  async (practiceId: string, visitId: string, runId: string, sorer: OneSide | null = null): Promise<Run | null> => {
+    if (!isUuid(visitId) || !isUuid(runId)) return null;
+    const run = await database().transaction(async (transaction) => {
+      const visit = await VisitModel.findOne({
+        where: { practiceId, id: visitId },
+        transaction,
+        lock: transaction.LOCK.UPDATE,
+      });
+      const routine = visit && storedRoutine(visit.routine);
+      if (!routine?.items.length) return null;
+      const open = await RunModel.findOne({ where: { practiceId, visitId, status: 'open' }, transaction });
+      if (open) return open;
+      // An id that stands for another run, of whomever, is none for this one.
+      if (await RunModel.count({ where: { practiceId, id: runId }, transaction })) return null;
+      return RunModel.create(
+        {
+          id: runId,
+          practiceId,
+          visitId,
+          routine: withSides(routine, sorer),
+          status: 'open',
+          steps: null,
+          createdAt: new Date(),
+        },
         { transaction },
-      )
-    );
-  });
-  return run && withEvents(run);
-});
+      );
+    });
+    return run && withEvents(run);
+  },
+);
 
 /** A device's clock may go this much faster than ours over a run. Our choice. */
 const CLOCK_SLACK_MS = 60_000;
@@ -111,7 +122,7 @@ export const takeEvents = byPractice(
       const deviceNow = nowMs + ahead;
       if (events.some((e) => e.atMs > deviceNow + CLOCK_SLACK_MS)) return 'from-the-future';
       await RunEventModel.bulkCreate(
-        events.map((e) => ({ runId, id: e.id, practiceId, kind: e.kind, atMs: e.atMs, text: e.text ?? null })),
+        events.map((e) => ({ runId, practiceId, ...eventRow(e) })),
         { transaction, ignoreDuplicates: true },
       );
       const log = await RunEventModel.findAll({
@@ -122,20 +133,10 @@ export const takeEvents = byPractice(
         ],
         transaction,
       });
-      const replayed = log.map((e) => ({
-        id: e.id,
-        kind: e.kind as GuideEventKind,
-        atMs: e.atMs,
-        ...(e.text === null ? {} : { text: e.text }),
-      }));
+      const replayed = log.map(storedEvent);
       // What has been pressed has happened: the way to us makes the device's clock look late by as much as it took.
       const now = Math.max(deviceNow, replayed[replayed.length - 1]?.atMs ?? 0);
-      const { state, steps } = runRecord(
-        expandRoutine(run.routine),
-        run.routine.steps.map((s) => s.pressure),
-        replayed,
-        now,
-      );
+      const { state, steps } = runRecord(expandRoutine(storedRoutine(run.routine)!), replayed, now);
       const status = state.status === 'done' || state.status === 'stopped' ? state.status : 'open';
       await run.update({ status, steps: status === 'open' ? null : steps }, { transaction });
       return { taken: ids, status };

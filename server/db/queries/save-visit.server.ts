@@ -1,21 +1,11 @@
 import {
-  type MeasureAnswers,
-  type MeasureKey,
-  measureOf,
-  type Reading,
-  type ReadingPhase,
-  scoreSoFar,
-} from '../../../core/measures/index.ts';
-import type { Routine } from '../../../core/routine/index.ts';
-import {
-  type Findings,
   hasEnded,
-  type Referral,
-  type Screen,
-  type VisitRecord,
-  type VisitStage,
+  type ReadingEntry,
+  type SaveResult,
+  type Visit,
+  type VisitPatch,
 } from '../../../core/record/index.ts';
-import type { Side } from '../../../core/words/index.ts';
+import { type MeasureAnswers, measureOf, scoreSoFar } from '../../../core/measures/index.ts';
 import { createHash } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import { database } from '../connection.ts';
@@ -33,36 +23,9 @@ import type { Member } from './accounts.server.ts';
 import { writeAudit } from './audit.server.ts';
 import { refreshCourse } from './courses.server.ts';
 import { readingsIn } from './readings.server.ts';
-import { scoresIn, type TakenScore } from './scores.server.ts';
-import { plainVisit, type Visit } from './visits.server.ts';
+import { scoresIn } from './scores.server.ts';
+import { plainVisit } from './visits.server.ts';
 import { byPractice, isUuid } from '../scope.ts';
-
-export interface ReadingEntry {
-  measure: MeasureKey;
-  complaintId: string | null;
-  place: string;
-  side: Side;
-  phase: ReadingPhase;
-  /** null takes the entry away. */
-  value: number | null;
-}
-
-/** One change to a visit. Everything the five stages write goes through here. */
-export type VisitPatch =
-  | { kind: 'screen'; screen: Screen }
-  | { kind: 'readings'; entries: ReadingEntry[] }
-  | { kind: 'routine'; routine: Routine }
-  | { kind: 'record'; record: VisitRecord }
-  | { kind: 'findings'; findings: Findings }
-  /** Answers of a scored measure so far; null takes it back. */
-  | { kind: 'answers'; measure: string; answers: MeasureAnswers | null }
-  | { kind: 'stage'; stage: VisitStage; referral?: Referral };
-
-export type SaveResult =
-  | { result: 'saved'; version: number }
-  | { result: 'stale' | 'ended'; visit: Visit; readings: Reading[]; scores: TakenScore[] }
-  | { result: 'missing' }
-  | { result: 'refused'; message: string };
 
 interface Write {
   saveId: string;

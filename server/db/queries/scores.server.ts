@@ -1,17 +1,8 @@
-import type { MeasureAnswers } from '../../../core/measures/index.ts';
+import type { TakenScore } from '../../../core/record/index.ts';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { database } from '../connection.ts';
 import { byPractice, isUuid } from '../scope.ts';
 
-export interface TakenScore {
-  visitId: string;
-  measure: string;
-  answers: MeasureAnswers;
-  /** Null when it could not be scored, or not yet. */
-  value: number | null;
-  words: string;
-  takenAt: string;
-}
 type Row = Omit<TakenScore, 'takenAt' | 'value'> & { value: string | null; takenAt: Date };
 const COLUMNS = 'visit_id as "visitId", measure, answers, value, words, taken_at as "takenAt"';
 const plain = (r: Row): TakenScore => ({

@@ -3,6 +3,7 @@ import { QueryTypes, UniqueConstraintError } from 'sequelize';
 import { database } from '../connection.ts';
 import { PractitionerModel, TemplateModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';
+import { storedRoutine } from '../stored.ts';
 import type { Member, SignedIn } from './accounts.server.ts';
 import { writeAudit } from './audit.server.ts';
 import { once } from './once.server.ts';
@@ -45,7 +46,7 @@ export const findTemplate = byPractice(async (practiceId: string, id: string): P
 const plain = (t: TemplateModel, createdBy: string): Template => ({
   id: t.id,
   name: t.name,
-  body: t.body,
+  body: storedRoutine(t.body)!,
   createdBy,
   updatedAt: t.updatedAt.toISOString(),
   version: t.version,
@@ -103,7 +104,7 @@ export const renameTemplate = byPractice(
         if (!mayChange(who, found)) return 'not-yours';
         if (found.version !== expectedVersion) return 'stale';
         await found.update(
-          { name, body: { ...found.body, name }, updatedAt: new Date(), version: expectedVersion + 1 },
+          { name, body: { ...storedRoutine(found.body)!, name }, updatedAt: new Date(), version: expectedVersion + 1 },
           { transaction },
         );
         await writeAudit(who, 'template-renamed', { template: id }, transaction);

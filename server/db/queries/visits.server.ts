@@ -1,11 +1,9 @@
-import type { Routine } from '../../../core/routine/index.ts';
 import {
   EMPTY_SCREEN,
-  type Findings,
   type Reaction,
   type Referral,
-  type Screen,
-  type VisitRecord,
+  type ReviewDue,
+  type Visit,
   type VisitStage,
   withFindings,
 } from '../../../core/record/index.ts';
@@ -13,23 +11,9 @@ import { Op, QueryTypes } from 'sequelize';
 import { database } from '../connection.ts';
 import { ClientModel, PractitionerModel, VisitModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';
+import { storedRoutine } from '../stored.ts';
 import { writeAudit } from './audit.server.ts';
 import { once } from './once.server.ts';
-
-export interface Visit {
-  id: string;
-  clientId: string;
-  practitionerId: string;
-  startsAt: string;
-  stage: VisitStage;
-  screen: Screen;
-  routine: Routine | null;
-  record: VisitRecord | null;
-  findings: Findings;
-  referral: Referral | null;
-  endedAt: string | null;
-  version: number;
-}
 
 export const plainVisit = (v: VisitModel): Visit => ({
   id: v.id,
@@ -38,7 +22,7 @@ export const plainVisit = (v: VisitModel): Visit => ({
   startsAt: v.startsAt.toISOString(),
   stage: v.stage,
   screen: v.screen,
-  routine: v.routine,
+  routine: storedRoutine(v.routine),
   record: v.record,
   findings: withFindings(v.findings),
   referral: v.referral,
@@ -228,14 +212,6 @@ export const noteReferralOutcome = byPractice(
     });
   },
 );
-
-export interface ReviewDue {
-  visitId: string;
-  clientId: string;
-  clientName: string;
-  /** YYYY-MM-DD */
-  reviewOn: string;
-}
 
 /** Reviews agreed at a client's latest finished visit that fall due up to a day: the nearest ones, earliest first, and how many there are. */
 export const reviewsDue = byPractice(

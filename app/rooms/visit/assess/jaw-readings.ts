@@ -1,3 +1,4 @@
+import type { ReadingEntry } from '../../../../core/record';
 import {
   checkedReading,
   type MeasureKey,
@@ -6,7 +7,6 @@ import {
   OPENING_KEYS,
   type ReadingPhase,
 } from '../../../../core/measures';
-import type { ReadingEntry } from '../../../../server/db/queries/save-visit.server';
 import { useVisit } from '../session/context';
 import { usePast } from './past';
 

@@ -8,15 +8,14 @@ import {
   NEEDED,
   type PhotoMarks,
 } from '../../../../core/measures';
-import { consentState } from '../../../../core/record';
+import { consentState, type Photo, type PhotoPhase } from '../../../../core/record';
 import { useId, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import type { Photo, PhotoPhase } from '../../../../server/db/queries/photos.server';
 import { PhotoMarker } from './photo-marker';
 import { SameScale } from './same-scale';
 import { dayOf, dayWords } from '../../../parts/marks/time';
 import { useVisit } from '../session/context';
-import { send } from '../session/send';
+import { send } from '../../../parts/frame/send';
 import { VisitConsent } from '../screen/visit-consent';
 
 const srcOf = (p: Photo): string => `/visits/${p.visitId}/photo/${p.id}`;

@@ -1,7 +1,7 @@
+import type { TakenScore } from '../../../../core/record';
 import { changeOf, type MeasureDef, measureOf, QUESTIONNAIRES, proposedMeasures } from '../../../../core/measures';
 import { useState } from 'react';
 import { Button, Form as BsForm } from 'react-bootstrap';
-import type { TakenScore } from '../../../../server/db/queries/scores.server';
 import { dayOf, dayWords } from '../../../parts/marks/time';
 import { useVisit } from '../session/context';
 import { MeasureSheet } from './measure-sheet';

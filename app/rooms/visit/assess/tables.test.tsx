@@ -1,4 +1,4 @@
-import type { Finding } from '../../../../core/rules';
+import type { RuleFinding } from '../../../../core/rules';
 import type { StepRecord } from '../../../../core/guide';
 import { complaintName } from '../../../../core/words';
 import { renderToStaticMarkup } from 'react-dom/server';
@@ -16,6 +16,7 @@ const step = (over: Partial<StepRecord & { name: string }> = {}): StepRecord & {
   right: { plannedSeconds: 60, doneSeconds: 60 },
   plannedPressure: 'light',
   donePressure: 'light',
+  work: [],
   ...over,
 });
 const table = (run: Parameters<typeof RunTable>[0]['run']) => renderToStaticMarkup(<RunTable run={run} />);
@@ -54,7 +55,7 @@ describe('planned against done', () => {
 });
 
 describe('what the rules say', () => {
-  const finding = (severity: Finding['severity'], title: string): Finding => ({
+  const finding = (severity: RuleFinding['severity'], title: string): RuleFinding => ({
     rule: title,
     severity,
     stepIds: ['a'],
@@ -62,7 +63,7 @@ describe('what the rules say', () => {
     reason: 'Because.',
     fix: { label: `Fix ${title}`, action: { do: 'remove', stepId: 'a' } },
   });
-  const draw = (findings: Finding[], disabled = false) =>
+  const draw = (findings: RuleFinding[], disabled = false) =>
     renderToStaticMarkup(<RuleNotes findings={findings} disabled={disabled} onFix={() => {}} />);
   test('nothing is said when there is nothing to say', () => expect(draw([])).toBe(''));
   test('two are shown, the rest is counted', () => {

@@ -1,4 +1,4 @@
-import { doseWords, type Step, stepSeconds } from '../../../../core/routine';
+import { doseWords, LINE_LETTERS, pressureWords, type Step, stepSeconds } from '../../../../core/routine';
 import type { Screening } from '../../../../core/limits';
 import { clock, COMPLAINT_KINDS, COMPLAINT_NAMES, type ComplaintKind, InputError } from '../../../../core/words';
 import { forwardRef, useId, useState } from 'react';
@@ -72,7 +72,7 @@ export const AddStep = forwardRef<HTMLInputElement, Props>(function AddStep(
       <Form.Control
         ref={ref}
         value={line}
-        maxLength={120}
+        maxLength={LINE_LETTERS}
         role="combobox"
         aria-expanded={shows}
         aria-controls={`${id}-list`}
@@ -130,8 +130,9 @@ export const AddStep = forwardRef<HTMLInputElement, Props>(function AddStep(
                     <span>
                       <strong>{s.technique.name}</strong>{' '}
                       <span className="soft small">
-                        {s.banned ? '' : `${s.step.pressure ?? 'no pressure'}, ${doseWords(s.step)}`}
+                        {s.banned ? '' : `${pressureWords(s.step)}, ${doseWords(s.step)}`}
                         {s.lowered && <span className="now"> {s.lowered}</span>}
+                        {s.ignored.length > 0 && <span className="caution"> ignored: {s.ignored.join(', ')}</span>}
                       </span>
                       {s.banned && <span className="caution small">Off limits. {s.banned}</span>}
                     </span>

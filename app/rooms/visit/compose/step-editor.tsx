@@ -1,4 +1,12 @@
-import { BOUNDS, type DosePart, type Step, type Technique } from '../../../../core/routine';
+import {
+  BOUNDS,
+  goesBothWays,
+  LENGTHS,
+  type DosePart,
+  type Step,
+  type Stroke,
+  type Technique,
+} from '../../../../core/routine';
 import type { Contact, OneSide } from '../../../../core/words';
 import { Form } from 'react-bootstrap';
 import { NumberField } from '../../../parts/fields/number-field';
@@ -26,13 +34,33 @@ export function StepEditor({
         {dose.parts.map((part, i) => (
           <PartFields key={i} part={part} onChange={(p) => setPart(i, p)} />
         ))}
+        {dose.parts.some((p) => p.kind === 'beats') && (
+          <Form.Check
+            className="align-self-end"
+            type="checkbox"
+            label="Both ways"
+            id={`${step.id}-both`}
+            checked={goesBothWays(step.stroke)}
+            onChange={(e) => onChange({ ...step, stroke: strokeWith(step.stroke, e.target.checked) })}
+          />
+        )}
         <NumberField
-          label="Spots"
-          value={dose.spots}
-          range={BOUNDS.spots}
+          label="Places"
+          value={Math.max(1, step.path.length)}
+          range={[1, LENGTHS.path]}
           whole
-          onCommit={(spots) => onChange({ ...step, dose: { ...dose, spots } })}
+          onCommit={(places) => onChange(withPlaces(step, places))}
         />
+        {step.path.length > 1 && (
+          <Form.Check
+            className="align-self-end"
+            type="checkbox"
+            label="At every place"
+            id={`${step.id}-each-place`}
+            checked={dose.perPlace}
+            onChange={(e) => onChange({ ...step, dose: { ...dose, perPlace: e.target.checked } })}
+          />
+        )}
         <NumberField
           label="Sets"
           value={sides.sets}
@@ -154,6 +182,31 @@ function SideSelect({
   );
 }
 
+/** The same stroke one way, or one way and then the other. */
+function strokeWith(stroke: Stroke, bothWays: boolean): Stroke {
+  const circles = stroke === 'circles-one-way' || stroke === 'circles-both-ways';
+  if (circles) return bothWays ? 'circles-both-ways' : 'circles-one-way';
+  return bothWays ? 'one-way-then-other' : 'one-way';
+}
+
+/** So many places: the first ones of the path, or its places again from the first. */
+const withPlaces = (step: Step, places: number): Step =>
+  step.path.length
+    ? {
+        ...step,
+        path: Array.from({ length: places }, (_, i) => step.path[i % step.path.length]!),
+        dose: { ...step.dose, perPlace: places > step.path.length || step.dose.perPlace },
+      }
+    : step;
+
+const PHASE_LABELS = {
+  in: 'In, s',
+  'in-again': 'In again, s',
+  hold: 'Hold, s',
+  out: 'Out, s',
+  rest: 'Wait, s',
+} as const;
+
 function PartFields({ part, onChange }: { part: DosePart; onChange: (part: DosePart) => void }) {
   switch (part.kind) {
     case 'hold':
@@ -166,9 +219,10 @@ function PartFields({ part, onChange }: { part: DosePart; onChange: (part: DoseP
         />
       );
     case 'check':
+    case 'test':
       return (
         <NumberField
-          label="Check, s"
+          label={part.kind === 'test' ? 'Reading, s' : 'Check, s'}
           value={part.seconds}
           range={BOUNDS.holdSeconds}
           onCommit={(seconds) => onChange({ ...part, seconds })}
@@ -186,7 +240,7 @@ function PartFields({ part, onChange }: { part: DosePart; onChange: (part: DoseP
               onChange({
                 ...part,
                 count,
-                countMost: part.countMost !== null && part.countMost < count ? null : part.countMost,
+                most: part.most !== null && part.most < count ? null : part.most,
               })
             }
           />
@@ -195,14 +249,6 @@ function PartFields({ part, onChange }: { part: DosePart; onChange: (part: DoseP
             value={part.perMinute}
             range={BOUNDS.perMinute}
             onCommit={(perMinute) => onChange({ ...part, perMinute })}
-          />
-          <Form.Check
-            className="align-self-end"
-            type="checkbox"
-            label="Both ways"
-            id={`both-${part.unit}-${part.perMinute}`}
-            checked={part.directions === 2}
-            onChange={(e) => onChange({ ...part, directions: e.target.checked ? 2 : 1 })}
           />
         </>
       );
@@ -216,33 +262,26 @@ function PartFields({ part, onChange }: { part: DosePart; onChange: (part: DoseP
             whole
             onCommit={(cycles) => onChange({ ...part, cycles })}
           />
-          <NumberField
-            label="In, s"
-            value={part.pattern.inSeconds}
-            range={[1, BOUNDS.breathSeconds[1]]}
-            onCommit={(inSeconds) => onChange({ ...part, pattern: { ...part.pattern, inSeconds } })}
-          />
-          <NumberField
-            label="Hold, s"
-            value={part.pattern.holdInSeconds}
-            range={BOUNDS.breathSeconds}
-            onCommit={(holdInSeconds) => onChange({ ...part, pattern: { ...part.pattern, holdInSeconds } })}
-          />
-          <NumberField
-            label="Out, s"
-            value={part.pattern.outSeconds}
-            range={[1, BOUNDS.breathSeconds[1]]}
-            onCommit={(outSeconds) => onChange({ ...part, pattern: { ...part.pattern, outSeconds } })}
-          />
+          {part.phases.map((phase, i) => (
+            <NumberField
+              key={i}
+              label={PHASE_LABELS[phase.what]}
+              value={phase.seconds}
+              range={BOUNDS.breathSeconds}
+              onCommit={(seconds) =>
+                onChange({ ...part, phases: part.phases.map((p, j) => (j === i ? { ...p, seconds } : p)) })
+              }
+            />
+          ))}
         </>
       );
     case 'open':
       return (
         <NumberField
           label={`Until ${part.until}, about s`}
-          value={part.estimateSeconds}
+          value={part.usualSeconds}
           range={[part.leastSeconds, part.mostSeconds]}
-          onCommit={(estimateSeconds) => onChange({ ...part, estimateSeconds })}
+          onCommit={(usualSeconds) => onChange({ ...part, usualSeconds })}
         />
       );
   }

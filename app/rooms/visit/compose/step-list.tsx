@@ -1,4 +1,4 @@
-import { moveStep, removeStep, replaceStep, type Routine } from '../../../../core/routine';
+import { moveStep, removeStep, replaceStep, stepsOf, type Routine } from '../../../../core/routine';
 import { PHASE_NAMES } from '../../../../core/words';
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
@@ -20,7 +20,8 @@ export function StepList({ routine, stepSeconds, flags, chosen, disabled, onChoo
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
-  const indexOf = (id: string) => routine.steps.findIndex((s) => s.id === id);
+  const steps = stepsOf(routine);
+  const indexOf = (id: string) => steps.findIndex((s) => s.id === id);
   return (
     <DndContext
       id="routine"
@@ -30,12 +31,12 @@ export function StepList({ routine, stepSeconds, flags, chosen, disabled, onChoo
         if (over && active.id !== over.id) onEdit(moveStep(routine, String(active.id), indexOf(String(over.id))));
       }}
     >
-      <SortableContext items={routine.steps.map((s) => s.id)} strategy={verticalListSortingStrategy}>
+      <SortableContext items={steps.map((s) => s.id)} strategy={verticalListSortingStrategy}>
         <div className="steps">
-          {routine.steps.map((step, i) => {
+          {steps.map((step, i) => {
             const technique = CATALOGUE.techniques.get(step.technique);
             if (!technique) return null;
-            const before = CATALOGUE.techniques.get(routine.steps[i - 1]?.technique ?? '');
+            const before = CATALOGUE.techniques.get(steps[i - 1]?.technique ?? '');
             return (
               <div key={step.id}>
                 {before?.phase !== technique.phase && <div className="phase-name">{PHASE_NAMES[technique.phase]}</div>}

@@ -79,11 +79,13 @@ export function StepRow({
         <span className="cell">
           {step.pressure ? (
             <>
-              <PressureDot pressure={step.pressure} />
+              <PressureDot pressure={step.pressure.there} />
               <select
                 aria-label={`Pressure of ${name}`}
-                value={step.pressure}
-                onChange={(e) => onChange({ ...step, pressure: e.target.value as Pressure })}
+                value={step.pressure.there}
+                onChange={(e) =>
+                  onChange({ ...step, pressure: { ...step.pressure!, there: e.target.value as Pressure } })
+                }
               >
                 {PRESSURES.map((p) => (
                   <option key={p}>{p}</option>

@@ -18,6 +18,8 @@ export interface Suggestion {
   banned: string | null;
   /** What the screening changed about it. */
   lowered: string | null;
+  /** What was typed and has no place in it. */
+  ignored: readonly string[];
 }
 
 /** Techniques that work at a place: named there, on its muscle, or anywhere in its region. */
@@ -47,22 +49,25 @@ export function suggest(
   id: string,
 ): Suggestion[] {
   const here = ask.place ? techniquesAt(ask.place) : ask.serves ? servedBy(ask.serves) : [...TECHNIQUES];
-  let found: { technique: Technique; step: Step }[];
+  let found: { technique: Technique; step: Step; ignored?: readonly string[] }[];
   if (ask.line.trim()) {
     try {
       const typed = readTypedLine(ask.line);
       found = techniquesForLine(typed, here).map((technique) => ({
         technique,
-        step: stepFromLine(typed, technique, id),
+        ...stepFromLine(typed, technique, id),
       }));
     } catch (error) {
       // With a place chosen, dose and side alone are a whole line.
       if (!(error instanceof InputError) || !ask.place || error.field !== 'step') throw error;
       const typed = readTypedLine(`x ${ask.line}`);
-      found = here.map((technique) => ({ technique, step: stepFromLine(typed, technique, id) }));
+      found = here.map((technique) => ({ technique, ...stepFromLine(typed, technique, id) }));
     }
   } else found = here.map((technique) => ({ technique, step: newStep(technique, id) }));
-  return found.map(({ technique, step }) => allowed(technique, aimed(step, ask.place), screening));
+  return found.map(({ technique, step, ignored = [] }) => ({
+    ...allowed(technique, aimed(step, ask.place), screening),
+    ignored,
+  }));
 }
 
 /** One side after the other begins where the finger pointed. */
@@ -71,7 +76,7 @@ const aimed = (step: Step, place: Place | null): Step =>
     ? { ...step, sides: { ...step.sides, first: place.side as OneSide } }
     : step;
 
-function allowed(technique: Technique, step: Step, screening: Screening): Suggestion {
+function allowed(technique: Technique, step: Step, screening: Screening): Omit<Suggestion, 'ignored'> {
   const result = admit(step, screening, CATALOGUE);
   return result.step
     ? { technique, step: result.step, banned: null, lowered: result.lowered }

@@ -1,4 +1,4 @@
-import type { Routine } from '../../../../core/routine';
+import { readRoutine, type Routine } from '../../../../core/routine';
 import { useState } from 'react';
 import { Button, Dropdown, Modal } from 'react-bootstrap';
 import { useFetcher } from 'react-router';
@@ -32,7 +32,7 @@ export function TemplatesMenu({
     const answer = await fetch(`/routines/${id}/file`).catch(() => null);
     const found = answer?.ok && !answer.redirected;
     setMissing(!found);
-    if (found) onStart((await answer.json()) as Routine);
+    if (found) onStart(readRoutine(await answer.json()));
   };
   return (
     <>
@@ -48,7 +48,7 @@ export function TemplatesMenu({
           ))}
         </Dropdown.Menu>
       </Dropdown>
-      <Button size="sm" variant="outline-primary" disabled={!routine.steps.length} onClick={() => setNaming(true)}>
+      <Button size="sm" variant="outline-primary" disabled={!routine.items.length} onClick={() => setNaming(true)}>
         Keep as a template
       </Button>
       {missing && (

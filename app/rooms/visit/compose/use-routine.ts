@@ -1,12 +1,11 @@
 import { checkRoutine } from '../../../../core/rules';
 import {
-  DEFAULT_ORDER,
   expandRoutine,
-  parseRoutine,
+  emptyRoutine,
+  readRoutine,
   ribbonOf,
   type Routine,
-  ROUTINE_FORMAT,
-  ROUTINE_VERSION,
+  stepCount,
   totalsOf,
 } from '../../../../core/routine';
 import { newlyBanned } from '../../../../core/limits';
@@ -16,15 +15,6 @@ import { CATALOGUE } from '../../../../reference/catalogue';
 import { useVisit } from '../session/context';
 
 const UNDO_DEPTH = 200;
-
-const emptyRoutine = (name: string): Routine => ({
-  format: ROUTINE_FORMAT,
-  schemaVersion: ROUTINE_VERSION,
-  name,
-  budgetMinutes: 20,
-  order: DEFAULT_ORDER,
-  steps: [],
-});
 
 /** The routine on the table: every edit is checked by the core, can be undone, and is written at once. */
 export function useRoutine(name: string) {
@@ -38,7 +28,7 @@ export function useRoutine(name: string) {
     const cues = expandRoutine(routine);
     return {
       cues,
-      totals: totalsOf(routine.steps, cues),
+      totals: totalsOf(stepCount(routine), cues),
       findings: checkRoutine(routine, CATALOGUE, screening),
       ribbon: ribbonOf(routine, cues, CATALOGUE),
     };
@@ -47,7 +37,7 @@ export function useRoutine(name: string) {
   /** Puts a routine on the table; false when it may not be, with the reason told and nothing changed. */
   const put = (next: Routine): boolean => {
     try {
-      parseRoutine(next);
+      readRoutine(next);
       expandRoutine(next);
     } catch (error) {
       if (!(error instanceof InputError)) throw error;

@@ -6,7 +6,7 @@ import { check, type FieldErrors } from '../../../schemas/read';
 import { FieldFrame } from '../../../parts/fields/field';
 import { shortDay } from '../../../parts/marks/time';
 import { useVisit } from '../session/context';
-import { send } from '../session/send';
+import { send } from '../../../parts/frame/send';
 
 /** Under a caution: who overrode it and why, or the way to do so in writing. */
 export function OverrideLine({ caution }: { caution: Caution }) {

@@ -1,12 +1,12 @@
+import type { StoredProduct } from '../../../../core/record';
 import { checkProduct, type PatchTest } from '../../../../core/limits';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Link } from 'react-router';
-import type { StoredProduct } from '../../../../server/db/queries/practice.server';
 import { ALLERGEN_FAMILIES } from '../../../../reference/facts/allergens';
 import { dayOf, dayWords } from '../../../parts/marks/time';
 import { useVisit } from '../session/context';
-import { send } from '../session/send';
+import { send } from '../../../parts/frame/send';
 
 /** The product chosen for today, and what speaks against it on this client. */
 export function useProductToday() {

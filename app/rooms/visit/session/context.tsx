@@ -8,30 +8,32 @@ import {
   type Screening,
 } from '../../../../core/limits';
 import {
+  type Client,
   type Consent,
   type Findings,
   hasEnded,
+  type Photo,
   type PracticeText,
+  type ReadingEntry,
   type Screen,
   type Stage,
   stageIndex,
+  type StoredProduct,
+  type TakenScore,
   type TextKind,
+  type Visit,
+  type VisitPatch,
   type VisitRecord,
+  type Working,
+  workingOf,
 } from '../../../../core/record';
 import { createContext, use, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { TakenScore } from '../../../../server/db/queries/scores.server';
 import { CAUTIONS } from '../../../../reference/facts/cautions/index';
-import type { Client } from '../../../../server/db/queries/clients.server';
-import type { Photo } from '../../../../server/db/queries/photos.server';
-import type { StoredProduct } from '../../../../server/db/queries/practice.server';
-import type { ReadingEntry, VisitPatch } from '../../../../server/db/queries/save-visit.server';
-import type { Visit } from '../../../../server/db/queries/visits.server';
 import { useSignedInAgain } from '../../../parts/frame/signed-out';
 import { placeOnDevice } from './device-store';
 import { postTo } from './post';
 import { SaveQueue, type Kept, type SaveState } from './save-queue';
-import { workingOf, type Working } from './working';
 
 export interface VisitData {
   visit: Visit;

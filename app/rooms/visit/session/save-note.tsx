@@ -1,5 +1,5 @@
+import type { VisitPatch } from '../../../../core/record';
 import { Button } from 'react-bootstrap';
-import type { VisitPatch } from '../../../../server/db/queries/save-visit.server';
 import { useVisit } from './context';
 
 const WORDS = {

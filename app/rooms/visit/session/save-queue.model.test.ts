@@ -1,10 +1,8 @@
-import { EMPTY_RECORD } from '../../../../core/record';
+import { EMPTY_RECORD, type VisitPatch, type Working } from '../../../../core/record';
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { BAD_NOTE, FakeVisitServer, NOW, VISIT } from '../../../../tests/support/fake-visit-server';
-import type { VisitPatch } from '../../../../server/db/queries/save-visit.server';
 import { SaveQueue, type Kept, type SaveState } from './save-queue';
-import type { Working } from './working';
 
 /** What a network does with one request. */
 type Fate = 'arrives' | 'lost on the way' | 'answer lost' | 'slow';

@@ -1,9 +1,7 @@
-import { EMPTY_RECORD } from '../../../../core/record';
+import { EMPTY_RECORD, joined, leftOf, type VisitPatch } from '../../../../core/record';
 import { describe, expect, test, vi } from 'vitest';
 import { FakeVisitServer, BAD_NOTE, NOW, VISIT } from '../../../../tests/support/fake-visit-server';
-import type { VisitPatch } from '../../../../server/db/queries/save-visit.server';
 import { SaveQueue, type Kept, type Post, type SaveAnswer, type SaveState } from './save-queue';
-import { joined, leftOf } from './working';
 
 const routine = (name: string): VisitPatch => ({ kind: 'routine', routine: { name } as never });
 const reading = (place: string, value: number | null): VisitPatch => ({

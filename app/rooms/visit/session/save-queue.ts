@@ -1,5 +1,12 @@
-import type { SaveResult, VisitPatch } from '../../../../server/db/queries/save-visit.server';
-import { joined, leftOf, withPatch, workingOf, type Working } from './working';
+import {
+  joined,
+  leftOf,
+  type SaveResult,
+  type VisitPatch,
+  withPatch,
+  type Working,
+  workingOf,
+} from '../../../../core/record';
 
 export type SaveAnswer =
   | SaveResult

@@ -1,9 +1,9 @@
-import { measureOf, type Reading, scoreSoFar } from '../../../../core/measures';
-import type { Routine } from '../../../../core/routine';
-import { EMPTY_RECORD, type Findings, type Screen, type VisitRecord, type VisitStage } from '../../../../core/record';
-import type { ReadingEntry, VisitPatch } from '../../../../server/db/queries/save-visit.server';
-import type { TakenScore } from '../../../../server/db/queries/scores.server';
-import type { Visit } from '../../../../server/db/queries/visits.server';
+import { measureOf, type Reading, scoreSoFar } from '../measures/index.ts';
+import type { Routine } from '../routine/index.ts';
+import type { Findings } from './findings.ts';
+import { type ReadingEntry, sameReading, type VisitPatch } from './patch.ts';
+import type { TakenScore } from './score.ts';
+import { EMPTY_RECORD, type Screen, type Visit, type VisitRecord, type VisitStage } from './visit.ts';
 
 /** What of a visit is worked on. */
 export interface Working {
@@ -26,13 +26,6 @@ export const workingOf = (visit: Visit, readings: Reading[], scores: TakenScore[
   findings: visit.findings,
   scores,
 });
-
-const sameReading = (a: Omit<ReadingEntry, 'value'>, b: Omit<ReadingEntry, 'value'>): boolean =>
-  a.measure === b.measure &&
-  a.complaintId === b.complaintId &&
-  a.place === b.place &&
-  a.side === b.side &&
-  a.phase === b.phase;
 
 /** The state with one change made to it; the same change twice is the same as once. */
 export function withPatch(before: Working, patch: VisitPatch, visitId: string, now: string): Working {
@@ -70,24 +63,4 @@ function withEntry(readings: Reading[], entry: ReadingEntry, visitId: string, no
   return entry.value === null
     ? rest
     : [...rest, { ...entry, value: entry.value, source: 'studio', takenAt: now, visitId }];
-}
-
-/** A later change that takes the place of an earlier one which nobody has seen yet; null when both are needed. */
-export function joined(earlier: VisitPatch, later: VisitPatch): VisitPatch | null {
-  if (earlier.kind !== later.kind || later.kind === 'stage') return null;
-  if (earlier.kind === 'answers' && later.kind === 'answers') return earlier.measure === later.measure ? later : null;
-  if (earlier.kind !== 'readings' || later.kind !== 'readings') return later;
-  return {
-    kind: 'readings',
-    entries: [...earlier.entries.filter((e) => !later.entries.some((l) => sameReading(e, l))), ...later.entries],
-  };
-}
-
-/** What is left of an earlier change once a later one says the same things anew; null when nothing is. */
-export function leftOf(earlier: VisitPatch, later: VisitPatch): VisitPatch | null {
-  if (earlier.kind !== later.kind) return earlier;
-  if (earlier.kind === 'answers' && later.kind === 'answers') return earlier.measure === later.measure ? null : earlier;
-  if (earlier.kind !== 'readings' || later.kind !== 'readings') return null;
-  const entries = earlier.entries.filter((e) => !later.entries.some((l) => sameReading(e, l)));
-  return entries.length ? { kind: 'readings', entries } : null;
 }

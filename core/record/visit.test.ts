@@ -8,7 +8,7 @@ import {
   stageIndex,
   STAGES,
   type VisitStage,
-} from './model.ts';
+} from './visit.ts';
 
 describe('stages of a visit', () => {
   test('stand in the order of the work', () => expect(STAGES.map(stageIndex)).toEqual([0, 1, 2, 3, 4]));

@@ -1,4 +1,6 @@
 import type { Answers } from '../limits/index.ts';
+import type { Routine } from '../routine/index.ts';
+import type { Findings } from './findings.ts';
 
 /** The five stages in the order of the work, and the three ways in which a visit ends. */
 export const STAGES = ['screen', 'assess', 'compose', 'guide', 'record'] as const;
@@ -65,4 +67,38 @@ export interface Referral {
   outcome: string | null;
   /** Calendar day of the outcome. */
   outcomeOn: string | null;
+}
+
+/** A visit as it is kept. */
+export interface Visit {
+  id: string;
+  clientId: string;
+  practitionerId: string;
+  startsAt: string;
+  stage: VisitStage;
+  screen: Screen;
+  routine: Routine | null;
+  record: VisitRecord | null;
+  findings: Findings;
+  referral: Referral | null;
+  endedAt: string | null;
+  version: number;
+}
+
+/** A review agreed at a client's latest finished visit. */
+export interface ReviewDue {
+  visitId: string;
+  clientId: string;
+  clientName: string;
+  /** YYYY-MM-DD */
+  reviewOn: string;
+}
+
+/** A visit that ended in a referral whose outcome nobody has noted. */
+export interface OpenReferral {
+  visitId: string;
+  clientId: string;
+  clientName: string;
+  startsAt: string;
+  referral: Referral;
 }

@@ -1,4 +1,4 @@
-import { tellSignedOut } from '../../../parts/frame/signed-out';
+import { tellSignedOut } from './signed-out';
 
 /** Sends a small change that is no part of the visit's own queue; what came back, or why nothing did. */
 export async function send<T>(

@@ -1,0 +1,42 @@
+import { preparationFor } from '../../../../core/limits';
+import type { MeasureKey } from '../../../../core/measures';
+import type { Routine } from '../../../../core/routine';
+import { useMemo } from 'react';
+import { CATALOGUE } from '../../../../reference/catalogue';
+import { PREPARATION } from '../../../../reference/facts/preparation';
+import type { OpenRun } from '../../../parts/player/port';
+import { Player } from '../../../parts/player/player';
+import { useProductToday } from '../screen/product-choice';
+import { useVisit } from '../session/context';
+import { SaveConflict, SaveState } from '../session/save-note';
+import { portOfVisit } from './port';
+
+/** The player of a visit: its runs are kept there, and what screening says counts. */
+export function VisitPlayer({ routine, open, again }: { routine: Routine; open: OpenRun | null; again: boolean }) {
+  const { visit, screen, setScreen, setReading, screening, goTo, routine: composed } = useVisit();
+  const product = useProductToday();
+  const port = useMemo(() => portOfVisit(visit.id), [visit.id]);
+  const played = open?.routine ?? routine;
+  return (
+    <Player
+      routine={routine}
+      open={open}
+      port={port}
+      catalogue={CATALOGUE}
+      screening={screening}
+      composed={composed}
+      before={{
+        again,
+        toReady: preparationFor(PREPARATION, played, CATALOGUE).filter((p) => !screen.preparation.includes(p.key)),
+        onReady: (key) => setScreen({ ...screen, preparation: [...screen.preparation, key] }),
+        saved: <SaveState />,
+        conflict: <SaveConflict />,
+        avoid: product.findings.filter((f) => f.severity === 'avoid').map((f) => `${product.chosen!.name}: ${f.words}`),
+      }}
+      after={{ label: 'Record', onGo: () => goTo('record') }}
+      onReading={({ measure, place, side, value }) =>
+        setReading({ measure: measure as MeasureKey, complaintId: null, place, side, phase: 'after', value })
+      }
+    />
+  );
+}

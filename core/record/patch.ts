@@ -1,0 +1,61 @@
+import type { MeasureAnswers, MeasureKey, Reading, ReadingPhase } from '../measures/index.ts';
+import type { Routine } from '../routine/index.ts';
+import type { Side } from '../words/index.ts';
+import type { Findings } from './findings.ts';
+import type { TakenScore } from './score.ts';
+import type { Referral, Screen, Visit, VisitRecord, VisitStage } from './visit.ts';
+
+/** One reading as it is written; its value apart, it says what is read. */
+export interface ReadingEntry {
+  measure: MeasureKey;
+  complaintId: string | null;
+  place: string;
+  side: Side;
+  phase: ReadingPhase;
+  /** null takes the entry away. */
+  value: number | null;
+}
+
+/** One change to a visit. Everything the five stages write goes through here. */
+export type VisitPatch =
+  | { kind: 'screen'; screen: Screen }
+  | { kind: 'readings'; entries: ReadingEntry[] }
+  | { kind: 'routine'; routine: Routine }
+  | { kind: 'record'; record: VisitRecord }
+  | { kind: 'findings'; findings: Findings }
+  /** Answers of a scored measure so far; null takes it back. */
+  | { kind: 'answers'; measure: string; answers: MeasureAnswers | null }
+  | { kind: 'stage'; stage: VisitStage; referral?: Referral };
+
+export type SaveResult =
+  | { result: 'saved'; version: number }
+  | { result: 'stale' | 'ended'; visit: Visit; readings: Reading[]; scores: TakenScore[] }
+  | { result: 'missing' }
+  | { result: 'refused'; message: string };
+
+export const sameReading = (a: Omit<ReadingEntry, 'value'>, b: Omit<ReadingEntry, 'value'>): boolean =>
+  a.measure === b.measure &&
+  a.complaintId === b.complaintId &&
+  a.place === b.place &&
+  a.side === b.side &&
+  a.phase === b.phase;
+
+/** A later change that takes the place of an earlier one which nobody has seen yet; null when both are needed. */
+export function joined(earlier: VisitPatch, later: VisitPatch): VisitPatch | null {
+  if (earlier.kind !== later.kind || later.kind === 'stage') return null;
+  if (earlier.kind === 'answers' && later.kind === 'answers') return earlier.measure === later.measure ? later : null;
+  if (earlier.kind !== 'readings' || later.kind !== 'readings') return later;
+  return {
+    kind: 'readings',
+    entries: [...earlier.entries.filter((e) => !later.entries.some((l) => sameReading(e, l))), ...later.entries],
+  };
+}
+
+/** What is left of an earlier change once a later one says the same things anew; null when nothing is. */
+export function leftOf(earlier: VisitPatch, later: VisitPatch): VisitPatch | null {
+  if (earlier.kind !== later.kind) return earlier;
+  if (earlier.kind === 'answers' && later.kind === 'answers') return earlier.measure === later.measure ? null : earlier;
+  if (earlier.kind !== 'readings' || later.kind !== 'readings') return null;
+  const entries = earlier.entries.filter((e) => !later.entries.some((l) => sameReading(e, l)));
+  return entries.length ? { kind: 'readings', entries } : null;
+}

@@ -1,0 +1,27 @@
+import type { LocalRule, Product } from '../limits/index.ts';
+
+/** A rule of the practice's own, as it is kept. */
+export interface StoredRule extends LocalRule {
+  id: string;
+  active: boolean;
+  version: number;
+}
+
+/** A product of the practice, as it is kept. */
+export interface StoredProduct extends Product {
+  id: string;
+  retired: boolean;
+  version: number;
+}
+
+/** What a check of the audit trail has found so far. */
+export interface TrailCheck {
+  /** Checked so far, from the first. */
+  upTo: number;
+  /** The first entry that does not fit; null while all do. */
+  brokenAt: number | null;
+  /** Nothing is left to check. */
+  whole: boolean;
+  /** At the end only: the signed head says the same, so that nothing was cut off. */
+  headFits: boolean | null;
+}

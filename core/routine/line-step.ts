@@ -1,0 +1,172 @@
+import type { DosePart, Step } from './model.ts';
+import { newStep, type Technique } from './technique.ts';
+import { CONTACT_WORDS, strokeFor, type TypedLine } from './typed-line.ts';
+
+/** How well a technique answers the words: 0 = not at all. Words may stand for technique, muscle, point, region or complaint. */
+function matchScore(technique: Technique, words: readonly string[]): number {
+  const name = technique.name.toLowerCase();
+  const where = [
+    ...technique.regions,
+    ...technique.muscles,
+    ...technique.points,
+    ...technique.places.map((p) => p.id),
+    ...technique.serves,
+  ]
+    .join(' ')
+    .toLowerCase();
+  const how = [technique.id, technique.motion, ...technique.contacts, technique.direction].join(' ').toLowerCase();
+  let score = 0;
+  for (const word of words) {
+    const stem = word.length > 4 ? word.replace(/s$/, '') : word;
+    const s = name.split(/[\s,]+/).some((w) => w.startsWith(stem))
+      ? 5
+      : name.includes(stem)
+        ? 4
+        : where.includes(stem)
+          ? 3
+          : how.includes(stem)
+            ? 2
+            : 0;
+    if (!s) return 0;
+    score += s;
+  }
+  return score + 1 / (1 + technique.name.length / 100);
+}
+
+/** Techniques that answer the words, best first. */
+export function searchTechniques(techniques: Iterable<Technique>, words: readonly string[]): Technique[] {
+  return [...techniques]
+    .map((technique) => ({ technique, score: matchScore(technique, words) }))
+    .filter((m) => m.score > 0)
+    .sort((a, b) => b.score - a.score || a.technique.name.localeCompare(b.technique.name))
+    .map((m) => m.technique);
+}
+
+/** Techniques for a typed line: all words, or all but a contact word or "hold" that no technique answers to. */
+export function techniquesForLine(typed: TypedLine, techniques: Iterable<Technique>): Technique[] {
+  const all = [...techniques];
+  const exact = searchTechniques(all, typed.words);
+  if (exact.length) return exact;
+  const fewer = typed.words.filter((w) => !Object.hasOwn(CONTACT_WORDS, w) && w !== 'hold');
+  return fewer.length ? searchTechniques(all, fewer) : [];
+}
+
+/** A step as typed, and what of the line has no place in it: told, never dropped. */
+export interface LineStep {
+  step: Step;
+  /** As it could have been typed: "10x", "60/min". */
+  ignored: string[];
+}
+
+/** The step that a typed line asks for: the technique's own, with what was typed put in. */
+export function stepFromLine(typed: TypedLine, technique: Technique, id: string): LineStep {
+  const step = newStep(technique, id);
+  const ignored: string[] = [];
+  const parts = partsFor(typed, step.dose.parts, ignored);
+  const isCounted = parts.some((p) => p.kind === 'beats');
+  if (typed.stroke && !isCounted)
+    ignored.push(typed.stroke === 'to-and-fro' ? 'there and back' : typed.stroke.replace('-', ' '));
+  const stroke = isCounted ? strokeFor(typed.stroke, step.stroke) : step.stroke;
+  const mode = typed.mode ?? (typed.first || typed.extra ? 'each' : step.sides.mode);
+  if (typed.pressure && !step.pressure) ignored.push(typed.pressure);
+  const twoWays = stroke === 'to-and-fro' || stroke === 'one-way-then-other' || stroke === 'circles-both-ways';
+  if (typed.pressureBack && !(step.pressure && twoWays)) ignored.push(`back ${typed.pressureBack}`);
+  const mayUse = typed.contact && technique.contacts.includes(typed.contact);
+  const onOne = mode === 'left' || mode === 'right' ? mode : null;
+  const extra = typed.extra && (mode === 'each' || onOne === typed.extra.side) ? typed.extra : null;
+  if (typed.extra && !extra) ignored.push(`+${typed.extra.sets} ${typed.extra.side}`);
+  if (typed.first && mode !== 'each') ignored.push(`${typed.first} first`);
+  const path = pathFor(typed.places, step.path, ignored);
+  return {
+    step: {
+      ...step,
+      path,
+      stroke,
+      dose: {
+        ...step.dose,
+        parts,
+        perPlace: typed.perPlace || (typed.places ?? 0) > 1 || step.dose.perPlace,
+      },
+      contact: mayUse ? typed.contact! : step.contact,
+      pressure: step.pressure && {
+        there: typed.pressure ?? step.pressure.there,
+        back: twoWays ? (typed.pressureBack ?? (typed.pressure ? null : step.pressure.back)) : null,
+      },
+      sides: {
+        ...step.sides,
+        mode,
+        first: typed.first ?? step.sides.first,
+        sets: typed.sets ?? step.sides.sets,
+        extra: extra ?? step.sides.extra,
+      },
+    },
+    ignored,
+  };
+}
+
+/** So many places: the first ones of the path, or its one place again and again. */
+function pathFor(places: number | null, path: Step['path'], ignored: string[]): Step['path'] {
+  if (places === null || places === path.length) return path;
+  if (places < path.length) return path.slice(0, places);
+  if (path.length === 1) return Array.from({ length: places }, () => path[0]!);
+  ignored.push(`${places} places`);
+  return path;
+}
+
+/** The dose with what was typed: a typed kind of dose that the technique lacks takes the place of its own. */
+function partsFor(typed: TypedLine, own: readonly DosePart[], ignored: string[]): DosePart[] {
+  const has = (kind: DosePart['kind']) => own.some((p) => p.kind === kind);
+  if (typed.open && !has('open')) {
+    const usualSeconds = typed.open.usualSeconds ?? 30;
+    return [openPart({ kind: 'open', until: '', usualSeconds, leastSeconds: 10, mostSeconds: 90 }, typed)];
+  }
+  let parts: DosePart[] = own.map((p) => adjusted(p, typed));
+  if (typed.holdSeconds !== null && !has('hold')) {
+    // "10x 5s": repetitions that end in a hold. Else the hold is the whole dose.
+    parts =
+      has('beats') && typed.count !== null
+        ? [...parts, { kind: 'hold', seconds: typed.holdSeconds }]
+        : [{ kind: 'hold', seconds: typed.holdSeconds }];
+  }
+  const isCounted = parts.some((p) => p.kind === 'beats');
+  if (typed.count !== null && !isCounted && !has('breath'))
+    ignored.push(typed.most ? `${typed.count}-${typed.most}x` : `${typed.count}x`);
+  if (typed.perMinute !== null && !isCounted) ignored.push(`${typed.perMinute}/min`);
+  if (typed.breath && !has('breath')) ignored.push('breath');
+  return parts;
+}
+
+function openPart(part: Extract<DosePart, { kind: 'open' }>, { open }: TypedLine): DosePart {
+  const usualSeconds = open?.usualSeconds ?? part.usualSeconds;
+  const leastSeconds = open?.leastSeconds ?? Math.min(part.leastSeconds, usualSeconds);
+  const mostSeconds = open?.mostSeconds ?? Math.max(part.mostSeconds, usualSeconds);
+  return {
+    ...part,
+    until: open?.until || part.until,
+    leastSeconds,
+    mostSeconds: Math.max(mostSeconds, leastSeconds),
+    usualSeconds: Math.min(Math.max(usualSeconds, leastSeconds), Math.max(mostSeconds, leastSeconds)),
+  };
+}
+
+function adjusted(part: DosePart, typed: TypedLine): DosePart {
+  switch (part.kind) {
+    case 'beats':
+      return {
+        ...part,
+        count: typed.count ?? part.count,
+        most: typed.count !== null ? typed.most : part.most,
+        perMinute: typed.perMinute ?? part.perMinute,
+      };
+    case 'hold':
+      return { ...part, seconds: typed.holdSeconds ?? part.seconds };
+    case 'open':
+      return typed.open ? openPart(part, typed) : part;
+    case 'breath': {
+      const cycles = typed.breath?.cycles ?? typed.count ?? part.cycles;
+      return { ...part, phases: typed.breath?.phases ?? part.phases, cycles };
+    }
+    default:
+      return part;
+  }
+}

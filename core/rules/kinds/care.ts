@@ -1,0 +1,25 @@
+import { lighterOf } from '../../words/index.ts';
+import type { CareRule } from '../rule.ts';
+import { nameOf, type FixAction, type RuleContext, type Said } from '../types.ts';
+
+/** What screening takes away or asks care for. */
+export function care(rule: CareRule, { steps, breaches }: RuleContext): Said[] {
+  return steps.flatMap((p): Said[] => {
+    const stepIds = [p.step.id];
+    const met = breaches[p.index]!.filter((b) => b.effect === rule.effect);
+    const first = met[0];
+    if (!first) return [];
+    if (rule.effect === 'warn') return [{ stepIds, title: `${nameOf(p)}: ${first.reason}`, fix: null }];
+    const lower = met.every((b) => b.lowerTo) ? met.map((b) => b.lowerTo!).reduce(lighterOf) : null;
+    const action: FixAction = lower
+      ? { do: 'set-pressure', stepId: p.step.id, pressure: lower }
+      : { do: 'remove', stepId: p.step.id };
+    return [
+      {
+        stepIds,
+        title: `${nameOf(p)}: off limits. ${first.reason}`,
+        fix: { label: lower ? `Make it ${lower}` : 'Take it out', action },
+      },
+    ];
+  });
+}

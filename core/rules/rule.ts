@@ -1,0 +1,118 @@
+import type { OrderProfile } from '../routine/index.ts';
+import type { Contact, Motion, Phase, Pressure, Region, Role } from '../words/index.ts';
+
+/** stop: may not stay as it is. warn: looks wrong, may be intended. hint: worth knowing. */
+export type RuleSeverity = 'stop' | 'warn' | 'hint';
+
+/**
+ * Which steps a rule speaks of: all that is named has to hold. Lists mean "any of". No rule names a technique or a
+ * place by its id; what a technique is for is its role.
+ */
+export interface Selector {
+  phase?: readonly Phase[];
+  notPhase?: readonly Phase[];
+  /** Regions that the technique passes or that its path lies in. */
+  region?: readonly Region[];
+  /** Regions that only the technique names: a path may wander further. */
+  works?: readonly Region[];
+  worksNot?: readonly Region[];
+  role?: Role;
+  notRole?: Role;
+  motion?: readonly Motion[];
+  contact?: readonly Contact[];
+  /** Harder of the two pressures: at least so hard; at most so hard. Steps without pressure never match the first. */
+  pressureFrom?: Pressure;
+  pressureTo?: Pressure;
+  /** Both sides at once. */
+  bothSides?: true;
+}
+
+/** When a rule holds: where schools differ, only under one setting of the order. */
+export type When = { [K in keyof OrderProfile]: { setting: K; is: OrderProfile[K] } }[keyof OrderProfile];
+
+interface Common {
+  id: string;
+  severity: RuleSeverity;
+  /** Why it matters, plainly. */
+  reason: string;
+  /** Where it comes from, with what is common practice or our choice said as such. */
+  source: string;
+  /** null = always. */
+  when: When | null;
+}
+
+/** Pressure at most so hard; `own` is the most of the technique itself. */
+export interface CapRule extends Common {
+  kind: 'cap';
+  of: Selector;
+  most: Pressure | 'own';
+  /** What takes no more: "the side of the neck". */
+  where: string;
+}
+
+/** What is never touched: places that are kept off, or both sides of something at once. */
+export interface KeepOffRule extends Common {
+  kind: 'keep-off';
+  what: 'places' | 'both-sides';
+  of: Selector;
+}
+
+/** What has to come before or after what. */
+export interface PrecedenceRule extends Common {
+  kind: 'precedence';
+  /**
+   * first: no `these` after the first `those` (they are moved before it). before: some `these` before the first
+   * `those`. after: some `these` after the last `those`.
+   */
+  form: 'first' | 'before' | 'after';
+  these: Selector;
+  those: Selector;
+  /** Compared only on what is the same: a muscle of the technique, or a muscle or region. */
+  same: 'muscle' | 'place' | null;
+  /** What is added where nothing of the kind is there; or the pressure that `those` get. */
+  mend: { insert: Role } | { pressure: Pressure } | null;
+  title: string;
+}
+
+/** What is opened is closed: the stations that `opens` names are walked backward after the work, ending at `last`. */
+export interface FrameRule extends Common {
+  kind: 'frame';
+  opens: readonly Phase[];
+  closes: readonly Phase[];
+  /** Phases that are no work of their own. */
+  around: readonly Phase[];
+  /** Roles of which the last step has one. */
+  last: readonly Role[];
+  /** walk: the frame is closed at all and ends there. end: what closes, ends there. */
+  asks: 'walk' | 'end';
+}
+
+/** Both sides get the same; what is intended is told. */
+export interface BalanceRule extends Common {
+  kind: 'balance';
+  asks: 'even' | 'intended';
+  /** Seconds by which the sides may differ without a word. */
+  withinSeconds: number;
+}
+
+/** The whole ends in time. */
+export interface BudgetRule extends Common {
+  kind: 'budget';
+}
+
+/** So long at most, of one kind of contact without a break, or in one region in all. */
+export interface LoadRule extends Common {
+  kind: 'load';
+  of: Selector;
+  asks: 'unbroken' | 'in-a-region';
+  mostSeconds: number;
+}
+
+/** What screening says today. */
+export interface CareRule extends Common {
+  kind: 'care';
+  effect: 'ban' | 'warn';
+}
+
+export type Rule = CapRule | KeepOffRule | PrecedenceRule | FrameRule | BalanceRule | BudgetRule | LoadRule | CareRule;
+export type RuleOf<K extends Rule['kind']> = Extract<Rule, { kind: K }>;
