@@ -31,6 +31,7 @@ export default [
     ]),
     route('practice', 'routes/practice/practice.tsx', [
       index('routes/practice/rules.tsx'),
+      route('school', 'routes/practice/school.tsx'),
       route('texts', 'routes/practice/texts.tsx'),
       route('products', 'routes/practice/products.tsx'),
       route('trail', 'routes/practice/trail.tsx'),

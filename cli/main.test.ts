@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { stepsOf } from '../core/routine/index.ts';
+import { readRoutine, stepsOf, type Routine } from '../core/routine/index.ts';
 import { routineFrom } from '../tests/support/routines.ts';
 import { run } from './main.ts';
 
@@ -78,19 +78,14 @@ describe('from the shell', () => {
     [
       'a tempo of 181',
       {
-        parts: [
-          { kind: 'beats', count: 5, most: null, perMinute: 181, unit: 'circles' },
-        ],
+        parts: [{ kind: 'beats', count: 5, most: null, perMinute: 181, unit: 'circles' }],
       },
       'items[0].dose.parts[0].perMinute: a number from 6 to 180 per min is accepted',
     ],
   ])('bad input is one line with field and range, exit code 1: %s', (_name, dose, message) => {
     const routine = routineFrom(['masseter-warm-hold']);
     const step = stepsOf(routine)[0]!;
-    const out = core(
-      'plan',
-      file('bad.json', { ...routine, items: [{ ...step, dose: { ...step.dose, ...dose } }] }),
-    );
+    const out = core('plan', file('bad.json', { ...routine, items: [{ ...step, dose: { ...step.dose, ...dose } }] }));
     expect([out.status, out.stdout, out.stderr]).toEqual([1, '', `${message}\n`]);
   });
   test('a file that is not JSON, is a list, or is not there', () => {
@@ -114,9 +109,8 @@ describe('from the shell', () => {
     },
   );
   test('nothing of the example file is lost on reading', () => {
-    expect(JSON.parse(readFileSync('docs/formats/routine.example.json', 'utf8'))).toMatchObject({
-      format: 'velvet-compass/routine',
-      schemaVersion: 1,
-    });
+    const example = JSON.parse(readFileSync('docs/formats/routine.example.json', 'utf8')) as Routine;
+    expect(readRoutine(example)).toEqual(example);
+    expect(example.schemaVersion).toBe(2);
   });
 });

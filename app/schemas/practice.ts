@@ -1,6 +1,7 @@
 import { PRODUCT_KINDS, REASON_LETTERS } from '../../core/limits';
 import { TEXT_KINDS } from '../../core/record';
 import { type Pressure, PRESSURES, type Region, REGIONS, type WorkWord } from '../../core/words';
+import { SCHOOLS } from '../../reference/schools';
 import { array, boolean, number, object, string, type InferType } from 'yup';
 import { calendarDay } from './day';
 
@@ -114,4 +115,14 @@ export const patchTestSchema = object({
   productId: string().max(64).required(),
   testedOn: calendarDay,
   reacted: boolean().required(),
+});
+
+/** School that new routines begin with. */
+export const schoolSchema = object({
+  school: string()
+    .required('Choose a school.')
+    .oneOf(
+      SCHOOLS.map((s) => s.id),
+      'This school is not known.',
+    ),
 });

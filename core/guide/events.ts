@@ -20,7 +20,6 @@ export type GuideEvent = GuideMoment & {
   /** Milliseconds of the clock that is also handed to `stateAt`. */
   atMs: number;
 };
-export type GuideEventKind = GuideEvent['kind'];
 
 const MOST_LETTERS = 500;
 

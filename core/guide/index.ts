@@ -1,13 +1,6 @@
 /** The player as a pure machine: a cue list and a log of events give the state at any time. */
 // What happens in a run.
-export {
-  payloadOf,
-  readGuideEvent,
-  type GuideEvent,
-  type GuideEventKind,
-  type GuideMoment,
-  type PlainKind,
-} from './events.ts';
+export { payloadOf, readGuideEvent, type GuideEvent, type GuideMoment, type PlainKind } from './events.ts';
 // State at any time, and what a run really was.
 export {
   advance,

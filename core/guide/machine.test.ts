@@ -262,6 +262,15 @@ describe('events from outside', () => {
 });
 
 describe('firmer and lighter are a shift', () => {
+  test('within the five words', () => {
+    expect([shifted('feather', -1), shifted('firm', -1), shifted('deep', 1), shifted('light', 2)]).toEqual([
+      'feather',
+      'medium',
+      'deep',
+      'firm',
+    ]);
+    expect(shifted(null, 1)).toBeNull();
+  });
   const both = routineOf([
     {
       ...bareStep('a', [beats(10, 60)], { stroke: 'one-way-then-other', pauses: { directionChangeSeconds: 1 } }),

@@ -32,7 +32,7 @@ export interface GuideState {
 }
 
 /** Time spent in one cue at one pressure, pauses of the run left out. */
-export interface Stretch {
+interface Stretch {
   cueIndex: number;
   pressure: Pressure | null;
   /** How far into the cue it began. */

@@ -1,6 +1,6 @@
 import { type Catalogue, hardestOf, type Step, type Technique } from '../routine/index.ts';
 import { pressureRank, type WorkWord } from '../words/index.ts';
-import type { StepFacts } from './grammar.ts';
+import type { StepFacts } from './clause.ts';
 
 /** What a step is, in the words that cautions use. */
 export function factsOf(step: Step, catalogue: Catalogue): StepFacts {
@@ -17,7 +17,7 @@ export function factsOf(step: Step, catalogue: Catalogue): StepFacts {
   const tool = new Set<string>();
   if (technique?.tool) tool.add(technique.tool);
   return {
-    technique: workWords(step, technique),
+    work: workWords(step, technique),
     pressure: new Set(step.pressure ? [step.pressure.there, ...(step.pressure.back ? [step.pressure.back] : [])] : []),
     tool,
     position: new Set(),
@@ -29,7 +29,7 @@ export function factsOf(step: Step, catalogue: Catalogue): StepFacts {
 
 /** Words that follow from how a step moves and presses, added to the technique's own. */
 function workWords(step: Step, technique: Technique | undefined): Set<string> {
-  const words = new Set<string>([step.technique, ...(technique?.words ?? [])]);
+  const words = new Set<string>(technique?.words);
   const add = (word: WorkWord) => words.add(word);
   const hardest = hardestOf(step);
   const rank = hardest ? pressureRank(hardest) : 0;

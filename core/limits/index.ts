@@ -13,7 +13,8 @@ export {
   type Screening,
   type Severity,
 } from './screen.ts';
-export { parseAppliesTo } from './grammar.ts';
+export { closes, closesStep, type Clause } from './clause.ts';
+export { factsOf } from './facts.ts';
 // What may be added, and at which pressure.
 export { admit, admitRoutine, newlyBanned } from './admit.ts';
 // What a caution touches on the chart and in the library.

@@ -1,4 +1,5 @@
-import type { PlaceRef } from '../words/index.ts';
+import type { PlaceRef, Region } from '../words/index.ts';
+import { placesOf } from './clause.ts';
 import type { Screening } from './screen.ts';
 
 export interface KeepOffPlace {
@@ -7,21 +8,18 @@ export interface KeepOffPlace {
   why: string;
 }
 
-const PLACE_TERMS: ReadonlySet<string> = new Set(['region', 'point', 'muscle']);
-
 /**
- * Places that nothing may touch today: bans whose clause names places and nothing else. A ban that depends on
- * pressure, tool or technique closes no place and is left to the checks of each step.
+ * Places that nothing may touch today: what a ban closes for all work. A ban that depends on pressure, tool or kind of
+ * work closes no place and is left to the checks of each step.
  */
-export function keepOffPlaces(screening: Screening): KeepOffPlace[] {
+export function keepOffPlaces(
+  screening: Screening,
+  { regionOf }: { regionOf: (place: PlaceRef) => Region | null },
+): KeepOffPlace[] {
   const out = new Map<string, KeepOffPlace>();
-  for (const { clause, effect, caution } of screening.limits) {
-    if (effect !== 'ban' || !clause.every((t) => PLACE_TERMS.has(t.kind))) continue;
-    for (const term of clause)
-      for (const id of term.values) {
-        const place: PlaceRef = { kind: term.kind as PlaceRef['kind'], id };
-        out.set(`${place.kind}:${id}`, { place, why: caution.title });
-      }
-  }
+  for (const { clause, effect, caution } of screening.limits)
+    if (effect === 'ban')
+      for (const place of placesOf(clause, regionOf))
+        out.set(`${place.kind}:${place.id}`, { place, why: caution.title });
   return [...out.values()];
 }

@@ -1,4 +1,5 @@
 import type { Pressure, Region, WorkWord } from '../words/index.ts';
+import type { Clause } from './clause.ts';
 import type { Caution } from './screen.ts';
 
 /** A caution that a practice adds for itself. It can only take away. */
@@ -20,22 +21,22 @@ export interface LocalRule {
 const LOCAL = 'local-';
 export const isLocalKey = (key: string): boolean => key.startsWith(LOCAL);
 
-/** What the rule closes, in the grammar of cautions; with nothing chosen it is the whole visit. */
-export function appliesTo({
+/** What the rule closes; with nothing chosen it is the whole visit. */
+export function clauseOf({
   regions,
   pressures,
   works,
 }: {
-  regions: readonly string[];
-  pressures: readonly string[];
-  works: readonly string[];
-}): string {
-  const terms = [
-    regions.length ? `region:${regions.join('|')}` : '',
-    works.length ? `technique:${works.join('|')}` : '',
-    pressures.length ? `pressure:${pressures.join('|')}` : '',
-  ].filter(Boolean);
-  return terms.length ? terms.join('+') : 'technique:any';
+  regions: readonly Region[];
+  pressures: readonly Pressure[];
+  works: readonly WorkWord[];
+}): Clause {
+  if (!regions.length && !pressures.length && !works.length) return { work: ['any'] };
+  return {
+    ...(regions.length ? { region: regions } : {}),
+    ...(works.length ? { work: works } : {}),
+    ...(pressures.length ? { pressure: pressures } : {}),
+  };
 }
 
 export function cautionOf(id: string, rule: LocalRule): Caution {
@@ -46,7 +47,7 @@ export function cautionOf(id: string, rule: LocalRule): Caution {
     who: 'As this practice decided.',
     question: rule.question || null,
     severity: rule.severity,
-    appliesTo: appliesTo(rule),
+    appliesTo: [clauseOf(rule)],
     advice: rule.advice,
     seeWho: rule.seeWho,
     source: 'rule of this practice',

@@ -5,7 +5,7 @@ import { CATALOGUE, TECHNIQUES } from '../../reference/catalogue.ts';
 import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
 import { at, stepOf } from '../../tests/support/routines.ts';
 import { admit } from './admit.ts';
-import { appliesTo, cautionOf, isLocalKey, type LocalRule } from './local-rules.ts';
+import { cautionOf, clauseOf, isLocalKey, type LocalRule } from './local-rules.ts';
 import { mayBeOverridden } from './override.ts';
 import { breachesOf, screen, type Answers, type Caution } from './screen.ts';
 
@@ -100,11 +100,11 @@ const anyRule = fc.record<LocalRule>({
 });
 
 describe('a rule of the practice', () => {
-  test.each([
-    [rule, 'region:jaw+pressure:firm|deep'],
-    [{ ...rule, works: ['heat'] as LocalRule['works'], pressures: [] }, 'region:jaw+technique:heat'],
-    [{ regions: [], pressures: [], works: [] }, 'technique:any'],
-  ] as const)('is written in the grammar of cautions', (r, text) => expect(appliesTo(r)).toBe(text));
+  test('closes what was chosen, in the order of the form; with nothing chosen the whole visit', () => {
+    expect(clauseOf(rule)).toEqual({ region: ['jaw'], pressure: ['firm', 'deep'] });
+    expect(clauseOf({ ...rule, works: ['heat'], pressures: [] })).toEqual({ region: ['jaw'], work: ['heat'] });
+    expect(clauseOf({ regions: [], pressures: [], works: [] })).toEqual({ work: ['any'] });
+  });
   test('is asked, or holds for everyone when it has no question', () => {
     expect(cautionOf('7', rule)).toMatchObject({
       key: 'local-7',

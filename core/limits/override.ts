@@ -1,4 +1,4 @@
-import { isWholeVisit, parseAppliesTo } from './grammar.ts';
+import { closes } from './clause.ts';
 import type { Caution } from './screen.ts';
 
 /** A practitioner's written decision to work in spite of one caution, for one visit. */
@@ -21,4 +21,4 @@ export const mayBeOverridden = (caution: Caution): boolean =>
   caution.severity !== 'refer-out' &&
   caution.group !== 'red-flag' &&
   caution.group !== 'everyone' &&
-  !parseAppliesTo(caution.appliesTo).some(isWholeVisit);
+  !caution.appliesTo.some((clause) => closes(clause).wholeVisit);

@@ -1,13 +1,13 @@
 import { type Catalogue, type Routine, stepsOf } from '../routine/index.ts';
 import { factsOf } from './facts.ts';
-import { clauseHolds, parseAppliesTo } from './grammar.ts';
+import { closes, closesStep, type Clause } from './clause.ts';
 
 /** One thing to make ready. */
 export interface PreparationItem {
   key: string;
   label: string;
-  /** Work that needs it, in the grammar of cautions; null = always. */
-  neededFor: string | null;
+  /** Work that needs it, any one clause; null = always. */
+  neededFor: readonly Clause[] | null;
 }
 
 /** What has to be ready before a routine: what always is, and what its tools, places and kinds of work need. */
@@ -19,7 +19,7 @@ export function preparationFor(
   const facts = routine ? stepsOf(routine).map((s) => factsOf(s, catalogue)) : [];
   return items.filter((item) => {
     if (item.neededFor === null) return true;
-    const clauses = parseAppliesTo(item.neededFor);
-    return facts.some((f) => clauses.some((c) => clauseHolds(c, f)));
+    const clauses = item.neededFor.map(closes);
+    return facts.some((f) => clauses.some((c) => closesStep(c, f)));
   });
 }

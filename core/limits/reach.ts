@@ -1,6 +1,5 @@
 import { type Catalogue, newStep, type Technique } from '../routine/index.ts';
-import type { Region } from '../words/index.ts';
-import { isWholeVisit, parseAppliesTo } from './grammar.ts';
+import { closes, closesPlace, type PlaceFacts } from './clause.ts';
 import { breachesOf, screen, type Caution, type Limit } from './screen.ts';
 
 /** How a caution touches one place or technique. */
@@ -14,46 +13,27 @@ const RANK: Record<Reach['effect'], number> = { off: 3, capped: 2, care: 1 };
 const harder = (a: Reach | null, b: Reach): Reach => (!a || RANK[b.effect] > RANK[a.effect] ? b : a);
 
 /** How a caution touches a place of a region, a point or a muscle; null when it does not. */
-export function reachOfPlace(
-  caution: Caution,
-  place: { region: Region | null; point?: string; muscle?: string },
-): Reach | null {
+export function reachOfPlace(caution: Caution, place: PlaceFacts): Reach | null {
   let reach: Reach | null = null;
   const bans = caution.severity === 'refer-out' || caution.severity === 'avoid';
-  for (const clause of parseAppliesTo(caution.appliesTo)) {
-    if (isWholeVisit(clause)) {
+  for (const clause of caution.appliesTo) {
+    const closed = closes(clause);
+    if (closed.wholeVisit) {
       reach = harder(reach, { effect: bans ? 'off' : 'care', what: bans ? 'the whole visit' : '' });
       continue;
     }
-    const where = clause.filter((t) => t.kind === 'region' || t.kind === 'point' || t.kind === 'muscle');
-    const holds =
-      where.length > 0 &&
-      where.every((t) =>
-        t.kind === 'region'
-          ? place.region !== null && t.values.includes(place.region)
-          : t.kind === 'point'
-            ? place.point !== undefined && t.values.includes(place.point)
-            : place.muscle !== undefined && t.values.includes(place.muscle),
-      );
-    if (!holds) continue;
-    const rest = clause.filter((t) => !where.includes(t));
-    const what = rest
-      .map(
-        (t) => `${t.values.map((v) => v.replaceAll('-', ' ')).join(' or ')}${t.kind === 'pressure' ? ' pressure' : ''}`,
-      )
-      .join(' with ');
-    reach = harder(reach, {
-      effect:
-        !bans && !(caution.severity === 'adapt' && rest.some((t) => t.kind === 'pressure'))
-          ? 'care'
-          : rest.length
-            ? 'capped'
-            : 'off',
-      what,
-    });
+    if (!closesPlace(closed, place)) continue;
+    const what = WORK_KINDS.flatMap((kind) =>
+      clause[kind]
+        ? [`${clause[kind].map((v) => v.replaceAll('-', ' ')).join(' or ')}${kind === 'pressure' ? ' pressure' : ''}`]
+        : [],
+    ).join(' with ');
+    const caps = bans || (caution.severity === 'adapt' && closed.pressures !== null);
+    reach = harder(reach, { effect: !caps ? 'care' : closed.allWork ? 'off' : 'capped', what });
   }
   return reach;
 }
+const WORK_KINDS = ['work', 'tool', 'position', 'pressure'] as const;
 
 /** How a caution touches a technique as it is usually done. */
 export function reachOfTechnique(caution: Caution, technique: Technique, catalogue: Catalogue): Reach | null {

@@ -1,7 +1,7 @@
 import { type Catalogue, hardestOf, type Step } from '../routine/index.ts';
 import { lighterOf, type Pressure, pressureRank, PRESSURES } from '../words/index.ts';
 import { factsOf } from './facts.ts';
-import { clauseHolds, isWholeVisit, parseAppliesTo, TERM_KINDS, type Clause, type StepFacts } from './grammar.ts';
+import { CLAUSE_KINDS, closes, closesStep, type Clause, type StepFacts } from './clause.ts';
 import { mayBeOverridden } from './override.ts';
 
 export const SEVERITIES = ['refer-out', 'avoid', 'adapt', 'note'] as const;
@@ -17,7 +17,8 @@ export interface Caution {
   /** Asked aloud; null for rules that concern everyone. */
   question: string | null;
   severity: Severity;
-  appliesTo: string;
+  /** What it closes; any one clause is enough. */
+  appliesTo: readonly Clause[];
   /** What to do instead, one or two sentences. */
   advice: string;
   /** Who to see; empty when nobody needs to be seen. */
@@ -72,12 +73,12 @@ export function screen(
       if (answer !== 'yes') continue;
     }
     hits[caution.severity].push(caution);
-    const clauses = clausesOf(caution);
+    const clauses = caution.appliesTo;
     // Beside a clause for the whole visit, further places only say where to show it.
-    const wholeVisit = clauses.some(isWholeVisit);
+    const wholeVisit = clauses.some((c) => closes(c).wholeVisit);
     const lifted = overridden.has(caution.key) && mayBeOverridden(caution);
     for (const clause of clauses) {
-      const effect = wholeVisit && !isWholeVisit(clause) ? 'note' : effectOf(caution.severity, clause);
+      const effect = wholeVisit && !closes(clause).wholeVisit ? 'note' : effectOf(caution.severity, clause);
       const reason = `${caution.title}: ${caution.advice}`;
       limits.push(
         lifted && effect === 'ban'
@@ -91,29 +92,23 @@ export function screen(
     limits,
     pressureCap,
     mustStop: hits['refer-out'].length > 0,
-    postpone: hits.avoid.some((c) => clausesOf(c).some(isWholeVisit)),
+    postpone: hits.avoid.some((c) => c.appliesTo.some((clause) => closes(clause).wholeVisit)),
     unanswered,
   };
 }
 
 const NONE: ReadonlySet<string> = new Set();
 
-const parsed = new Map<string, Clause[]>();
-function clausesOf(caution: Caution): Clause[] {
-  let clauses = parsed.get(caution.appliesTo);
-  if (!clauses) parsed.set(caution.appliesTo, (clauses = parseAppliesTo(caution.appliesTo)));
-  return clauses;
-}
-
 /**
  * refer-out and avoid ban what they apply to. adapt bans only what is too hard (a clause with a pressure) and warns
  * otherwise; adapt and note for the whole visit are advice.
  */
 function effectOf(severity: Severity, clause: Clause): Limit['effect'] {
+  const { wholeVisit, pressures } = closes(clause);
   if (severity === 'refer-out' || severity === 'avoid') return 'ban';
-  if (severity === 'note') return clause.some((t) => t.kind === 'pressure') ? 'warn' : 'note';
-  if (isWholeVisit(clause)) return 'note';
-  return clause.some((t) => t.kind === 'pressure') ? 'ban' : 'warn';
+  if (severity === 'note') return pressures ? 'warn' : 'note';
+  if (wholeVisit) return 'note';
+  return pressures ? 'ban' : 'warn';
 }
 
 /** A limit that a step runs into, and the most pressure at which it would not (null: no pressure frees it). */
@@ -125,8 +120,7 @@ export interface Breach {
 }
 
 /**
- * Limits by the words of their first term, made once for each screening: a step has few facts, and most limits name none
- * of them.
+ * Limits by one of their words, made once for each screening: a step has few words, and most limits name none of them.
  */
 const byWord = new WeakMap<Screening, { always: number[]; near: Map<string, number[]> }>();
 function indexOf(screening: Screening): { always: number[]; near: Map<string, number[]> } {
@@ -134,11 +128,12 @@ function indexOf(screening: Screening): { always: number[]; near: Map<string, nu
   if (index) return index;
   index = { always: [], near: new Map() };
   for (const [i, { clause }] of screening.limits.entries()) {
-    const { kind, values } = clause[0]!;
-    if (kind === 'technique' && values.includes('any')) index.always.push(i);
+    const { words } = closes(clause);
+    const kind = CLAUSE_KINDS.find((k) => words[k])!;
+    if (kind === 'work' && words.work!.has('any')) index.always.push(i);
     else
-      for (const value of values) {
-        const key = `${kind}:${value}`;
+      for (const word of words[kind]!) {
+        const key = `${kind}:${word}`;
         const list = index.near.get(key);
         if (list) list.push(i);
         else index.near.set(key, [i]);
@@ -148,12 +143,12 @@ function indexOf(screening: Screening): { always: number[]; near: Map<string, nu
   return index;
 }
 
-/** Limits whose first term holds for a step, in their order. */
+/** Limits that share a word with a step, in their order. */
 function limitsNear(screening: Screening, facts: StepFacts): Limit[] {
   const { always, near } = indexOf(screening);
   const found = new Set(always);
-  for (const kind of TERM_KINDS)
-    for (const value of facts[kind]) for (const i of near.get(`${kind}:${value}`) ?? []) found.add(i);
+  for (const kind of CLAUSE_KINDS)
+    for (const word of facts[kind]) for (const i of near.get(`${kind}:${word}`) ?? []) found.add(i);
   return [...found].sort((a, b) => a - b).map((i) => screening.limits[i]!);
 }
 
@@ -162,7 +157,7 @@ export function breachesOf(step: Step, screening: Screening, catalogue: Catalogu
   const facts = factsOf(step, catalogue);
   const out: Breach[] = [];
   for (const limit of limitsNear(screening, facts)) {
-    if (!clauseHolds(limit.clause, facts)) continue;
+    if (!closesStep(closes(limit.clause), facts)) continue;
     out.push({
       limit,
       effect: limit.effect,
@@ -188,42 +183,45 @@ export const isBannedOutright = (step: Step, screening: Screening, catalogue: Ca
 function freeingPressure(clause: Clause, facts: StepFacts, step: Step): Pressure | null {
   if (!step.pressure) return null;
   const { there } = step.pressure;
-  const named = clause.find((t) => t.kind === 'pressure');
+  const { pressures, words } = closes(clause);
   // Firm and deep work counts as strong stimulation: lighter work of the same kind is free of that word.
-  if (!named) return clause.some((t) => isOnlyStrong(t, facts)) ? lighterOf('medium', there) : null;
+  if (!pressures) return isOnlyStrong(words.work, facts) ? lighterOf('medium', there) : null;
   for (let i = pressureRank(hardestOf(step)!) - 2; i >= 0; i--)
-    if (!named.set.has(PRESSURES[i]!)) return lighterOf(PRESSURES[i]!, there);
+    if (!pressures.has(PRESSURES[i]!)) return lighterOf(PRESSURES[i]!, there);
   return null;
 }
 
-/** True when strong stimulation is the one word by which a step runs into a term. */
-function isOnlyStrong(term: Clause[number], facts: StepFacts): boolean {
-  if (term.kind !== 'technique' || !term.set.has('strong-stimulation') || !facts.technique.has('strong-stimulation'))
-    return false;
+/** True when strong stimulation is the one word by which a step runs into a clause. */
+function isOnlyStrong(work: ReadonlySet<string> | undefined, facts: StepFacts): boolean {
+  if (!work?.has('strong-stimulation') || !facts.work.has('strong-stimulation')) return false;
   let words = 0;
-  for (const fact of facts.technique) if (term.set.has(fact)) words++;
+  for (const word of facts.work) if (work.has(word)) words++;
   return words === 1;
 }
 
 /** In short words what a caution takes away, for the list beside each answer. Few points are named, many are counted. */
 export function takesAway(caution: Caution, names: { region: (id: string) => string }): string {
   if (caution.severity === 'refer-out') return 'the whole visit';
-  const clauses = clausesOf(caution);
-  if (clauses.some(isWholeVisit)) return caution.severity === 'avoid' ? 'the whole visit' : 'nothing; work with care';
-  const parts = clauses.map((clause) => {
-    const pressure = clause.find((t) => t.kind === 'pressure');
-    const where = clause
-      .filter((t) => t.kind !== 'pressure')
-      .map((t) => termWords(t, names))
-      .join(' with ');
-    return pressure ? `${where ? `${where}: ` : ''}${pressure.values.join(' and ')} pressure` : where;
+  if (caution.appliesTo.some((c) => closes(c).wholeVisit))
+    return caution.severity === 'avoid' ? 'the whole visit' : 'nothing; work with care';
+  const parts = caution.appliesTo.map((clause) => {
+    const where = WORD_KINDS.flatMap((kind) => (clause[kind] ? [kindWords(kind, clause[kind], names)] : [])).join(
+      ' with ',
+    );
+    return clause.pressure ? `${where ? `${where}: ` : ''}${clause.pressure.join(' and ')} pressure` : where;
   });
   return [...new Set(parts)].join('; ');
 }
+/** In the order in which they are told. */
+const WORD_KINDS = ['muscle', 'point', 'region', 'work', 'tool', 'position'] as const;
 
-function termWords({ kind, values }: Clause[number], names: { region: (id: string) => string }): string {
-  if (kind === 'region') return values.map(names.region).join(', ');
-  if (kind === 'muscle') return values.length === 1 ? '1 muscle' : `${values.length} muscles`;
-  if (kind === 'point') return values.length > 4 ? `${values.length} points` : values.join(', ');
-  return values.map((v) => v.replaceAll('-', ' ')).join(', ');
+function kindWords(
+  kind: (typeof WORD_KINDS)[number],
+  words: readonly string[],
+  names: { region: (id: string) => string },
+): string {
+  if (kind === 'region') return words.map(names.region).join(', ');
+  if (kind === 'muscle') return words.length === 1 ? '1 muscle' : `${words.length} muscles`;
+  if (kind === 'point') return words.length > 4 ? `${words.length} points` : words.join(', ');
+  return words.map((v) => v.replaceAll('-', ' ')).join(', ');
 }

@@ -145,9 +145,9 @@ describe('whatever the routine, the cue list is one unbroken line', () => {
     fc.record({ kind: fc.constant('hold' as const), seconds: fc.integer({ min: 1, max: 60 }) }),
     fc.record({
       kind: fc.constant('beats' as const),
-      count: fc.integer({ min: 1, max: 30 }),
+      count: fc.integer({ min: 1, max: 10 }),
       most: fc.constantFrom(null, 30),
-      perMinute: fc.integer({ min: 6, max: 180 }),
+      perMinute: fc.integer({ min: 20, max: 180 }),
       unit: fc.constant('circles'),
     }),
     fc.record({

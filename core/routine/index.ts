@@ -1,30 +1,18 @@
 /** The routine: its document, what it expands to, how it is edited and told. */
 // The document, and reading one from anywhere.
 export {
-  BLOCK_SIDES,
   BOUNDS,
-  BREATH_PHASES,
-  EYES,
   goesBothWays,
   hardestOf,
-  HEADS,
-  JAWS,
   LENGTHS,
   pressed,
-  ROUTINE_FORMAT,
-  ROUTINE_VERSION,
   SIDE_MODES,
   stepsOf,
-  STROKES,
-  TONGUES,
   USUAL_ORDER,
   USUAL_PAUSES,
   USUAL_SCHOOL,
-  type Block,
   type Body,
-  type BreathPhaseLength,
   type DosePart,
-  type Item,
   type OrderProfile,
   type Routine,
   type SidePlan,
@@ -65,4 +53,4 @@ export {
 export { LINE_LETTERS, readTypedLine } from './typed-line.ts';
 export { stepFromLine, techniquesForLine } from './line-step.ts';
 // In words.
-export { breathWords, doseWords, pressureWords } from './words.ts';
+export { doseWords, pressureWords } from './words.ts';

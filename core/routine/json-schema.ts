@@ -5,7 +5,7 @@ type Json = Record<string, unknown>;
 const said = (words: string): Json => (words ? { description: words } : {});
 
 /** A field in the words of JSON Schema (draft 2020-12). */
-export function schemaOf(field: Field): Json {
+function schemaOf(field: Field): Json {
   switch (field.is) {
     case 'text':
       return {

@@ -47,7 +47,7 @@ const SIDE = oneOf(['left', 'right'] as const, 'The client’s.');
 
 const PLACE = object({ kind: oneOf(PLACE_KINDS), id: id('Id of the place.') }, 'A place of the charts.');
 
-export const BREATH_PHASES = ['in', 'in-again', 'hold', 'out', 'rest'] as const;
+const BREATH_PHASES = ['in', 'in-again', 'hold', 'out', 'rest'] as const;
 const PHASES = list(
   object({
     what: oneOf(BREATH_PHASES, 'in-again = a second sip of air on top; rest = empty, before the next breath.'),
@@ -102,7 +102,7 @@ const PARTS = kinds({
   ),
 });
 
-export const STROKES = [
+const STROKES = [
   'still',
   'one-way',
   'to-and-fro',
@@ -138,10 +138,10 @@ const PAUSES = object(
   'Time that nobody counts by hand.',
 );
 
-export const HEADS = ['still', 'turns-away', 'turns-toward', 'drops', 'tips-back', 'tips-aside', 'nods'] as const;
-export const JAWS = ['loose', 'closed', 'slightly-open', 'wide', 'opens-and-closes', 'o-shape', 'clenches'] as const;
-export const EYES = ['any', 'shut', 'open', 'blink', 'squeeze'] as const;
-export const TONGUES = ['rest', 'palate', 'presses-palate', 'out', 'circles'] as const;
+const HEADS = ['still', 'turns-away', 'turns-toward', 'drops', 'tips-back', 'tips-aside', 'nods'] as const;
+const JAWS = ['loose', 'closed', 'slightly-open', 'wide', 'opens-and-closes', 'o-shape', 'clenches'] as const;
+const EYES = ['any', 'shut', 'open', 'blink', 'squeeze'] as const;
+const TONGUES = ['rest', 'palate', 'presses-palate', 'out', 'circles'] as const;
 
 const STEP = object(
   {
@@ -186,7 +186,7 @@ const STEP = object(
   'One step.',
 );
 
-export const BLOCK_SIDES = ['left-then-right', 'right-then-left', 'sorer-first'] as const;
+const BLOCK_SIDES = ['left-then-right', 'right-then-left', 'sorer-first'] as const;
 const BLOCK = object(
   {
     kind: constant('block'),

@@ -8,6 +8,7 @@ import type {
   Pressure,
   Region,
   Role,
+  ToolWord,
   WorkWord,
 } from '../words/index.ts';
 import { stepsOf, type Routine, type Step } from './model.ts';
@@ -40,7 +41,8 @@ export interface Technique {
   pressure: { least: Pressure; most: Pressure } | null;
   /** Kinds of work that cautions speak of. */
   words: readonly WorkWord[];
-  tool: 'roller' | 'ball' | 'probe' | 'microcurrent-device' | null;
+  /** Tool it is done with; null for the bare hand. */
+  tool: Extract<ToolWord, 'roller' | 'ball' | 'probe' | 'microcurrent-device'> | null;
   glide: Step['glide'];
   /** Complaints it is used for. */
   serves: readonly ComplaintKind[];

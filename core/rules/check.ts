@@ -24,7 +24,7 @@ import type { Placed, RuleContext, RuleFinding, Said } from './types.ts';
 const WEIGHT: Record<RuleSeverity, number> = { stop: 0, warn: 1, hint: 2 };
 
 /** What the school of a routine decides, with the routine's own departure from it. */
-export function orderOf(routine: Pick<Routine, 'school' | 'order'>, catalogue: Catalogue): OrderProfile {
+function orderOf(routine: Pick<Routine, 'school' | 'order'>, catalogue: Catalogue): OrderProfile {
   return routine.order ?? catalogue.schools.get(routine.school)?.order ?? USUAL_ORDER;
 }
 

@@ -28,7 +28,7 @@ export interface Selector {
 }
 
 /** When a rule holds: where schools differ, only under one setting of the order. */
-export type When = { [K in keyof OrderProfile]: { setting: K; is: OrderProfile[K] } }[keyof OrderProfile];
+type When = { [K in keyof OrderProfile]: { setting: K; is: OrderProfile[K] } }[keyof OrderProfile];
 
 interface Common {
   id: string;
@@ -96,7 +96,7 @@ export interface BalanceRule extends Common {
 }
 
 /** The whole ends in time. */
-export interface BudgetRule extends Common {
+interface BudgetRule extends Common {
   kind: 'budget';
 }
 
@@ -115,4 +115,3 @@ export interface CareRule extends Common {
 }
 
 export type Rule = CapRule | KeepOffRule | PrecedenceRule | FrameRule | BalanceRule | BudgetRule | LoadRule | CareRule;
-export type RuleOf<K extends Rule['kind']> = Extract<Rule, { kind: K }>;

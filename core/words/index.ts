@@ -3,12 +3,12 @@
 export { InputError } from './errors.ts';
 export { clock, roundHalfAway } from './numbers.ts';
 // Where: the client's sides, regions of the body, places of the charts.
-export { otherSide, type OneSide, type Side } from './sides.ts';
+export { type OneSide, type Side } from './sides.ts';
 export { FACE_REGIONS, NECK_REGIONS, REGION_NAMES, REGIONS, type Region } from './regions.ts';
 // What for.
 export { COMPLAINT_KINDS, COMPLAINT_NAMES, complaintName, type ComplaintKind } from './complaints.ts';
 // How: pressure, what touches, how it moves, what kind of work, in which phase.
-export { lighterOf, oneFirmer, oneLighter, PRESSURE_KPA, pressureRank, PRESSURES, type Pressure } from './pressure.ts';
+export { lighterOf, PRESSURE_KPA, pressureRank, PRESSURES, type Pressure } from './pressure.ts';
 export { CONTACTS, MOTIONS, PLACE_KINDS, type Contact, type Motion, type PlaceRef } from './touch.ts';
-export type { Craft, Role, WorkWord } from './work.ts';
+export { PLANNED_WORDS, type Craft, type PositionWord, type Role, type ToolWord, type WorkWord } from './work.ts';
 export { PHASE_NAMES, PHASES, type Phase } from './phases.ts';

@@ -5,9 +5,6 @@ export type Pressure = (typeof PRESSURES)[number];
 /** 1 feather … 5 deep. */
 export const pressureRank = (pressure: Pressure): number => PRESSURES.indexOf(pressure) + 1;
 export const lighterOf = (a: Pressure, b: Pressure): Pressure => (pressureRank(a) <= pressureRank(b) ? a : b);
-export const oneLighter = (pressure: Pressure): Pressure => PRESSURES[Math.max(0, pressureRank(pressure) - 2)]!;
-export const oneFirmer = (pressure: Pressure): Pressure =>
-  PRESSURES[Math.min(PRESSURES.length - 1, pressureRank(pressure))]!;
 
 /**
  * Contact pressure in kPa for each word: nominal value and range. `light` is the taught pressure of manual lymph

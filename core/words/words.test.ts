@@ -1,6 +1,5 @@
 import { clock, roundHalfAway } from './numbers.ts';
-import { lighterOf, oneFirmer, oneLighter, pressureRank, PRESSURES } from './pressure.ts';
-import { otherSide } from './sides.ts';
+import { lighterOf, pressureRank, PRESSURES } from './pressure.ts';
 import { describe, expect, test } from 'vitest';
 
 describe('rounding half away from zero', () => {
@@ -28,13 +27,5 @@ describe('clock', () => {
 
 describe('pressure', () => {
   test('ranks run from 1 to 5', () => expect(PRESSURES.map(pressureRank)).toEqual([1, 2, 3, 4, 5]));
-  test('lightening stops at feather, firming at deep', () => {
-    expect(oneLighter('feather')).toBe('feather');
-    expect(oneLighter('firm')).toBe('medium');
-    expect(oneFirmer('deep')).toBe('deep');
-    expect(oneFirmer('light')).toBe('medium');
-  });
   test('the lighter of two', () => expect(lighterOf('deep', 'light')).toBe('light'));
 });
-
-test('the other side', () => expect([otherSide('left'), otherSide('right')]).toEqual(['right', 'left']));

@@ -18,7 +18,44 @@ export type WorkWord =
   | 'neck-rotation'
   | 'neck-traction'
   | 'stretch'
-  | 'pincer';
+  | 'pincer'
+  | 'light-therapy';
+
+/** Tools by which cautions speak of work. */
+export type ToolWord =
+  | 'roller'
+  | 'ball'
+  | 'probe'
+  | 'cup'
+  | 'gua-sha-tool'
+  | 'metal-tool'
+  | 'magnetic-tool'
+  | 'vibration-device'
+  | 'microcurrent-device';
+
+/** How the client lies or sits. */
+export type PositionWord = 'face-down' | 'head-low';
+
+/**
+ * Words of cautions that no technique has yet: they take nothing away today, and stand here so that nobody takes them for
+ * protection. A test holds this list against the library.
+ */
+export const PLANNED_WORDS = [
+  'cold',
+  'cup',
+  'cupping',
+  'face-down',
+  'gua-sha',
+  'gua-sha-tool',
+  'head-low',
+  'light-therapy',
+  'magnetic-tool',
+  'metal-tool',
+  'neck-traction',
+  'roller',
+  'vibration',
+  'vibration-device',
+] as const satisfies readonly (WorkWord | ToolWord | PositionWord)[];
 
 /** Ways of teaching and working; where they differ is a setting, not a truth. */
 export type Craft =

@@ -1,4 +1,13 @@
-import { beatOnsetMs, breathCyclesIn, breathsPerMinute, expandRoutine, routineSeconds, type Step, stepSeconds, totalsOf } from '../../core/routine/index.ts';
+import {
+  beatOnsetMs,
+  breathCyclesIn,
+  breathsPerMinute,
+  expandRoutine,
+  routineSeconds,
+  type Step,
+  stepSeconds,
+  totalsOf,
+} from '../../core/routine/index.ts';
 import { describe, expect, test } from 'vitest';
 import { bareStep, beats, breath, hold, routineOf } from '../support/routines.ts';
 

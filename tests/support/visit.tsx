@@ -39,6 +39,7 @@ export const emptyVisit = (): VisitData => ({
   lastScreen: null,
   lastFindings: null,
   scores: [],
+  practiceSchool: 'neck-first',
   practiceName: 'Harbour Row Face Studio',
   who: { practitionerId: 'p1', name: 'Imke Dahl' },
   timeZone: 'Europe/Lisbon',

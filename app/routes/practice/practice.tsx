@@ -20,6 +20,7 @@ export default function PracticeFrame({ loaderData }: Route.ComponentProps) {
           <NavLink to="/practice" end>
             Rules
           </NavLink>
+          <NavLink to="/practice/school">School</NavLink>
           <NavLink to="/practice/texts">Texts</NavLink>
           <NavLink to="/practice/products">Products</NavLink>
           {loaderData.isOwner && <NavLink to="/practice/trail">Audit trail</NavLink>}

@@ -28,6 +28,7 @@ import { ClientChart } from '../../parts/chart/client-chart';
 import { placesOn, type Place } from '../../parts/chart/places';
 import { AddStep } from '../../rooms/visit/compose/add-step';
 import { BudgetField } from '../../rooms/visit/compose/budget-field';
+import { OrderField } from '../../parts/routine/order-field';
 import { RuleNotes } from '../../parts/routine/rule-notes';
 import { StepList } from '../../rooms/visit/compose/step-list';
 import { TemplatesMenu } from '../../rooms/visit/compose/templates-menu';
@@ -72,9 +73,9 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function Compose({ loaderData }: Route.ComponentProps) {
-  const { client, readings, screening, goTo, ended } = useVisit();
+  const { client, readings, screening, goTo, ended, practiceSchool } = useVisit();
   const first = client.complaints.find((c) => !c.closed);
-  const table = useRoutine(first ? complaintName(first) : 'Routine');
+  const table = useRoutine(first ? complaintName(first) : 'Routine', practiceSchool);
   const { routine, edit, findings, totals } = table;
   const [chosen, setChosen] = useState<string | null>(null);
   const [place, setPlace] = useState<Place | null>(null);
@@ -91,7 +92,7 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
   const { measures } = useContext(ClientChart);
   const pickable = useMemo(() => {
     const inches = measures && clientInches(BODY_INCHES, measures);
-    const closed = new Set(keepOffPlaces(screening).map((k) => `${k.place.kind}:${k.place.id}`));
+    const closed = new Set(keepOffPlaces(screening, CATALOGUE).map((k) => `${k.place.kind}:${k.place.id}`));
     const of = (kind: 'point' | 'muscle', id: string, name: string, region: string, more?: string) =>
       placesOn({ kind, id }, 'both').map((p) => ({
         place: p,
@@ -257,6 +258,7 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
               <Button variant="link" disabled={!table.redo} onClick={() => table.redo?.()}>
                 Redo
               </Button>
+              <OrderField routine={routine} onChange={edit} />
               <span className="soft">
                 Right {clock(totals.workSeconds.right)}, left {clock(totals.workSeconds.left)} hands on
                 {totals.rangeSeconds.most - totals.rangeSeconds.least > 1 &&

@@ -1,6 +1,7 @@
 import { type Stage, STAGES } from '../../../core/record';
 import { useMemo } from 'react';
 import { Outlet, useLocation, useRevalidator } from 'react-router';
+import { schoolOf } from '../../../server/db/queries/practice.server';
 import { besideVisit } from '../../../server/db/queries/beside-visit.server';
 import { findClient } from '../../../server/db/queries/clients.server';
 import { latestMeasures } from '../../../server/db/queries/measures.server';
@@ -20,17 +21,27 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const visit = await findVisit(practiceId, params.visitId);
   if (!visit) notFound('visit');
   const { clientId } = visit;
-  const [client, measures, scores, readings, earlier, number, before, { rules, texts, products, photos, ...beside }] =
-    await Promise.all([
-      findClient(practiceId, clientId),
-      latestMeasures(practiceId, clientId),
-      scoresOfClient(practiceId, clientId),
-      readingsOfVisit(practiceId, visit.id),
-      readingsBefore(practiceId, visit),
-      visitNumber(practiceId, visit),
-      visitBefore(practiceId, visit),
-      besideVisit(practiceId, visit),
-    ]);
+  const [
+    client,
+    measures,
+    scores,
+    readings,
+    earlier,
+    number,
+    before,
+    { rules, texts, products, photos, ...beside },
+    practiceSchool,
+  ] = await Promise.all([
+    findClient(practiceId, clientId),
+    latestMeasures(practiceId, clientId),
+    scoresOfClient(practiceId, clientId),
+    readingsOfVisit(practiceId, visit.id),
+    readingsBefore(practiceId, visit),
+    visitNumber(practiceId, visit),
+    visitBefore(practiceId, visit),
+    besideVisit(practiceId, visit),
+    schoolOf(practiceId),
+  ]);
   if (!client) notFound('client');
   return {
     visit,
@@ -39,6 +50,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     measures,
     scores: scores.filter((s) => s.visitId === visit.id || s.takenAt < visit.startsAt),
     practiceName,
+    practiceSchool,
     who: { practitionerId, name, email },
     timeZone,
     readings,

@@ -1,4 +1,4 @@
-import type { Caution } from '../../../core/limits/index.ts';
+import type { Caution, Clause } from '../../../core/limits/index.ts';
 
 /**
  * Screening rules. Sources stand beside each row; "common practice" has no published source. Intervals and lists are
@@ -12,7 +12,7 @@ export interface CautionText {
   title: string;
   who: string;
   question: string | null;
-  appliesTo: string;
+  appliesTo: readonly Clause[];
   advice: string;
   seeWho?: string;
   source?: string;
@@ -24,4 +24,4 @@ export const rows = (
   table: Record<string, CautionText>,
 ): Caution[] => Object.entries(table).map(([key, t]) => ({ key, group, severity, seeWho: '', source: PRACTICE, ...t }));
 
-export const NECK_POINTS = 'BL10|GB20|ST9|LI18|SI17|TE16|GV15|GV16|EX-HN-Anmian';
+export const NECK_POINTS = ['BL10', 'GB20', 'ST9', 'LI18', 'SI17', 'TE16', 'GV15', 'GV16', 'EX-HN-Anmian'] as const;

@@ -53,7 +53,7 @@ export const open = (until: string, usualSeconds: number, leastSeconds: number, 
 });
 type Phases = Extract<DosePart, { kind: 'breath' }>['phases'];
 /** Phases of one breath; a second sip of air after the first, where there is one. */
-export const phases = (inSeconds: number, outSeconds: number, holdSeconds = 0, sipSeconds = 0): Phases => [
+const phases = (inSeconds: number, outSeconds: number, holdSeconds = 0, sipSeconds = 0): Phases => [
   { what: 'in', seconds: inSeconds },
   ...(sipSeconds ? [{ what: 'in-again' as const, seconds: sipSeconds }] : []),
   ...(holdSeconds ? [{ what: 'hold' as const, seconds: holdSeconds }] : []),

@@ -6,11 +6,12 @@ import {
   type TextKind,
 } from '../../../core/record/index.ts';
 import { type Caution, cautionOf, type LocalRule, type Product } from '../../../core/limits/index.ts';
+import { USUAL_SCHOOL } from '../../../core/routine/index.ts';
 import { Op, type Transaction } from 'sequelize';
 import { CAUTIONS } from '../../../reference/facts/cautions/index.ts';
 import { FIRST_TEXTS } from '../../../reference/facts/practice-texts.ts';
 import { database } from '../connection.ts';
-import { LocalRuleModel, PracticeTextModel, ProductModel } from '../models/index.ts';
+import { LocalRuleModel, PracticeModel, PracticeTextModel, ProductModel } from '../models/index.ts';
 import { writeAudit } from './audit.server.ts';
 import { byPractice, isUuid } from '../scope.ts';
 import { once } from './once.server.ts';
@@ -204,3 +205,16 @@ export const changeProduct = byPractice(
     });
   },
 );
+
+/** School of order that new routines of the practice begin with. */
+export const schoolOf = byPractice(async (practiceId: string): Promise<string> => {
+  database();
+  return (await PracticeModel.findOne({ where: { id: practiceId }, attributes: ['school'] }))?.school ?? USUAL_SCHOOL;
+});
+
+export const setSchool = byPractice(async (who: Who, school: string): Promise<void> => {
+  await database().transaction(async (transaction) => {
+    await PracticeModel.update({ school }, { where: { id: who.practiceId }, transaction });
+    await writeAudit(who, 'school-chosen', { school }, transaction);
+  });
+});

@@ -17,9 +17,9 @@ import { useVisit } from '../session/context';
 const UNDO_DEPTH = 200;
 
 /** The routine on the table: every edit is checked by the core, can be undone, and is written at once. */
-export function useRoutine(name: string) {
+export function useRoutine(name: string, school: string) {
   const { routine: stored, setRoutine, screening } = useVisit();
-  const routine = useMemo(() => stored ?? emptyRoutine(name), [stored, name]);
+  const routine = useMemo(() => stored ?? emptyRoutine(name, school), [stored, name, school]);
   const [past, setPast] = useState<Routine[]>([]);
   const [future, setFuture] = useState<Routine[]>([]);
   const [problem, setProblem] = useState('');

@@ -45,6 +45,8 @@ export interface VisitData {
   /** Scored measures of this visit and of those before it, oldest first. */
   scores: TakenScore[];
   practiceName: string;
+  /** School that new routines begin with. */
+  practiceSchool: string;
   /** Who works on it. */
   who: { practitionerId: string; name: string };
   timeZone: string;

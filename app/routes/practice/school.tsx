@@ -1,0 +1,80 @@
+import { Button, Form as BsForm } from 'react-bootstrap';
+import { data, Form, redirect, useActionData, useRouteLoaderData } from 'react-router';
+import { SCHOOLS } from '../../../reference/schools';
+import { requirePractitioner } from '../../../server/access/session.server';
+import { schoolOf, setSchool } from '../../../server/db/queries/practice.server';
+import { orderWords } from '../../parts/routine/order-words';
+import { schoolSchema } from '../../schemas/practice';
+import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
+import type { loader as frame } from './practice';
+import type { Route } from './+types/school';
+
+export async function loader({ request }: Route.LoaderArgs) {
+  const { practiceId } = await requirePractitioner(request);
+  return { school: await schoolOf(practiceId) };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  const who = await requirePractitioner(request);
+  const form = await readForm(request);
+  if (who.role !== 'owner')
+    return data(
+      { errors: { school: 'The school is chosen by the owner of the practice.' } as FieldErrors },
+      { status: 403 },
+    );
+  const input = await checkForm(schoolSchema, form);
+  if (!input.ok) return data({ errors: input.errors }, { status: 422 });
+  await setSchool(who, input.value.school);
+  return redirect('/practice/school');
+}
+
+/** Which school of order new routines begin with. */
+export default function School({ loaderData }: Route.ComponentProps) {
+  const { isOwner } = useRouteLoaderData('routes/practice/practice') as Awaited<ReturnType<typeof frame>>;
+  const told = useActionData<typeof action>()?.errors.school;
+  return (
+    <div className="page">
+      <main>
+        <div className="page-head">
+          <h1>School</h1>
+          <span className="soft">the order that new routines begin with; each routine can name another</span>
+        </div>
+        <p className="narrow soft">
+          Schools of order disagree, and none is the truth. The one chosen here decides which order is asked for, never
+          what is safe.
+        </p>
+        <Form method="post">
+          <fieldset disabled={!isOwner} className="border-0 p-0 m-0 school-list">
+            <legend className="visually-hidden">School of new routines</legend>
+            {SCHOOLS.map((s) => (
+              <div key={s.id} className="school">
+                <BsForm.Check
+                  type="radio"
+                  name="school"
+                  id={`school-${s.id}`}
+                  value={s.id}
+                  defaultChecked={s.id === loaderData.school}
+                  label={<strong>{s.name}</strong>}
+                />
+                <div className="ps-4">
+                  {s.differs} <span className="soft">{s.because}</span>
+                  <div className="soft small">{orderWords(s.order)}</div>
+                </div>
+              </div>
+            ))}
+          </fieldset>
+          {told && (
+            <p className="caution" role="alert">
+              {told}
+            </p>
+          )}
+          {isOwner && (
+            <Button type="submit" className="mt-3">
+              Keep
+            </Button>
+          )}
+        </Form>
+      </main>
+    </div>
+  );
+}
