@@ -3,8 +3,8 @@
  * with the field; exit code 1 for bad input, 2 for bad usage.
  */
 import { locateOnClient, readLandmarksFile } from '../core/atlas/index.ts';
-import { nrsScore } from '../core/measures/index.ts';
-import { type CoursePoint, courseReason, courseTitle, judgeCourse } from '../core/relief/index.ts';
+import { nrsScore, REGISTRY } from '../core/measures/index.ts';
+import { courseReason, coursesOf, courseTitle, type RatedAt } from '../core/relief/index.ts';
 import { checkRoutine } from '../core/rules/index.ts';
 import { expandRoutine, readRoutine, stepCount, totalsOf } from '../core/routine/index.ts';
 import { type Answers, screen } from '../core/limits/index.ts';
@@ -21,6 +21,7 @@ import { SCORES } from './score.ts';
 const USAGE = `usage: core plan <routine.json>
        core check <routine.json> [--screening answers.json]
        core relief <readings.csv>
+       core measures
        core locate <landmarks.json>
        core score <measure> <answers.json>`;
 
@@ -50,27 +51,22 @@ function readJson(path: string | undefined): Record<string, unknown> {
 function relief(path: string | undefined): unknown {
   const { data, errors } = Papa.parse<Record<string, string>>(readText(path).trim(), { header: true });
   if (errors[0]) throw new InputError(`line ${(errors[0].row ?? 0) + 2}`, errors[0].message);
-  const courses = new Map<string, { at: number; value: number; source: CoursePoint['source'] }[]>();
-  data.forEach((row, i) => {
+  const ratings = data.map((row, i): RatedAt & { complaint: string } => {
     const line = `line ${i + 2}`;
-    const at = Date.parse(row.at ?? '');
-    if (Number.isNaN(at)) throw new InputError(`${line}.at`, 'an ISO 8601 date is accepted');
+    const atMs = Date.parse(row.at ?? '');
+    if (Number.isNaN(atMs)) throw new InputError(`${line}.at`, 'an ISO 8601 date is accepted');
     if (!row.complaint) throw new InputError(`${line}.complaint`, 'is missing');
     if (row.source !== 'studio' && row.source !== 'home')
       throw new InputError(`${line}.source`, 'studio or home is accepted');
     const value = nrsScore(row.value === '' ? undefined : Number(row.value), `${line}.value`);
-    courses.set(row.complaint, [...(courses.get(row.complaint) ?? []), { at, value, source: row.source }]);
+    return { complaint: row.complaint, atMs, value, source: row.source };
   });
-  return [...courses].map(([complaint, readings]) => {
-    readings.sort((a, b) => a.at - b.at);
-    const points = readings.map((r) => ({
-      day: (r.at - readings[0]!.at) / 86_400_000,
-      value: r.value,
-      source: r.source,
-    }));
-    const judgement = judgeCourse(points);
-    return { complaint, title: courseTitle(complaint, judgement), reason: courseReason(judgement), ...judgement };
-  });
+  return [...coursesOf(ratings)].map(([complaint, { judgement }]) => ({
+    complaint,
+    title: courseTitle(complaint, judgement),
+    reason: courseReason(judgement),
+    ...judgement,
+  }));
 }
 
 function score(measure: string | undefined, path: string | undefined): unknown {
@@ -96,6 +92,20 @@ export function run([verb, ...args]: readonly string[]): unknown {
       return relief(args[0]);
     case 'locate':
       return locateOnClient(readLandmarksFile(readJson(args[0]), LANDMARKS, POINTS), POINTS, BODY_INCHES, LANDMARKS);
+    case 'measures':
+      return REGISTRY.map(({ id, code, name, unit, least, most, better, error, matters, licence, minutes }) => ({
+        id,
+        code,
+        name,
+        unit,
+        least,
+        most,
+        better,
+        error,
+        matters,
+        licence,
+        minutes,
+      }));
     case 'score':
       return score(args[0], args[1]);
     default:

@@ -1,8 +1,17 @@
+import {
+  advance,
+  EXTEND_MS,
+  type GuideState,
+  initialState,
+  readStepRecords,
+  runRecord,
+  shifted,
+  stateAt,
+} from './machine.ts';
 import { expandRoutine } from '../routine/index.ts';
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { bareStep, beats, hold, routineFrom, routineOf } from '../../tests/support/routines.ts';
-import { advance, EXTEND_MS, initialState, readStepRecords, runRecord, stateAt, type GuideState } from './machine.ts';
 import { payloadOf, readGuideEvent, type GuideEvent, type PlainKind } from './events.ts';
 
 const routine = routineOf([

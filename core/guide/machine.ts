@@ -257,7 +257,7 @@ export interface StepRecord {
   left: { plannedSeconds: number; doneSeconds: number };
   right: { plannedSeconds: number; doneSeconds: number };
   plannedPressure: Pressure | null;
-  /** The pressure at which most of the time was worked. */
+  /** The pressure at which most of the time was worked; where nothing was, the one it had come to. */
   donePressure: Pressure | null;
   /** By side and pressure, in the order in which they came. */
   work: SideWork[];
@@ -303,7 +303,9 @@ export function runRecord(
     work.seconds += seconds;
     work.counts += countsIn(cue, stretch);
   }
-  for (const step of steps) step.donePressure = mostWorked(step) ?? step.plannedPressure;
+  steps.forEach((step, i) => {
+    step.donePressure = mostWorked(step) ?? shifted(step.plannedPressure, state.shifts[i] ?? 0);
+  });
   return { state, steps };
 }
 

@@ -1,5 +1,6 @@
 import { type ComplaintKind, InputError } from '../words/index.ts';
 import type { Answer, Scored } from './answers.ts';
+import type { MeasureRow } from './row.ts';
 import { eyeStrainTally, ocularSurface } from './eye-strain.ts';
 import { gradedPain } from './graded-pain.ts';
 import { dayPattern, headacheDaysPer28, headacheDisabilityDays, headacheImpact, medicineLimits } from './headache.ts';
@@ -32,19 +33,14 @@ export interface MeasureResult {
 
 export type MeasureAnswers = Readonly<Record<string, number | string | null>>;
 
-export interface MeasureDef {
-  id: string;
-  name: string;
+/** A measure of many answers that give one score. */
+export interface MeasureDef extends MeasureRow {
   /** What it tells, and over which time. */
   about: string;
-  minutes: number;
+  /** Complaints it is proposed for. */
   serves: readonly ComplaintKind[];
-  /** free: own wording; by-number: answers are typed from a form the practice may use. */
-  wording: 'free' | 'by-number';
+  /** Whose it is. */
   credit: string;
-  better: 'lower' | 'higher';
-  /** From here a change is more than error, in points; null where nothing is agreed. */
-  realChange: { points: number; source: string } | null;
   fields: readonly MeasureField[];
   /** Raised when scoring changes, so that an old total stays what it was. */
   version: number;
@@ -83,14 +79,19 @@ const HINDERED_ENDS = ['not at all', 'unable to'] as const;
 export const QUESTIONNAIRES: readonly MeasureDef[] = [
   {
     id: 'distress',
+    code: 'DISTRESS',
+    unit: 'of 10',
+    least: 0,
+    most: 10,
     name: 'Distress now',
     about: 'How upset or tense, right now.',
     minutes: 1,
     serves: ['stress', 'headache', 'jaw', 'eye-strain', 'neck-tension'],
-    wording: 'free',
+    licence: 'free',
     credit: 'after Wolpe 1969',
-    better: 'lower',
-    realChange: null,
+    better: 'down',
+    error: null,
+    matters: null,
     version: 1,
     fields: [scale('i1', 'Distress right now', 0, 10, ['none', 'the most'])],
     score: (a) =>
@@ -98,14 +99,19 @@ export const QUESTIONNAIRES: readonly MeasureDef[] = [
   },
   {
     id: 'graded-pain',
+    code: 'GRADED_PAIN',
+    unit: 'grade',
+    least: 0,
+    most: 4,
     name: 'Graded pain, 30 days',
     about: 'How strong and how limiting over 30 days.',
     minutes: 3,
     serves: ['jaw', 'headache', 'neck-tension'],
-    wording: 'free',
+    licence: 'free',
     credit: 'Von Korff et al. 1992, version 2.0; topics in own words',
-    better: 'lower',
-    realChange: null,
+    better: 'down',
+    error: null,
+    matters: null,
     version: 1,
     fields: [
       scale('days', 'Days with this pain in the last six months', 0, 180),
@@ -135,42 +141,57 @@ export const QUESTIONNAIRES: readonly MeasureDef[] = [
   },
   {
     id: 'jaw-limitation-8',
+    code: 'JAW_LIMITATION_8',
+    unit: 'of 10',
+    least: 0,
+    most: 10,
     name: 'Jaw limitation, 8 items',
     about: 'What the jaw could not do, last month.',
     minutes: 2,
     serves: ['jaw'],
-    wording: 'by-number',
+    licence: 'by-number',
     credit: 'Ohrbach, Larsson, List 2008; use the official form',
-    better: 'lower',
-    realChange: null,
+    better: 'down',
+    error: null,
+    matters: null,
     version: 1,
     fields: items(8, 0, 10).map((f) => ({ ...f, optional: true }) as MeasureField),
     score: (a) => scored(jawLimitation8(all(a, 8)), (r) => told(r.score, `${round(r.score, 2)} of 10`)),
   },
   {
     id: 'oral-behaviours',
+    code: 'ORAL_BEHAVIOURS',
+    unit: 'of 84',
+    least: 0,
+    most: 84,
     name: 'Oral behaviours, 21 items',
     about: 'Clenching, grinding, holding and other habits, last month.',
     minutes: 4,
     serves: ['jaw'],
-    wording: 'by-number',
+    licence: 'by-number',
     credit: 'Markiewicz, Ohrbach, McCall 2006; use the official form',
-    better: 'lower',
-    realChange: null,
+    better: 'down',
+    error: null,
+    matters: null,
     version: 1,
     fields: items(21, 0, 4),
     score: (a) => scored(oralBehaviours(all(a, 21)), (r) => told(r.score, `${r.score} of 84, ${r.band}`)),
   },
   {
     id: 'headache-days',
+    code: 'HEADACHE_DAYS_28',
+    unit: 'days in 28',
+    least: 0,
+    most: 28,
     name: 'Headache days',
     about: 'Days with headache among those recorded in the last 28.',
     minutes: 1,
     serves: ['headache'],
-    wording: 'free',
+    licence: 'free',
     credit: 'arithmetic of ICHD-3 in own words',
-    better: 'lower',
-    realChange: null,
+    better: 'down',
+    error: null,
+    matters: null,
     version: 1,
     fields: [scale('headache', 'Days with headache', 0, 28), scale('recorded', 'Days recorded, of 28', 1, 28)],
     score: (a) => {
@@ -186,14 +207,20 @@ export const QUESTIONNAIRES: readonly MeasureDef[] = [
   },
   {
     id: 'medicine-days',
+    code: 'MEDICINE_DAYS',
+    unit: 'days a month',
+    least: 0,
+    // Two kinds of medicine, counted together.
+    most: 62,
     name: 'Medicine days',
     about: 'Days a month with medicine for headache.',
     minutes: 1,
     serves: ['headache'],
-    wording: 'free',
+    licence: 'free',
     credit: 'limits of ICHD-3 in own words',
-    better: 'lower',
-    realChange: null,
+    better: 'down',
+    error: null,
+    matters: null,
     version: 1,
     fields: [
       scale('simple', 'Simple painkillers, days a month', 0, 31),
@@ -214,14 +241,19 @@ export const QUESTIONNAIRES: readonly MeasureDef[] = [
   },
   {
     id: 'headache-disability',
+    code: 'HEADACHE_DISABILITY',
+    unit: 'days',
+    least: 0,
+    most: null,
     name: 'Days lost to headache',
     about: 'Five counts over three months.',
     minutes: 2,
     serves: ['headache'],
-    wording: 'by-number',
+    licence: 'by-number',
     credit: 'Stewart et al. 2001; permission of the holder needed',
-    better: 'lower',
-    realChange: { points: 4.5, source: 'Carvalho et al. 2021, from memory' },
+    better: 'down',
+    error: null,
+    matters: { amount: 4.5, source: 'Carvalho et al. 2021, from memory' },
     version: 1,
     fields: items(5, 0, 92),
     score: (a) =>
@@ -231,14 +263,19 @@ export const QUESTIONNAIRES: readonly MeasureDef[] = [
   },
   {
     id: 'headache-impact',
+    code: 'HEADACHE_IMPACT',
+    unit: 'points',
+    least: 36,
+    most: 78,
     name: 'Headache impact',
     about: 'Total of a licensed six-item form.',
     minutes: 2,
     serves: ['headache'],
-    wording: 'by-number',
+    licence: 'by-number',
     credit: 'Kosinski et al. 2003; licence needed',
-    better: 'lower',
-    realChange: { points: 2.5, source: 'Smelt et al. 2014, from memory' },
+    better: 'down',
+    error: null,
+    matters: { amount: 2.5, source: 'Smelt et al. 2014, from memory' },
     version: 1,
     fields: [scale('total', 'Total, 36 to 78', 36, 78)],
     score: (a) => {
@@ -250,14 +287,19 @@ export const QUESTIONNAIRES: readonly MeasureDef[] = [
   },
   {
     id: 'eye-strain',
+    code: 'EYE_STRAIN',
+    unit: 'of 32',
+    least: 0,
+    most: 32,
     name: 'Eye strain at screens, 16 symptoms',
     about: 'How often and how strong, from a form that needs permission.',
     minutes: 4,
     serves: ['eye-strain'],
-    wording: 'by-number',
+    licence: 'by-number',
     credit: 'Seguí et al. 2015; permission of the authors needed',
-    better: 'lower',
-    realChange: null,
+    better: 'down',
+    error: null,
+    matters: null,
     version: 1,
     fields: Array.from({ length: 16 }, (_, i) => [
       scale(`f${i + 1}`, `Symptom ${i + 1}, how often`, 0, 2, ['never', 'often']),
@@ -283,14 +325,19 @@ export const QUESTIONNAIRES: readonly MeasureDef[] = [
   },
   {
     id: 'ocular-surface',
+    code: 'OCULAR_SURFACE',
+    unit: 'of 100',
+    least: 0,
+    most: 100,
     name: 'Eye surface, 12 items',
     about: 'Sum and number of items from a form that needs permission.',
     minutes: 3,
     serves: ['eye-strain'],
-    wording: 'by-number',
+    licence: 'by-number',
     credit: 'Schiffman et al. 2000; permission needed',
-    better: 'lower',
-    realChange: { points: 10, source: 'Miller et al. 2010 (7.0–9.9), from memory' },
+    better: 'down',
+    error: null,
+    matters: { amount: 10, source: 'Miller et al. 2010 (7.0–9.9), from memory' },
     version: 1,
     fields: [scale('total', 'Sum of the answered items', 0, 48), scale('answered', 'Items answered', 0, 12)],
     score: (a) => {
@@ -304,14 +351,19 @@ export const QUESTIONNAIRES: readonly MeasureDef[] = [
   },
   {
     id: 'stress-10',
+    code: 'STRESS_10',
+    unit: 'of 40',
+    least: 0,
+    most: 40,
     name: 'Perceived stress, 10 items',
     about: 'Last month; items 4, 5, 7 and 8 count the other way round.',
     minutes: 3,
     serves: ['stress'],
-    wording: 'by-number',
+    licence: 'by-number',
     credit: 'Cohen et al. 1983, 1988; permission for commercial use',
-    better: 'lower',
-    realChange: { points: 7, source: 'our choice from SD 6.4 and reliability 0.85' },
+    better: 'down',
+    error: { amount: 7, source: 'our choice from SD 6.4 and reliability 0.85' },
+    matters: null,
     version: 1,
     fields: items(10, 0, 4),
     score: (a) =>
@@ -324,14 +376,19 @@ export const QUESTIONNAIRES: readonly MeasureDef[] = [
   },
   {
     id: 'stress-4',
+    code: 'STRESS_4',
+    unit: 'of 16',
+    least: 0,
+    most: 16,
     name: 'Perceived stress, 4 items',
     about: 'Last month, short form.',
     minutes: 1,
     serves: ['stress'],
-    wording: 'by-number',
+    licence: 'by-number',
     credit: 'Cohen et al. 1983; permission for commercial use',
-    better: 'lower',
-    realChange: null,
+    better: 'down',
+    error: null,
+    matters: null,
     version: 1,
     fields: items(4, 0, 4),
     score: (a) =>
@@ -341,14 +398,19 @@ export const QUESTIONNAIRES: readonly MeasureDef[] = [
   },
   {
     id: 'own-activities',
+    code: 'OWN_ACTIVITIES',
+    unit: 'of 10',
+    least: 0,
+    most: 10,
     name: 'Your own activities',
     about: 'Up to three things that are hard because of it: 0 cannot … 10 as before.',
     minutes: 3,
     serves: ['jaw', 'headache', 'eye-strain', 'stress', 'neck-tension', 'sinus', 'puffiness', 'other'],
-    wording: 'free',
+    licence: 'free',
     credit: 'after Stratford et al. 1995',
-    better: 'higher',
-    realChange: { points: 2, source: 'Stratford et al. 1995' },
+    better: 'up',
+    error: { amount: 2, source: 'Stratford et al. 1995' },
+    matters: null,
     version: 1,
     fields: [1, 2, 3].flatMap((n): MeasureField[] => [
       { key: `w${n}`, label: `Activity ${n}`, kind: 'words' },
@@ -366,14 +428,19 @@ export const QUESTIONNAIRES: readonly MeasureDef[] = [
   },
   {
     id: 'goal-attainment',
+    code: 'GOAL_ATTAINMENT',
+    unit: 'T',
+    least: 0,
+    most: 100,
     name: 'Goals',
     about: 'Up to three goals: −2 much less … 0 as expected … +2 much more.',
     minutes: 3,
     serves: ['jaw', 'headache', 'eye-strain', 'stress', 'neck-tension', 'sinus', 'puffiness', 'other'],
-    wording: 'free',
+    licence: 'free',
     credit: 'Kiresuk, Sherman 1968',
-    better: 'higher',
-    realChange: null,
+    better: 'up',
+    error: null,
+    matters: null,
     version: 1,
     fields: [1, 2, 3].flatMap((n): MeasureField[] => [
       { key: `w${n}`, label: `Goal ${n}`, kind: 'words' },
@@ -390,14 +457,19 @@ export const QUESTIONNAIRES: readonly MeasureDef[] = [
   },
   {
     id: 'global-change',
+    code: 'GLOBAL_CHANGE',
+    unit: 'of 7',
+    least: 1,
+    most: 7,
     name: 'Change since the first visit',
     about: '1 very much better … 4 the same … 7 very much worse.',
     minutes: 1,
     serves: ['jaw', 'headache', 'eye-strain', 'stress', 'neck-tension', 'sinus', 'puffiness', 'other'],
-    wording: 'free',
+    licence: 'free',
     credit: 'after Guy 1976',
-    better: 'lower',
-    realChange: null,
+    better: 'down',
+    error: null,
+    matters: null,
     version: 1,
     fields: [scale('i1', 'On the whole since the first visit', 1, 7, ['very much better', 'very much worse'])],
     score: (a) => {
@@ -464,7 +536,7 @@ export function proposedMeasures(kinds: readonly ComplaintKind[], minutesMost = 
   const wanted = QUESTIONNAIRES.filter((m) => m.serves.some((k) => kinds.includes(k)));
   // What serves few complaints says more about this one than what serves all.
   const order = [...wanted].sort((a, b) =>
-    a.wording === b.wording ? a.serves.length - b.serves.length : a.wording === 'free' ? -1 : 1,
+    a.licence === b.licence ? a.serves.length - b.serves.length : a.licence === 'free' ? -1 : 1,
   );
   const out: MeasureDef[] = [];
   let minutes = 0;
@@ -474,14 +546,4 @@ export function proposedMeasures(kinds: readonly ComplaintKind[], minutesMost = 
     out.push(m);
   }
   return out;
-}
-
-export type ScoreChange = 'first' | 'better' | 'worse' | 'within error' | 'no rule';
-/** How a value stands to an earlier one. */
-export function changeOf(def: MeasureDef, before: number | null, now: number | null): ScoreChange {
-  if (before === null || now === null) return 'first';
-  if (!def.realChange) return 'no rule';
-  const change = now - before;
-  if (Math.abs(change) < def.realChange.points) return 'within error';
-  return change < 0 === (def.better === 'lower') ? 'better' : 'worse';
 }

@@ -1,4 +1,7 @@
 /** One registry of what can be measured, with its scoring. */
+// The registry: every measure with unit, code, scale, error, importance, licence and minutes.
+export { REGISTRY } from './registry.ts';
+export { changeVerdict, changeWords, type ChangeVerdict, type MeasureRow } from './row.ts';
 // Readings: one number at one place.
 export {
   ASKED_AGAIN,
@@ -7,6 +10,7 @@ export {
   MEASURE_KEYS,
   MEASURES,
   READING_PHASES,
+  readingKey,
   type EarlierReadings,
   type MeasureKey,
   type Reading,
@@ -15,7 +19,6 @@ export {
 } from './reading.ts';
 // Questionnaires: many answers, one score.
 export {
-  changeOf,
   checkedAnswers,
   measureOf,
   QUESTIONNAIRES,

@@ -1,55 +1,82 @@
 import { InputError, type Side } from '../words/index.ts';
 import { nrsScore } from './nrs.ts';
+import type { MeasureRow } from './row.ts';
 import { tenderness } from './tenderness.ts';
 
 /** What a reading belongs to: the whole client, one of the two sides, a complaint, a muscle and side, or a region. */
 type Belongs = 'client' | 'side' | 'complaint' | 'muscle' | 'region';
 
-interface Measure {
-  name: string;
+/** A measure of a single number, read at one place. */
+export interface ReadingMeasure extends MeasureRow {
   unit: 'of 10' | 'of 3' | 'mm' | 'kPa' | 'fingers' | 'yes or no' | 'felt';
-  /** null: neither way is better, and no course is told. */
-  better: 'up' | 'down' | null;
   belongs: Belongs;
-  least: number;
   most: number;
 }
+type Row = Omit<ReadingMeasure, 'id'>;
 const measure = (
+  code: string,
   name: string,
-  unit: Measure['unit'],
-  better: Measure['better'],
+  unit: Row['unit'],
+  better: Row['better'],
   belongs: Belongs,
   least: number,
   most: number,
-): Measure => ({ name, unit, better, belongs, least, most });
+  more: Partial<Pick<Row, 'error' | 'matters' | 'minutes'>> = {},
+): Row => ({
+  code,
+  name,
+  unit,
+  better,
+  belongs,
+  least,
+  most,
+  error: null,
+  matters: null,
+  minutes: 0.5,
+  licence: 'free',
+  ...more,
+});
 
-/** What can be read at a visit. Each measure says its range and which way is better, so that no screen has to know. */
-export const MEASURES = {
-  'nrs-now': measure('Now', 'of 10', 'down', 'complaint', 0, 10),
-  'nrs-worst-week': measure('Worst, past week', 'of 10', 'down', 'complaint', 0, 10),
-  'nrs-average-week': measure('Average, past week', 'of 10', 'down', 'complaint', 0, 10),
+const RATING = { matters: { amount: 2, percent: 30, source: 'Farrar et al. 2001' } };
+const OPENING = { error: { amount: 9, possibleFrom: 5, source: 'Kropmans et al. 1999, 2000' }, minutes: 1 };
+const THRESHOLD = {
+  error: { amount: 47, place: 'trapezius-upper', source: 'Walton et al. 2011, from memory' },
+  minutes: 2,
+};
+
+const ROWS = {
+  'nrs-now': measure('NRS_NOW', 'Now', 'of 10', 'down', 'complaint', 0, 10, RATING),
+  'nrs-worst-week': measure('NRS_WORST_7D', 'Worst, past week', 'of 10', 'down', 'complaint', 0, 10, RATING),
+  'nrs-average-week': measure('NRS_AVERAGE_7D', 'Average, past week', 'of 10', 'down', 'complaint', 0, 10, RATING),
   /** All three openings include the overlap of the front teeth. */
-  'opening-mm': measure('Opening, comfortable', 'mm', 'up', 'client', 0, 90),
-  'opening-furthest-mm': measure('Opening, furthest alone', 'mm', 'up', 'client', 0, 90),
-  'opening-assisted-mm': measure('Opening, gently helped', 'mm', 'up', 'client', 0, 90),
-  'overlap-mm': measure('Overlap of the front teeth', 'mm', null, 'client', -15, 15),
-  'opening-fingers': measure('Finger widths', 'fingers', 'up', 'client', 0, 4),
-  'sideways-mm': measure('Sideways', 'mm', 'up', 'side', 0, 25),
-  'midline-mm': measure('Lower midline off at rest', 'mm', null, 'side', 0, 10),
-  'forward-mm': measure('Forward', 'mm', 'up', 'client', 0, 20),
-  'overjet-mm': measure('Upper teeth in front at rest', 'mm', null, 'client', -15, 15),
-  'path-off-mm': measure('Furthest off while opening', 'mm', null, 'side', 0, 20),
-  'path-returns': measure('Back on the midline at full opening', 'yes or no', null, 'client', 0, 1),
-  'click-opening-mm': measure('Click while opening, at', 'mm', null, 'side', 0, 90),
-  'click-closing-mm': measure('Click while closing, at', 'mm', null, 'side', 0, 90),
-  tenderness: measure('Tenderness', 'of 3', 'down', 'muscle', 0, 3),
+  'opening-mm': measure('OPENING_COMFORTABLE', 'Opening, comfortable', 'mm', 'up', 'client', 0, 90, OPENING),
+  'opening-furthest-mm': measure('OPENING_FURTHEST', 'Opening, furthest alone', 'mm', 'up', 'client', 0, 90, OPENING),
+  'opening-assisted-mm': measure('OPENING_HELPED', 'Opening, gently helped', 'mm', 'up', 'client', 0, 90, OPENING),
+  'overlap-mm': measure('OVERLAP', 'Overlap of the front teeth', 'mm', null, 'client', -15, 15),
+  'opening-fingers': measure('OPENING_FINGERS', 'Finger widths', 'fingers', 'up', 'client', 0, 4),
+  'sideways-mm': measure('SIDEWAYS', 'Sideways', 'mm', 'up', 'side', 0, 25),
+  'midline-mm': measure('MIDLINE', 'Lower midline off at rest', 'mm', null, 'side', 0, 10),
+  'forward-mm': measure('FORWARD', 'Forward', 'mm', 'up', 'client', 0, 20),
+  'overjet-mm': measure('OVERJET', 'Upper teeth in front at rest', 'mm', null, 'client', -15, 15),
+  'path-off-mm': measure('PATH_OFF', 'Furthest off while opening', 'mm', null, 'side', 0, 20),
+  'path-returns': measure('PATH_RETURNS', 'Back on the midline at full opening', 'yes or no', null, 'client', 0, 1),
+  'click-opening-mm': measure('CLICK_OPENING', 'Click while opening, at', 'mm', null, 'side', 0, 90),
+  'click-closing-mm': measure('CLICK_CLOSING', 'Click while closing, at', 'mm', null, 'side', 0, 90),
+  /** One grade is as much as two examiners differ by. */
+  tenderness: measure('TENDERNESS', 'Tenderness', 'of 3', 'down', 'muscle', 0, 3, {
+    error: { amount: 2, source: 'our choice' },
+  }),
   /** The press brought up the pain the client knows; after the examiner protocol of Schiffman et al. 2014. */
-  'familiar-pain': measure('Your pain', 'yes or no', null, 'muscle', 0, 1),
+  'familiar-pain': measure('FAMILIAR_PAIN', 'Your pain', 'yes or no', null, 'muscle', 0, 1),
   /** Mean of the second and third trial; the trials themselves are kept with the visit's findings. */
-  'pressure-threshold': measure('Pressure threshold', 'kPa', 'up', 'muscle', 1, 2000),
+  'pressure-threshold': measure('PRESSURE_THRESHOLD', 'Pressure threshold', 'kPa', 'up', 'muscle', 1, 2000, THRESHOLD),
   /** The scan from inside: 0 nothing noticed, 1 at ease, 2 tense. Common practice, no source. */
-  'region-felt': measure('Felt from inside', 'felt', null, 'region', 0, 2),
-} satisfies Record<string, Measure>;
+  'region-felt': measure('REGION_FELT', 'Felt from inside', 'felt', null, 'region', 0, 2),
+} satisfies Record<string, Row>;
+/** What can be read at a visit, by id. */
+export const MEASURES = Object.fromEntries(Object.entries(ROWS).map(([id, row]) => [id, { id, ...row }])) as {
+  [K in keyof typeof ROWS]: ReadingMeasure;
+};
 export type MeasureKey = keyof typeof MEASURES;
 export const FELT_WORDS = ['nothing noticed', 'at ease', 'tense'] as const;
 export const MEASURE_KEYS = Object.keys(MEASURES) as MeasureKey[];
@@ -64,15 +91,25 @@ export type ReadingSource = 'studio' | 'home' | 'imported';
 
 export interface Reading {
   measure: MeasureKey;
+  /** Null unless the measure belongs to a complaint. */
   complaintId: string | null;
+  /** Id of a muscle or region; empty where the measure has no place. */
   place: string;
+  /** The client's. */
   side: Side;
   phase: ReadingPhase;
+  /** In the unit of its measure. */
   value: number;
   source: ReadingSource;
+  /** ISO 8601. */
   takenAt: string;
+  /** Null between visits. */
   visitId: string | null;
 }
+
+/** What a reading is of, whenever it was taken: one key for one thing. */
+export const readingKey = (r: Pick<Reading, 'measure' | 'complaintId' | 'place' | 'side'>): string =>
+  `${r.measure}|${r.complaintId ?? ''}|${r.place}|${r.side}`;
 
 /** One thing as it was read before, oldest first. */
 export interface EarlierReadings extends Pick<Reading, 'measure' | 'complaintId' | 'place' | 'side'> {

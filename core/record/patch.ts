@@ -1,4 +1,10 @@
-import type { MeasureAnswers, MeasureKey, Reading, ReadingPhase } from '../measures/index.ts';
+import {
+  readingKey,
+  type MeasureAnswers,
+  type MeasureKey,
+  type Reading,
+  type ReadingPhase,
+} from '../measures/index.ts';
 import type { Routine } from '../routine/index.ts';
 import type { Side } from '../words/index.ts';
 import type { Findings } from './findings.ts';
@@ -33,12 +39,9 @@ export type SaveResult =
   | { result: 'missing' }
   | { result: 'refused'; message: string };
 
+/** Written twice, it is the same entry: one thing, read before or after the work. */
 export const sameReading = (a: Omit<ReadingEntry, 'value'>, b: Omit<ReadingEntry, 'value'>): boolean =>
-  a.measure === b.measure &&
-  a.complaintId === b.complaintId &&
-  a.place === b.place &&
-  a.side === b.side &&
-  a.phase === b.phase;
+  a.phase === b.phase && readingKey(a) === readingKey(b);
 
 /** A later change that takes the place of an earlier one which nobody has seen yet; null when both are needed. */
 export function joined(earlier: VisitPatch, later: VisitPatch): VisitPatch | null {

@@ -1,5 +1,5 @@
 import type { ComplaintKind, Side } from '../words/index.ts';
-import { judgeCourse, type Advice, type CoursePoint, type Verdict } from './judgement.ts';
+import { judgeCourse, type Advice, type CoursePoint, type Judgement, type Verdict } from './judgement.ts';
 
 /** A dated rating of one complaint. */
 export interface RatedAt {
@@ -10,13 +10,40 @@ export interface RatedAt {
 const DAY_MS = 86_400_000;
 
 /** Days since the first rating; imported ratings count as the studio's. */
-export function coursePoints(ratings: readonly RatedAt[]): CoursePoint[] {
+function coursePoints(ratings: readonly RatedAt[]): CoursePoint[] {
   const first = ratings[0]?.atMs ?? 0;
   return ratings.map((r) => ({
     day: (r.atMs - first) / DAY_MS,
     value: r.value,
     source: r.source === 'home' ? 'home' : 'studio',
   }));
+}
+
+/** One complaint's ratings with what they say. */
+export interface Course {
+  ratings: readonly RatedAt[];
+  points: CoursePoint[];
+  judgement: Judgement;
+}
+
+/**
+ * Courses by complaint out of ratings in any order: the one way in which page, command line and database build them.
+ * @example coursesOf([{ complaint: 'Jaw', atMs: 0, value: 7, source: 'studio' }]).get('Jaw')!.judgement.verdict
+ */
+export function coursesOf(ratings: readonly (RatedAt & { complaint: string })[]): Map<string, Course> {
+  const series = new Map<string, RatedAt[]>();
+  for (const { complaint, ...rating } of ratings) {
+    const so = series.get(complaint);
+    if (so) so.push(rating);
+    else series.set(complaint, [rating]);
+  }
+  return new Map(
+    [...series].map(([complaint, unordered]) => {
+      const ordered = [...unordered].sort((a, b) => a.atMs - b.atMs);
+      const points = coursePoints(ordered);
+      return [complaint, { ratings: ordered, points, judgement: judgeCourse(points) }];
+    }),
+  );
 }
 
 /** Raised when judging or what is kept of it changes, so that states kept under an older rule are worked out anew. */
@@ -41,7 +68,8 @@ export interface CourseState {
 
 /** @param ratings of one complaint before the work, oldest first. */
 export function courseState(ratings: readonly RatedAt[]): CourseState {
-  const { verdict, advice, baseline, current, days } = judgeCourse(coursePoints(ratings));
+  const course = coursesOf(ratings.map((r) => ({ ...r, complaint: '' }))).get('');
+  const { verdict, advice, baseline, current, days } = course?.judgement ?? judgeCourse([]);
   return {
     verdict,
     advice,

@@ -2,10 +2,10 @@
 // Is there a trend, and how sure is it.
 export { mannKendall, normalCdf, trend } from './trend.ts';
 // What a course says, and what to do.
-export { courseReason, courseTitle, judgeCourse, type CoursePoint, type Verdict } from './judgement.ts';
+export { courseReason, courseTitle, judgeCourse,  type Verdict } from './judgement.ts';
 export {
   COURSE_RULE_VERSION,
-  coursePoints,
+  coursesOf,
   courseState,
   FORGET_AFTER_DAYS,
   needsAttention,
@@ -15,4 +15,4 @@ export {
   type RatedAt,
 } from './attention.ts';
 // Before and after the work.
-export { readingPairs, type ReadingPair } from './pairs.ts';
+export { readingPairs, scorePairs, type ValuePair } from './pairs.ts';

@@ -1,9 +1,9 @@
-import type { Reading } from '../measures/index.ts';
+import { measureOf, type Reading } from '../measures/index.ts';
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
-import { coursePoints, courseState, needsAttention, type CourseOf } from './attention.ts';
+import { coursesOf, courseState, needsAttention, type CourseOf } from './attention.ts';
 import { courseReason, courseTitle, judgeCourse, READINGS_NEEDED, type CoursePoint } from './judgement.ts';
-import { readingPairs } from './pairs.ts';
+import { readingPairs, scorePairs } from './pairs.ts';
 
 const course = (...values: [day: number, value: number][]): CoursePoint[] =>
   values.map(([day, value]) => ({ day, value, source: 'home' }));
@@ -111,16 +111,20 @@ describe('who needs a look', () => {
     const a = of('x', [30, 5, 'h']);
     expect(needsAttention([a, { ...a, complaintId: 'x-2' }], NOW).length).toBe(1);
   });
-  test('days count from the first rating', () =>
-    expect(
-      coursePoints([
-        { atMs: DAY, value: 5, source: 'studio' },
-        { atMs: 3.5 * DAY, value: 4, source: 'imported' },
-      ]),
-    ).toEqual([
+  test('courses are built out of ratings in any order, by complaint, with days from the first', () => {
+    const courses = coursesOf([
+      { complaint: 'a', atMs: 3.5 * DAY, value: 4, source: 'imported' },
+      { complaint: 'b', atMs: 2 * DAY, value: 6, source: 'home' },
+      { complaint: 'a', atMs: DAY, value: 5, source: 'studio' },
+    ]);
+    expect([...courses.keys()]).toEqual(['a', 'b']);
+    expect(courses.get('a')!.points).toEqual([
       { day: 0, value: 5, source: 'studio' },
       { day: 2.5, value: 4, source: 'studio' },
-    ]));
+    ]);
+    expect(courses.get('b')!.judgement).toEqual(judgeCourse([{ day: 0, value: 6, source: 'home' }]));
+    expect(coursesOf([]).size).toBe(0);
+  });
 });
 
 describe('pairs of first and now', () => {
@@ -141,27 +145,29 @@ describe('pairs of first and now', () => {
       readingPairs(values.map((v) => ({ ...reading('pressure-threshold', v), place, side: 'left' as const })))[0]!;
     expect(at('masseter-superficial', 151, 205)).toMatchObject({
       direction: 'better',
-      meaning: '36 % more than at first; no error figure is known here',
+      meaning: '36 % more than at first; no error figure is known for this',
     });
     expect(at('trapezius-upper', 300, 260)).toMatchObject({
       direction: 'worse',
-      meaning: '13 % less than at first; within the measure’s own error (47 kPa)',
+      meaning: '13 % less than at first; within the measure’s own error (47 kPa; Walton et al. 2011, from memory)',
     });
     expect(at('trapezius-upper', 180, 230).meaning).toBe(
-      '28 % more than at first; more than the measure’s own error (47 kPa)',
+      '28 % more than at first; more than the measure’s own error (47 kPa; Walton et al. 2011, from memory)',
     );
   });
   test('opening 31 → 41 mm is better and beyond the error of the test', () =>
     expect(readingPairs([reading('opening-mm', 31), reading('opening-mm', 36), reading('opening-mm', 41)])).toEqual([
       {
         measure: 'opening-mm',
+        name: 'Opening, comfortable',
+        unit: 'mm',
         place: '',
         side: 'midline',
         first: 31,
         now: 41,
         change: 10,
         direction: 'better',
-        meaning: 'more than the test’s own error (9 mm)',
+        meaning: 'more than the measure’s own error (9 mm; Kropmans et al. 1999, 2000)',
       },
     ]));
   test('less tenderness is better; each muscle and side for itself', () => {
@@ -174,8 +180,8 @@ describe('pairs of first and now', () => {
         p.meaning,
       ]),
     ).toEqual([
-      ['left', 'better', 'two grades or more'],
-      ['right', 'worse', 'one grade, may be chance'],
+      ['left', 'better', 'more than the measure’s own error (2 of 3; our choice)'],
+      ['right', 'worse', 'within the measure’s own error (2 of 3; our choice)'],
     ]);
   });
   test('sideways is told for each side; what has no better and worse is left out', () => {
@@ -197,4 +203,32 @@ describe('pairs of first and now', () => {
       direction: 'same',
       change: 0,
     }));
+  test('scores reach the same table: first and latest that could be scored', () => {
+    const score = (measure: string, value: number | null) => ({
+      visitId: '',
+      measure,
+      answers: {},
+      value,
+      words: '',
+      takenAt: '',
+    });
+    expect(
+      scorePairs([
+        score('stress-10', 24),
+        score('distress', 7),
+        score('stress-10', null),
+        score('stress-10', 15),
+        score('gone', 1),
+        score('gone', 2),
+      ]).map((p) => [p.name, p.first, p.now, p.direction, p.meaning]),
+    ).toEqual([
+      [
+        measureOf('stress-10')!.name,
+        24,
+        15,
+        'better',
+        'more than the measure’s own error (7 of 40; our choice from SD 6.4 and reliability 0.85)',
+      ],
+    ]);
+  });
 });

@@ -2,6 +2,9 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { awake, expect, letIn, test } from './base.ts';
 
+// Colours that are still on their way to another are neither the one nor the other.
+test.use({ contextOptions: { reducedMotion: 'reduce' } });
+
 /** Addresses of the demo practice that only its pages know, asked once without drawing a page. */
 const known = new Map<string, string>();
 async function addressOf(page: Page, list: string, text: string, pattern: RegExp): Promise<string> {

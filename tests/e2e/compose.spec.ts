@@ -82,7 +82,7 @@ test('rules speak with a reason, and their fix is one click', async ({ page }) =
   await page.locator('.step .name').nth(0).focus();
   await page.keyboard.press(']');
   await expect(page.getByText(/Skull-base thumb circles comes after Temple circles/)).toBeVisible();
-  await page.getByRole('button', { name: 'Move the neck before the face' }).click();
+  await page.getByRole('button', { name: 'Skull-base thumb circles first' }).click();
   await expect.poll(() => order(page)).toEqual(['Skull-base thumb circles', 'Temple circles']);
   await page.getByLabel('Minutes available').fill('1.8');
   await expect(page.getByText(/over the 1.8 minutes/)).toBeVisible();

@@ -1,17 +1,19 @@
-import { MEASURES } from '../../../core/measures';
+import { MEASURES, type MeasureKey } from '../../../core/measures';
 import {
-  coursePoints,
   courseReason,
+  coursesOf,
   courseTitle,
   judgeCourse,
-  type RatedAt,
-  type ReadingPair,
   readingPairs,
+  scorePairs,
+  type RatedAt,
+  type ValuePair,
   type Verdict,
 } from '../../../core/relief';
 import { complaintName, roundHalfAway } from '../../../core/words';
 import { Link, useRouteLoaderData } from 'react-router';
 import { MUSCLES } from '../../../reference/facts/muscles';
+import { scoresOfClient } from '../../../server/db/queries/scores.server';
 import { endsOfClient, ratingsOfClient, type CourseRatings } from '../../../server/db/queries/readings.server';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { CourseChart } from '../../parts/course/course-chart';
@@ -27,6 +29,7 @@ const TONES: Record<Verdict, string> = {
   'no-readings': 'var(--ink)',
 };
 const DAY_MS = 86_400_000;
+const NOTHING_RATED = { points: [], judgement: judgeCourse([]) };
 const SOURCES = { s: 'studio', h: 'home', i: 'imported' } as const;
 const ratingsIn = (courses: readonly CourseRatings[], complaintId: string): RatedAt[] => {
   const course = courses.find((c) => c.complaintId === complaintId);
@@ -41,14 +44,15 @@ const ratingsIn = (courses: readonly CourseRatings[], complaintId: string): Rate
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
-  const [ratings, ends] = await Promise.all([
+  const [ratings, ends, scores] = await Promise.all([
     ratingsOfClient(practiceId, params.clientId),
     endsOfClient(practiceId, params.clientId),
+    scoresOfClient(practiceId, params.clientId),
   ]);
-  return { ratings, pairs: readingPairs(ends) };
+  return { ratings, pairs: readingPairs(ends), scored: scorePairs(scores) };
 }
 
-export default function Relief({ loaderData: { ratings: all, pairs } }: Route.ComponentProps) {
+export default function Relief({ loaderData: { ratings: all, pairs, scored } }: Route.ComponentProps) {
   const { client, begun } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof frame>>;
   const changes = pairs
     .filter((p) => p.measure === 'tenderness' && (p.side === 'left' || p.side === 'right'))
@@ -58,6 +62,7 @@ export default function Relief({ loaderData: { ratings: all, pairs } }: Route.Co
       after: p.now,
     }));
   const open = client.complaints.filter((c) => !c.closed);
+  const courses = coursesOf(open.flatMap((c) => ratingsIn(all.before, c.id).map((r) => ({ ...r, complaint: c.id }))));
   return (
     <div className="page with-aside">
       <main>
@@ -71,8 +76,7 @@ export default function Relief({ loaderData: { ratings: all, pairs } }: Route.Co
         {open.map((c) => {
           const rated = ratingsIn(all.before, c.id);
           const after = ratingsIn(all.after, c.id);
-          const points = coursePoints(rated);
-          const judgement = judgeCourse(points);
+          const { points, judgement } = courses.get(c.id) ?? NOTHING_RATED;
           const title = courseTitle(complaintName(c), judgement);
           const start = rated[0]?.atMs ?? 0;
           const dayOfMs = (ms: number) => (ms - start) / DAY_MS;
@@ -99,7 +103,7 @@ export default function Relief({ loaderData: { ratings: all, pairs } }: Route.Co
             </section>
           );
         })}
-        {pairs.length > 0 && (
+        {(pairs.length > 0 || scored.length > 0) && (
           <table className="table">
             <thead>
               <tr>
@@ -111,7 +115,7 @@ export default function Relief({ loaderData: { ratings: all, pairs } }: Route.Co
               </tr>
             </thead>
             <tbody>
-              {pairs.map((p) => (
+              {[...scored, ...pairs].map((p) => (
                 <PairRow key={`${p.measure}-${p.place}-${p.side}`} pair={p} />
               ))}
             </tbody>
@@ -145,25 +149,25 @@ export default function Relief({ loaderData: { ratings: all, pairs } }: Route.Co
   );
 }
 
-function PairRow({ pair }: { pair: ReadingPair }) {
+function PairRow({ pair }: { pair: ValuePair }) {
   const muscle = MUSCLES.find((m) => m.id === pair.place);
-  const measure = MEASURES[pair.measure];
+  const sided = Object.hasOwn(MEASURES, pair.measure) && MEASURES[pair.measure as MeasureKey].belongs === 'side';
   const name = muscle
-    ? `${muscle.name}, ${pair.side}${pair.measure === 'tenderness' ? '' : `, ${measure.name.toLowerCase()}`}`
-    : measure.belongs === 'side'
-      ? `${measure.name}, ${pair.side}`
-      : measure.name;
-  const unit = measure.unit === 'mm' || measure.unit === 'kPa' ? ` ${measure.unit}` : '';
+    ? `${muscle.name}, ${pair.side}${pair.measure === 'tenderness' ? '' : `, ${pair.name.toLowerCase()}`}`
+    : sided
+      ? `${pair.name}, ${pair.side}`
+      : pair.name;
+  const unit = pair.unit === 'mm' || pair.unit === 'kPa' ? ` ${pair.unit}` : '';
   const arrow = pair.direction === 'same' ? '' : pair.change > 0 ? '▲' : '▼';
   return (
     <tr>
       <td className="fw-bold">{name}</td>
       <td className="num">
-        {pair.first}
+        {roundHalfAway(pair.first, 1)}
         {unit}
       </td>
       <td className="num">
-        {pair.now}
+        {roundHalfAway(pair.now, 1)}
         {unit}
       </td>
       <td className={`num ${pair.direction === 'better' ? 'better' : pair.direction === 'worse' ? 'worse' : ''}`}>

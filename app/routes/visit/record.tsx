@@ -1,5 +1,5 @@
 import { stepNames } from '../../../core/routine';
-import { ASKED_AGAIN } from '../../../core/measures';
+import { ASKED_AGAIN, readingKey } from '../../../core/measures';
 import { sideCompareWords, type StepRecord } from '../../../core/guide';
 import { type Reaction, REACTION_NAMES, REACTIONS } from '../../../core/record';
 import { clock } from '../../../core/words';
@@ -67,14 +67,7 @@ export default function Record({ loaderData }: Route.ComponentProps) {
     (r) =>
       r.phase === 'before' &&
       ASKED_AGAIN.includes(r.measure) &&
-      !readings.some(
-        (a) =>
-          a.phase === 'after' &&
-          a.measure === r.measure &&
-          a.place === r.place &&
-          a.side === r.side &&
-          a.complaintId === r.complaintId,
-      ),
+      !readings.some((a) => a.phase === 'after' && readingKey(a) === readingKey(r)),
   );
   const toggle = (reaction: Reaction) => {
     const has = record.reactions.includes(reaction);

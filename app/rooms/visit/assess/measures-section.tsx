@@ -1,5 +1,12 @@
 import type { TakenScore } from '../../../../core/record';
-import { changeOf, type MeasureDef, measureOf, QUESTIONNAIRES, proposedMeasures } from '../../../../core/measures';
+import {
+  changeVerdict,
+  type ChangeVerdict,
+  type MeasureDef,
+  measureOf,
+  QUESTIONNAIRES,
+  proposedMeasures,
+} from '../../../../core/measures';
 import { useState } from 'react';
 import { Button, Form as BsForm } from 'react-bootstrap';
 import { dayOf, dayWords } from '../../../parts/marks/time';
@@ -33,7 +40,7 @@ export function MeasuresSection() {
                 <div>
                   <strong>{def.name}</strong>{' '}
                   <span className="soft small">
-                    {def.minutes} min, {def.wording === 'free' ? 'own wording' : 'answers by number'}
+                    {def.minutes} min, {def.licence === 'free' ? 'own wording' : 'answers by number'}
                   </span>
                   <Course def={def} course={course} here={visit.id} timeZone={timeZone} />
                 </div>
@@ -104,13 +111,16 @@ function wordsOfLast(def: MeasureDef, course: readonly TakenScore[]): Record<str
   );
 }
 
-const CHANGE_WORDS = {
+const CHANGE_WORDS: Record<ChangeVerdict, string> = {
   first: '',
+  same: 'unchanged',
   better: 'better',
   worse: 'worse',
-  'within error': 'within error',
-  'no rule': '',
-} as const;
+  'within-error': 'within error',
+  possible: 'a possible change',
+  'too-small': 'too small to matter',
+  'no-figure': '',
+};
 
 function Course({
   def,
@@ -126,7 +136,8 @@ function Course({
   if (!course.length) return <div className="soft small">not taken yet</div>;
   const first = course[0]!;
   const last = course[course.length - 1]!;
-  const change = course.length > 1 ? changeOf(def, first.value, last.value) : 'first';
+  const figure = def.matters ?? def.error;
+  const change = course.length > 1 ? changeVerdict(def, first.value, last.value) : 'first';
   return (
     <>
       <div>
@@ -147,7 +158,7 @@ function Course({
               <span className={change === 'better' ? 'better' : change === 'worse' ? 'worse' : ''}>
                 {CHANGE_WORDS[change]}
               </span>
-              {def.realChange && ` (from ${def.realChange.points} points on; ${def.realChange.source})`}
+              {figure && ` (from ${figure.amount} ${def.unit} on; ${figure.source})`}
             </>
           )}
         </div>
