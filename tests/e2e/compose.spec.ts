@@ -53,6 +53,58 @@ test('undo and redo, by button and by key', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
 });
 
+test('leaving a stage forgets nothing: each stage takes back its own', async ({ page }) => {
+  await addStep(page, 'temple circles');
+  await page.getByRole('link', { name: 'Assess' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Assess' })).toBeVisible();
+  const rating = page.getByRole('radiogroup', { name: 'Jaw, left, now, 0 to 10' });
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  await rating.getByText('7', { exact: true }).click();
+  await expect(rating.getByRole('radio', { name: '7', exact: true })).toBeChecked();
+  await rating.getByText('4', { exact: true }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(rating.getByRole('radio', { name: '7', exact: true })).toBeChecked();
+  await page.keyboard.press('Control+z');
+  await expect(rating.getByRole('radio', { checked: true })).toHaveCount(0);
+  await page.keyboard.press('Control+y');
+  await expect(rating.getByRole('radio', { name: '7', exact: true })).toBeChecked();
+  await page.getByRole('link', { name: 'Compose' }).click();
+  await expect.poll(() => order(page)).toEqual(['Temple circles']);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('No steps yet')).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByText('No steps yet')).toBeVisible();
+});
+
+test('the order is a setting: another school, or a departure with its reason, ends a warning about it', async ({
+  page,
+}) => {
+  await addStep(page, 'temple circles');
+  await addStep(page, 'skull base circles');
+  await page.locator('.step .name').nth(0).focus();
+  await page.keyboard.press(']');
+  const warning = page.getByText(/Skull-base thumb circles comes after Temple circles/);
+  await expect(warning).toBeVisible();
+  await page.getByRole('button', { name: 'Order: Neck first' }).click();
+  await page.getByLabel('Beginning').selectOption('anywhere');
+  await expect(warning).toBeHidden();
+  await page.getByLabel('Why it departs from its school').fill('the neck was done at home');
+  await page.getByLabel('Beginning').selectOption('neck before face');
+  await expect(warning).toBeVisible();
+  await expect(page.getByLabel('Why it departs from its school')).toBeHidden();
+  await page.getByLabel('School', { exact: true }).selectOption('From the top down');
+  await expect(warning).toBeHidden();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Order: From the top down' })).toBeVisible();
+});
+
+test('what was typed and has no place in the step is told', async ({ page }) => {
+  await page.getByRole('combobox', { name: 'Add a step' }).fill('masseter wait 10x 60/min');
+  await expect(page.getByRole('option', { name: /Masseter/ }).first()).toContainText('ignored: 10x, 60/min');
+});
+
 test('steps are reordered by keys, on the ribbon, and by dragging', async ({ page }) => {
   for (const line of ['warm palms jaw', 'temple circles', 'jiache hold']) await addStep(page, line);
   expect(await order(page)).toEqual(['Warm palms on the jaw', 'Temple circles', 'Jiache, hold and pulse']);

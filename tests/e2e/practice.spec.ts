@@ -6,10 +6,12 @@ import {
   awake,
   expect,
   noneApplies,
+  openPractice,
   openPracticeByHand,
   saved,
   startVisit,
   test,
+  toCompose,
 } from './base.ts';
 
 const question = (page: Page, text: RegExp) => page.locator('.question').filter({ hasText: text });
@@ -187,4 +189,24 @@ test('consent is kept with its wording; a new wording asks anew', async ({ page 
   await page.getByRole('link', { name: 'Jun Castellan' }).click();
   await page.getByRole('link', { name: 'Details' }).click();
   await expect(page.getByRole('region', { name: 'Consent' })).toContainText('taken back by the client');
+});
+
+test('the school of the practice is what a new routine begins with', async ({ page }) => {
+  await openPractice(page);
+  await addClient(page);
+  await page.goto('/practice/school');
+  await page.getByLabel('From the top down').check();
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByLabel('From the top down')).toBeChecked();
+  await page.reload();
+  await expect(page.getByLabel('From the top down')).toBeChecked();
+  await toCompose(page);
+  await expect(page.getByRole('button', { name: 'Order: From the top down' })).toBeVisible();
+  await page.goto('/practice/trail');
+  await expect(
+    page
+      .getByText('school-chosen')
+      .or(page.getByText(/school/i))
+      .first(),
+  ).toBeVisible();
 });

@@ -35,6 +35,7 @@ const WORDS: Record<string, string> = {
   'product-retired': 'Product no longer used',
   'product-returned': 'Product used again',
   'rule-added': 'Rule added',
+  'school-chosen': 'School chosen',
   'rule-changed': 'Rule changed',
   'rule-on': 'Rule switched on',
   'rule-off': 'Rule switched off',

@@ -2,6 +2,7 @@ import { habitWords } from '../../../core/record';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { AssessChart, type ChartMode } from '../../rooms/visit/assess/assess-chart';
+import { UndoButtons } from '../../rooms/visit/session/undo-buttons';
 import { useVisit } from '../../rooms/visit/session/context';
 import { LevelSection } from '../../rooms/visit/assess/level-section';
 import { MeasuresSection } from '../../rooms/visit/assess/measures-section';
@@ -15,7 +16,7 @@ import { TendernessTable } from '../../rooms/visit/assess/tenderness-table';
 import { ThresholdSection } from '../../rooms/visit/assess/threshold-section';
 
 export default function Assess() {
-  const { goTo, ended, client } = useVisit();
+  const { goTo, ended, client, undo, redo } = useVisit();
   const [mode, setMode] = useState<ChartMode>({ kind: 'press' });
   const [spot, setSpot] = useState<string | null>(null);
   const toggle = (kind: 'spots' | 'scan') => (on: boolean) => setMode(on ? { kind } : { kind: 'press' });
@@ -31,6 +32,7 @@ export default function Assess() {
           <h1>Assess</h1>
           <span className="soft">{habits ? `Client ${habits}` : 'how bad, where, and how far it opens'}</span>
           <div className="end">
+            <UndoButtons undo={undo && (() => undo())} redo={redo && (() => redo())} />
             <SaveState />
             {!ended && <Button onClick={() => goTo('compose')}>Compose</Button>}
           </div>

@@ -41,6 +41,7 @@ import { isQuiet } from '../../parts/keys/keys';
 import { keepOffMarks, soundingsOf, stopsOf } from '../../parts/chart/chart-marks';
 import { useVisit } from '../../rooms/visit/session/context';
 import { SaveConflict, SaveState } from '../../rooms/visit/session/save-note';
+import { UndoButtons } from '../../rooms/visit/session/undo-buttons';
 import type { Route } from './+types/compose';
 
 export async function loader({ request }: Route.LoaderArgs) {
@@ -117,14 +118,8 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      const undoKey = (event.ctrlKey || event.metaKey) && !event.altKey && event.key.toLowerCase() === 'z';
-      const redoKey =
-        (event.ctrlKey || event.metaKey) &&
-        (event.key.toLowerCase() === 'y' || (event.shiftKey && event.key.toLowerCase() === 'z'));
       if ((event.target as HTMLElement).closest('input, textarea') && (event.target as HTMLInputElement).value) return;
-      if (redoKey) table.redo?.();
-      else if (undoKey) table.undo?.();
-      else if (event.key === '+' && !isQuiet(event)) adder.current?.focus();
+      if (event.key === '+' && !isQuiet(event)) adder.current?.focus();
       else return;
       event.preventDefault();
     };
@@ -252,12 +247,7 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
             )}
             <div className="compose-tools">
               <TemplatesMenu templates={loaderData.templates} routine={routine} disabled={ended} onStart={start} />
-              <Button variant="link" disabled={!table.undo} onClick={() => table.undo?.()}>
-                Undo
-              </Button>
-              <Button variant="link" disabled={!table.redo} onClick={() => table.redo?.()}>
-                Redo
-              </Button>
+              <UndoButtons undo={table.undo} redo={table.redo} />
               <OrderField routine={routine} onChange={edit} />
               <span className="soft">
                 Right {clock(totals.workSeconds.right)}, left {clock(totals.workSeconds.left)} hands on

@@ -12,6 +12,7 @@ import { useVisit } from '../../rooms/visit/session/context';
 import { ProductChoice } from '../../rooms/visit/screen/product-choice';
 import { ReferNote } from '../../rooms/visit/screen/refer-note';
 import { SaveConflict, SaveState } from '../../rooms/visit/session/save-note';
+import { UndoButtons } from '../../rooms/visit/session/undo-buttons';
 import { ScreenResult } from '../../rooms/visit/screen/screen-result';
 import { VisitConsent } from '../../rooms/visit/screen/visit-consent';
 
@@ -25,11 +26,11 @@ type Group = (typeof GROUPS)[number]['group'];
 
 export default function ScreenStage() {
   const visit = useVisit();
-  const { screen, setScreen, lastScreen, screening, ended, stage, cautions, routine } = visit;
+  const { screen, setScreen, lastScreen, screening, ended, stage, cautions, routine, undo, redo } = visit;
   /** The group whose questions are about to be answered with one press. */
   const [asking, setAsking] = useState<Group | null>(null);
   /** What a press for many questions changed, until it is taken back or something else is answered. */
-  const [undo, setUndo] = useState<{ keys: readonly string[]; before: Answers; words: string } | null>(null);
+  const [many, setMany] = useState<{ keys: readonly string[]; before: Answers; words: string } | null>(null);
   const answer = (keys: readonly string[], value: Answer | ((key: string) => Answer | undefined), words = '') => {
     const answers = { ...screen.answers };
     for (const key of keys) {
@@ -38,16 +39,16 @@ export default function ScreenStage() {
     }
     setScreen({ ...screen, answers });
     setAsking(null);
-    setUndo(words ? { keys, before: screen.answers, words } : null);
+    setMany(words ? { keys, before: screen.answers, words } : null);
   };
   const takeBack = () => {
     const answers = { ...screen.answers };
-    for (const key of undo!.keys) {
-      if (undo!.before[key]) answers[key] = undo!.before[key];
+    for (const key of many!.keys) {
+      if (many!.before[key]) answers[key] = many!.before[key];
       else delete answers[key];
     }
     setScreen({ ...screen, answers });
-    setUndo(null);
+    setMany(null);
   };
   const tick = (key: string) =>
     setScreen({
@@ -102,6 +103,7 @@ export default function ScreenStage() {
           <h1>Screen</h1>
           <span className="soft">what is off limits today, before hands touch the face</span>
           <div className="end">
+            <UndoButtons undo={undo && (() => undo())} redo={redo && (() => redo())} />
             <SaveState />
             <Onward open={open} />
           </div>
@@ -122,9 +124,9 @@ export default function ScreenStage() {
               ))}
             </div>
             <VisitConsent kind="work" />
-            {undo && (
+            {many && (
               <div className="note-bar" role="status">
-                {undo.words}.{' '}
+                {many.words}.{' '}
                 <Button variant="link" onClick={takeBack}>
                   Take that back
                 </Button>

@@ -14,14 +14,10 @@ import { useMemo, useState } from 'react';
 import { CATALOGUE } from '../../../../reference/catalogue';
 import { useVisit } from '../session/context';
 
-const UNDO_DEPTH = 200;
-
 /** The routine on the table: every edit is checked by the core, can be undone, and is written at once. */
 export function useRoutine(name: string, school: string) {
-  const { routine: stored, setRoutine, screening } = useVisit();
+  const { routine: stored, setRoutine, screening, undo, redo } = useVisit();
   const routine = useMemo(() => stored ?? emptyRoutine(name, school), [stored, name, school]);
-  const [past, setPast] = useState<Routine[]>([]);
-  const [future, setFuture] = useState<Routine[]>([]);
   const [problem, setProblem] = useState('');
 
   const derived = useMemo(() => {
@@ -34,8 +30,8 @@ export function useRoutine(name: string, school: string) {
     };
   }, [routine, screening]);
 
-  /** Puts a routine on the table; false when it may not be, with the reason told and nothing changed. */
-  const put = (next: Routine): boolean => {
+  /** Whether a routine may stand on the table; why it may not is told. */
+  const fits = (next: Routine): boolean => {
     try {
       readRoutine(next);
       expandRoutine(next);
@@ -48,33 +44,22 @@ export function useRoutine(name: string, school: string) {
     setProblem(
       banned ? `${CATALOGUE.techniques.get(banned.step.technique)!.name} cannot be added. ${banned.reason}` : '',
     );
-    if (banned) return false;
+    return !banned;
+  };
+  /** Puts a routine on the table; false when it may not be, with the reason told and nothing changed. */
+  const edit = (next: Routine): boolean => {
+    if (next === routine) return true;
+    if (!fits(next)) return false;
     setRoutine(next);
     return true;
   };
-  const edit = (next: Routine): boolean => {
-    if (next === routine) return true;
-    if (!put(next)) return false;
-    setPast((p) => [...p.slice(-UNDO_DEPTH), routine]);
-    setFuture([]);
-    return true;
-  };
-  const step = (
-    from: Routine[],
-    setFrom: (r: Routine[]) => void,
-    setTo: React.Dispatch<React.SetStateAction<Routine[]>>,
-  ) => {
-    const target = from[from.length - 1];
-    if (!target || !put(target)) return;
-    setFrom(from.slice(0, -1));
-    setTo((t) => [...t, routine]);
-  };
+  const checked = (step: typeof undo) => step && (() => step((p) => p.kind !== 'routine' || fits(p.routine)));
   return {
     routine,
     ...derived,
     edit,
     problem,
-    undo: past.length ? () => step(past, setPast, setFuture) : null,
-    redo: future.length ? () => step(future, setFuture, setPast) : null,
+    undo: checked(undo),
+    redo: checked(redo),
   };
 }

@@ -1,5 +1,5 @@
 import type { EarlierReadings, MeasureAnswers, Reading } from '../../../../core/measures';
-import type { Routine } from '../../../../core/routine';
+import { emptyRoutine, type Routine } from '../../../../core/routine';
 import {
   type Caution,
   type Override,
@@ -26,11 +26,14 @@ import {
   type VisitRecord,
   type Working,
   workingOf,
+  inverseOf,
+  STAGES,
 } from '../../../../core/record';
 import { createContext, use, useEffect, useMemo, useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useLocation, useNavigate } from 'react-router';
 import { CAUTIONS } from '../../../../reference/facts/cautions/index';
 import { useSignedInAgain } from '../../../parts/frame/signed-out';
+import { nextRedo, nextUndo, noted, redone, undone, type Done, type History } from './history';
 import { placeOnDevice } from './device-store';
 import { postTo } from './post';
 import { SaveQueue, type Kept, type SaveState } from './save-queue';
@@ -91,9 +94,15 @@ export interface VisitWork extends Omit<VisitData, 'scores'>, Omit<Working, 'sco
   /** Leaves for a stage; the visit advances when it has not been there yet. */
   goTo: (stage: Stage) => void;
   end: (stage: 'done' | 'stopped' | 'postponed') => void;
+  /** Takes back the last change made at the stage that is shown, or makes it again; null when there is none. */
+  undo: Undo | null;
+  redo: Undo | null;
   takeTheirs: () => void;
   keepMine: () => void;
 }
+
+/** Does it, unless `allow` says no to the change that it makes. */
+type Undo = (allow?: (patch: VisitPatch) => boolean) => void;
 
 const Context = createContext<VisitWork | null>(null);
 export function useVisit(): VisitWork {
@@ -185,9 +194,27 @@ export function VisitProvider({
     [cautions, working.screen.answers, data.client.pressureCap, alongside.overrides],
   );
   const ended = hasEnded(working.stage);
+  const last = useLocation().pathname.split('/').at(-1) as Stage;
+  const showing = STAGES.includes(last) ? last : 'screen';
+  const [history, setHistory] = useState<History<Stage>>({});
   const write = (patch: VisitPatch) => {
-    if (!ended) queue.current!.add(patch);
+    if (ended) return;
+    const inverse = inverseOf(patch, working, emptyRoutine('Routine', data.practiceSchool));
+    if (inverse) setHistory((h) => noted(h, showing, { patch, inverse }));
+    queue.current!.add(patch);
   };
+  const take = (
+    done: Done,
+    way: 'patch' | 'inverse',
+    moved: typeof undone,
+    allow?: (patch: VisitPatch) => boolean,
+  ): void => {
+    if (allow && !allow(done[way])) return;
+    queue.current!.add(done[way]);
+    setHistory((h) => moved(h, showing));
+  };
+  const back = ended ? null : nextUndo(history, showing);
+  const again = ended ? null : nextRedo(history, showing);
 
   const work: VisitWork = {
     ...data,
@@ -212,7 +239,11 @@ export function VisitProvider({
     },
     end: (stage) => write({ kind: 'stage', stage }),
     takeBack: (saveId) => queue.current!.takeBack(saveId),
+    undo: back && ((allow) => take(back, 'inverse', undone, allow)),
+    redo: again && ((allow) => take(again, 'patch', redone, allow)),
     takeTheirs: () => {
+      // What could be taken back was made on another state.
+      setHistory({});
       queue.current!.takeTheirs();
       // What stands beside the visit may have changed with it.
       reload();
