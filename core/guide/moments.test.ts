@@ -91,6 +91,11 @@ describe('what is shown', () => {
     expect(faceOf(...first(run(breathing, 11_000)))).toMatchObject({ big: '3', line: 'breathe in' });
     expect(faceOf(...first(run(breathing, 15_000)))).toMatchObject({ big: '5', line: 'breathe out' });
   });
+  test('a hold is called as the school calls it', () => {
+    const holding = first(run([bareStep('a', [hold(10)])], 11_000));
+    expect(faceOf(...holding).line).toBe('hold, seconds left');
+    expect(faceOf(...holding, 'stay on the zone').line).toBe('stay on the zone, seconds left');
+  });
   test('an open dose says what it waits for', () => {
     const open = [
       bareStep('a', [{ kind: 'open', until: 'it softens', usualSeconds: 45, leastSeconds: 15, mostSeconds: 90 }]),

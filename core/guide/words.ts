@@ -53,8 +53,11 @@ export interface CueFace {
 
 const left = (ms: number): string => String(Math.max(0, Math.ceil(ms / 1000 - 1e-6)));
 
-/** What the screen shows of the present cue. */
-export function faceOf(cue: Cue, state: GuideState): CueFace {
+/**
+ * What the screen shows of the present cue.
+ * @param holdWord What the school of the routine calls staying on a place.
+ */
+export function faceOf(cue: Cue, state: GuideState, holdWord = NOW_DOING.hold!): CueFace {
   const lengthMs = cueLengthMs(cue, state);
   const toGo = lengthMs - state.intoMs;
   const place = cue.placeIndex !== null && cue.places > 1 ? `place ${cue.placeIndex + 1} of ${cue.places}` : '';
@@ -90,7 +93,8 @@ export function faceOf(cue: Cue, state: GuideState): CueFace {
     };
   if (cue.check) return { big: left(toGo), line: cue.check, under: which };
   if (cue.test) return { big: left(toGo), line: 'take the reading', under: which };
-  return { big: left(toGo), line: `${NOW_DOING[cue.kind] ?? cue.kind}, seconds left`, under: which };
+  const doing = cue.kind === 'hold' ? holdWord : (NOW_DOING[cue.kind] ?? cue.kind);
+  return { big: left(toGo), line: `${doing}, seconds left`, under: which };
 }
 
 const BODY_WORDS = {

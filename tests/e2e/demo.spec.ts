@@ -23,7 +23,7 @@ test('Relief of the worked example, by values that the data gives', async ({ pag
   const opening = page.getByRole('row', { name: /Opening, comfortable/ });
   await expect(opening).toContainText('31 mm');
   await expect(opening).toContainText('41 mm');
-  await expect(opening).toContainText('more than the test’s own error');
+  await expect(opening).toContainText('more than the measure’s own error (9 mm');
   await expect(page.getByRole('row', { name: /Masseter, left 3/ })).toContainText('better');
   await expect(page.locator('.course .band').first()).toBeVisible();
 });

@@ -197,7 +197,7 @@ test('the school of the practice is what a new routine begins with', async ({ pa
   await page.goto('/practice/school');
   await page.getByLabel('From the top down').check();
   await page.getByRole('button', { name: 'Keep' }).click();
-  await expect(page.getByLabel('From the top down')).toBeChecked();
+  await expect(page.getByText('Kept; new routines begin with it.')).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('From the top down')).toBeChecked();
   await toCompose(page);

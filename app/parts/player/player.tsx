@@ -177,7 +177,7 @@ export function Player({ routine, open, port, catalogue, screening, composed, be
   const ended = state.status === 'done' || state.status === 'stopped';
   const lengthMs = cueLengthMs(cue, state);
   const ribbon = useMemo(() => ribbonOf(run.routine, cues, catalogue), [run.routine, cues, catalogue]);
-  const face = faceOf(cue, state);
+  const face = faceOf(cue, state, catalogue.schools.get(run.routine.school)?.doseWords.hold);
   const at = (cue.startMs + Math.min(state.intoMs, cue.endMs - cue.startMs)) / 1000;
 
   return (

@@ -1,5 +1,5 @@
 import { USUAL_ORDER, type OrderProfile, type Routine } from '../../../core/routine';
-import { useId, useState } from 'react';
+import { useEffect, useId, useRef, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { SCHOOLS } from '../../../reference/schools';
 import { ORDER_CHOICES, ORDER_KEYS } from './order-words';
@@ -8,6 +8,11 @@ import { ORDER_CHOICES, ORDER_KEYS } from './order-words';
 export function OrderField({ routine, onChange }: { routine: Routine; onChange: (next: Routine) => void }) {
   const id = useId();
   const [open, setOpen] = useState(false);
+  const panel = useRef<HTMLFieldSetElement>(null);
+  // It opens below the tools, where it may lie under the edge.
+  useEffect(() => {
+    if (open) panel.current?.scrollIntoView({ block: 'center' });
+  }, [open]);
   const school = SCHOOLS.find((s) => s.id === routine.school);
   const own = school?.order ?? USUAL_ORDER;
   const order = routine.order ?? own;
@@ -23,7 +28,7 @@ export function OrderField({ routine, onChange }: { routine: Routine; onChange: 
         {routine.order ? ', changed' : ''}
       </Button>
       {open && (
-        <fieldset id={id} className="order-field">
+        <fieldset ref={panel} id={id} className="order-field">
           <legend className="visually-hidden">Order of this routine</legend>
           <div>
             <Form.Label htmlFor={`${id}-school`} className="mb-0">

@@ -1,4 +1,5 @@
-import type { OrderProfile } from '../../../core/routine';
+import type { OrderProfile, School } from '../../../core/routine';
+import { REGION_NAMES } from '../../../core/words';
 
 /** What each setting of the order is called, and its choices. */
 export const ORDER_CHOICES: {
@@ -22,3 +23,17 @@ export const orderWords = (order: OrderProfile): string =>
     const { label, choices } = ORDER_CHOICES[k];
     return `${i ? label.toLowerCase() : label} ${(choices as Record<string, string>)[order[k]]}`;
   }).join('; ')}.`;
+
+/** What stands before and after the work. */
+export const FRAMES: Record<School['frame'], string> = {
+  none: '',
+  drainage: 'Drainage stands before and after.',
+  'breath-and-scan': 'Breathing and a scan stand before and after.',
+  massage: 'Massage stands before and after.',
+};
+
+/** "Front of the neck, back of the neck → around the ear → scalp." */
+export const walkWords = (walk: School['walk']): string => {
+  const words = walk.map((regions) => regions.map((r) => REGION_NAMES[r]).join(', ')).join(' → ');
+  return `${words[0]!.toUpperCase()}${words.slice(1)}.`;
+};

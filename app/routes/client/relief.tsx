@@ -1,4 +1,4 @@
-import { MEASURES, type MeasureKey } from '../../../core/measures';
+import { MEASURES, REGISTRY, type MeasureKey } from '../../../core/measures';
 import {
   courseReason,
   coursesOf,
@@ -49,7 +49,10 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     endsOfClient(practiceId, params.clientId),
     scoresOfClient(practiceId, params.clientId),
   ]);
-  return { ratings, pairs: readingPairs(ends), scored: scorePairs(scores) };
+  const rank = (p: ValuePair) => REGISTRY.findIndex((m) => m.id === p.measure);
+  const inOrder = (pairs: ValuePair[]) =>
+    pairs.sort((a, b) => rank(a) - rank(b) || a.place.localeCompare(b.place) || a.side.localeCompare(b.side));
+  return { ratings, pairs: inOrder(readingPairs(ends)), scored: inOrder(scorePairs(scores)) };
 }
 
 export default function Relief({ loaderData: { ratings: all, pairs, scored } }: Route.ComponentProps) {

@@ -1,9 +1,9 @@
 import { Button, Form as BsForm } from 'react-bootstrap';
-import { data, Form, redirect, useActionData, useRouteLoaderData } from 'react-router';
+import { data, Form, useActionData, useRouteLoaderData } from 'react-router';
 import { SCHOOLS } from '../../../reference/schools';
 import { requirePractitioner } from '../../../server/access/session.server';
 import { schoolOf, setSchool } from '../../../server/db/queries/practice.server';
-import { orderWords } from '../../parts/routine/order-words';
+import { FRAMES, orderWords, walkWords } from '../../parts/routine/order-words';
 import { schoolSchema } from '../../schemas/practice';
 import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
 import type { loader as frame } from './practice';
@@ -19,19 +19,20 @@ export async function action({ request }: Route.ActionArgs) {
   const form = await readForm(request);
   if (who.role !== 'owner')
     return data(
-      { errors: { school: 'The school is chosen by the owner of the practice.' } as FieldErrors },
+      { errors: { school: 'The school is chosen by the owner of the practice.' } as FieldErrors, kept: false },
       { status: 403 },
     );
   const input = await checkForm(schoolSchema, form);
-  if (!input.ok) return data({ errors: input.errors }, { status: 422 });
+  if (!input.ok) return data({ errors: input.errors, kept: false }, { status: 422 });
   await setSchool(who, input.value.school);
-  return redirect('/practice/school');
+  return { errors: {} as FieldErrors, kept: true };
 }
 
 /** Which school of order new routines begin with. */
 export default function School({ loaderData }: Route.ComponentProps) {
   const { isOwner } = useRouteLoaderData('routes/practice/practice') as Awaited<ReturnType<typeof frame>>;
-  const told = useActionData<typeof action>()?.errors.school;
+  const answered = useActionData<typeof action>();
+  const told = answered?.errors.school;
   return (
     <div className="page">
       <main>
@@ -58,7 +59,10 @@ export default function School({ loaderData }: Route.ComponentProps) {
                 />
                 <div className="ps-4">
                   {s.differs} <span className="soft">{s.because}</span>
-                  <div className="soft small">{orderWords(s.order)}</div>
+                  <div className="soft small">
+                    {orderWords(s.order)} {FRAMES[s.frame]}
+                  </div>
+                  {s.walk.length > 0 && <div className="soft small">{walkWords(s.walk)}</div>}
                 </div>
               </div>
             ))}
@@ -69,9 +73,10 @@ export default function School({ loaderData }: Route.ComponentProps) {
             </p>
           )}
           {isOwner && (
-            <Button type="submit" className="mt-3">
-              Keep
-            </Button>
+            <div className="d-flex gap-3 align-items-center mt-3">
+              <Button type="submit">Keep</Button>
+              <span role="status">{answered?.kept && 'Kept; new routines begin with it.'}</span>
+            </div>
           )}
         </Form>
       </main>
