@@ -91,6 +91,7 @@ module.exports = {
     },
     {
       name: 'no-types-of-the-server',
+      comment: 'types of what is kept stand in core/record',
       severity: 'error',
       from: { path: '^(app|core)/' },
       to: { path: '^server/', dependencyTypes: ['type-only'] },

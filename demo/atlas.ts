@@ -3,7 +3,7 @@ import type { Transaction } from 'sequelize';
 import { BodyMeasureModel, TrainerAnswerModel, TrainerCardModel } from '../server/db/models/index.ts';
 
 /** Invented measures of the made-up clients, in mm, by name and days ago. */
-const MEASURES: Record<string, { daysAgo: number; valuesMm: ClientMeasures }[]> = {
+const TAKEN_MEASURES: Record<string, { daysAgo: number; valuesMm: ClientMeasures }[]> = {
   'Noor Halvorsen': [
     {
       daysAgo: 24,
@@ -66,7 +66,7 @@ export async function seedMeasures(
   day: (daysAgo: number) => string,
   transaction: Transaction,
 ): Promise<void> {
-  for (const m of MEASURES[name] ?? [])
+  for (const m of TAKEN_MEASURES[name] ?? [])
     await BodyMeasureModel.create(
       { practiceId, clientId, takenOn: day(m.daysAgo), valuesMm: m.valuesMm, takenBy },
       { transaction },

@@ -1,7 +1,8 @@
+import { CLIENT_SORTS, type ClientSort } from '../../core/record';
 import { complaintName } from '../../core/words';
 import { Form as BsForm, Pagination } from 'react-bootstrap';
 import { Form, Link, useSearchParams, useSubmit } from 'react-router';
-import { CLIENT_SORTS, listClients, type ClientSort } from '../../server/db/queries/clients.server';
+import { listClients } from '../../server/db/queries/clients.server';
 import { queryText } from '../schemas/read';
 import { requirePractitioner } from '../../server/access/session.server';
 import { shortDay } from '../parts/marks/time';

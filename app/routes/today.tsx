@@ -2,7 +2,7 @@ import { needsAttention } from '../../core/relief';
 import { hasEnded, STAGE_NAMES } from '../../core/record';
 import { complaintName } from '../../core/words';
 import { Link } from 'react-router';
-import { coursesOf, coursesToLookAt } from '../../server/db/queries/courses.server';
+import { storedCourses, coursesToLookAt } from '../../server/db/queries/courses.server';
 import { openReferrals, reviewsDue, visitsBetween } from '../../server/db/queries/visits.server';
 import { requirePractitioner } from '../../server/access/session.server';
 import { dayIn } from '../../server/access/time.server';
@@ -27,7 +27,7 @@ export async function loader({ request }: Route.LoaderArgs) {
     openReferrals(practiceId),
     reviewsDue(practiceId, nextWeek, LOOKED_AT),
   ]);
-  const courses = await coursesOf(
+  const courses = await storedCourses(
     practiceId,
     visits.map((v) => v.clientId),
   );

@@ -26,6 +26,7 @@ export type PlaceOf = (landmark: string) => Vec3 | null;
 
 /** A curve on the midline of the head from the front hairline over the crown to the rear one. */
 export interface MidlineArc {
+  /** From brow line to nape over the crown, in mm. */
   lengthMm: number;
   /** Place at a share 0–1 of the way from the front hairline. */
   at: (share: number) => Vec3;

@@ -25,14 +25,20 @@ export interface ChartPlace {
   mm: Vec3;
   /** Left out for the head. */
   body?: 'hand';
+  /** Views in which it is seen, and where on their sheets. */
   views: Partial<Record<View, Spot>>;
 }
 
 export interface ChartTables {
+  /** Bony and skin landmarks. */
   landmarks: readonly LandmarkRow[];
+  /** Points of the traditions. */
   points: readonly PointRow[];
+  /** Muscles with their fibres. */
   muscles: readonly MuscleRow[];
+  /** Node groups. */
   nodes: readonly NodeRow[];
+  /** Ways of drainage. */
   drainage: readonly DrainagePath[];
   /** Further anchored places by the prefix of their key. */
   others: Readonly<Record<string, readonly { id: string; anchor: Anchor; paired: boolean }[]>>;

@@ -3,10 +3,13 @@ import { CLIENT_MEASURES, type ClientMeasures } from './client-measure.ts';
 
 /** A body-inch of one client in one region. */
 export interface ClientInch {
+  /** Which distance gives it. */
   id: BodyInchId;
+  /** Length of one body-inch on this client, in mm. */
   mm: number;
   /** One standard deviation of `mm`. */
   errorMm: number;
+  /** measured, or from proportions of the head. */
   source: 'measured' | 'finger' | 'average';
   /** What it rests on, in words. */
   basis: string;

@@ -246,14 +246,16 @@ export const CLIENT_MEASURE_IDS = Object.keys(CLIENT_MEASURES) as ClientMeasureI
 /** What was measured, in mm; what is missing was not measured. */
 export type ClientMeasures = Readonly<Partial<Record<ClientMeasureId, number>>>;
 
-export interface Refusal {
+export interface RefusedMeasure {
+  /** Which measure. */
   field: ClientMeasureId;
+  /** What is accepted. */
   message: string;
 }
 
 /** Everything that cannot be: outside its range, or against another measure. Empty when all is well. */
-export function refusedMeasures(measures: ClientMeasures): Refusal[] {
-  const out: Refusal[] = [];
+export function refusedMeasures(measures: ClientMeasures): RefusedMeasure[] {
+  const out: RefusedMeasure[] = [];
   for (const id of CLIENT_MEASURE_IDS) {
     const value = measures[id];
     if (value === undefined) continue;
@@ -344,8 +346,11 @@ export function proportionsOf(measures: ClientMeasures): Partial<Proportions> {
 }
 
 export interface MeasureChange {
+  /** Which measure. */
   id: ClientMeasureId;
+  /** In mm; null when it was not taken. */
   before: number;
+  /** In mm; null when it was not taken. */
   after: number;
   /** True when the difference is more than two readings of the same person differ by (1.96 · √2 · errorMm). */
   beyondError: boolean;

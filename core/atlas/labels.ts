@@ -2,39 +2,53 @@
  * Placing names on a drawing so that none covers another, a mark, or the edge of the sheet. All in px of the sheet.
  */
 export interface LabelWish {
+  /** Of the place it names. */
   key: string;
   /** The mark it belongs to. */
   x: number;
+  /** Where it would stand, in px of the sheet. */
   y: number;
   /** Radius of the mark, kept clear. */
   clear: number;
+  /** In px. */
   width: number;
+  /** In px. */
   height: number;
   /** Higher is placed first. */
   rank: number;
 }
 
 export interface PlacedLabel {
+  /** Of the place it names. */
   key: string;
   /** Top left corner. */
   x: number;
+  /** Where it stands, in px of the sheet. */
   y: number;
   /** From the mark to the label when it stands off; null when it stands beside it. */
   leader: readonly [number, number, number, number] | null;
 }
 
 export interface Sheet {
+  /** In px. */
   left: number;
+  /** In px. */
   top: number;
+  /** In px. */
   right: number;
+  /** In px. */
   bottom: number;
 }
 
 /** A rectangle of the sheet. */
 export interface Box {
+  /** Left edge, px. */
   x0: number;
+  /** Upper edge, px. */
   y0: number;
+  /** Right edge, px. */
   x1: number;
+  /** Lower edge, px. */
   y1: number;
 }
 

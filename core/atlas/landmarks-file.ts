@@ -9,7 +9,9 @@ import type { BodyInchId, BodyInchRow, LandmarkRow, PointRow } from './rows.ts';
  * scale. Sides are the client's; in a picture taken from the front the client's left lies at larger x.
  */
 export interface LandmarksFile {
+  /** The client’s measures, in mm. */
   measuresMm: ClientMeasures;
+  /** The drawing they make. */
   picture: { mmPerPx: number; landmarks: Record<string, { left?: Px; right?: Px; midline?: Px }> } | null;
   /** Codes of points to locate; null = all. */
   points: string[] | null;
@@ -113,10 +115,15 @@ function readPicture(value: unknown, known: readonly LandmarkRow[]): LandmarksFi
 }
 
 export interface LocatedOnClient {
+  /** Of the point. */
   code: string;
+  /** Of the point. */
   name: string;
+  /** Landmark it is laid off from. */
   landmark: string;
+  /** How far, in words. */
   words: string;
+  /** How far, leg by leg. */
   legs: { way: string; mm: number; plusMinusMm: number; inches: number; inch: BodyInchId; source: string }[];
   /** In the marked picture; only points laid off from the front, from a landmark that was marked. */
   px?: Partial<Record<'left' | 'right' | 'midline', [number, number]>>;

@@ -11,8 +11,11 @@ interface LocatedPlace {
 }
 
 export interface Located {
+  /** In mm of the world, by id. */
   landmarks: ReadonlyMap<string, LocatedPlace>;
+  /** In mm of the world, by id. */
   points: ReadonlyMap<string, LocatedPlace>;
+  /** Length of each body-inch, in mm. */
   inches: DrawnInches;
 }
 

@@ -6,24 +6,34 @@ export type EntryKind = (typeof ENTRY_KINDS)[number];
 
 /** One row of the atlas as it is searched. */
 export interface AtlasEntry {
+  /** What it is. */
   kind: EntryKind;
+  /** Of its row. */
   id: string;
+  /** As it is shown. */
   name: string;
   /** Said after the name: translation, anatomical name, phase. */
   also: string;
+  /** Regions it lies in or works. */
   regions: readonly Region[];
   /** Complaints it is used for; of points, by tradition. */
   serves: readonly Tradition[];
+  /** Ids of muscles it has to do with. */
   muscles: readonly string[];
   /** Further words that find it, lower case. */
   words: string;
 }
 
 export interface AtlasAsk {
+  /** Words to look for; empty for all. */
   text: string;
+  /** Only this kind; null for all. */
   kind: EntryKind | null;
+  /** Only in this region; null for all. */
   region: Region | null;
+  /** Only what serves this; null for all. */
   complaint: Tradition | null;
+  /** Only what has to do with this muscle; null for all. */
   muscle: string | null;
 }
 

@@ -10,14 +10,18 @@ export type TrainerGrade = 'again' | 'hard' | 'good' | 'easy';
 export const GRADE_LIMITS_MM = { easy: 4, good: 8, hard: 15 } as const;
 
 export interface Candidate {
+  /** Of the place. */
   key: string;
   /** On the sheet, in mm. */
   x: number;
+  /** In px of the sheet. */
   y: number;
 }
 
 export interface Judged {
+  /** How far off, in mm. */
   errorMm: number;
+  /** What the scheduler is told. */
   grade: TrainerGrade;
   /** Another place that lies nearer to the mark than the one asked for. */
   takenFor: string | null;
@@ -49,7 +53,9 @@ const RATINGS: Record<TrainerGrade, Grade> = {
 const scheduler = fsrs({ enable_fuzz: false, enable_short_term: true });
 
 export interface TrainerCard {
+  /** State of the scheduler. */
   card: Card;
+  /** ISO 8601. */
   due: Date;
 }
 export const newTrainerCard = (now: Date): TrainerCard => {
@@ -82,7 +88,9 @@ export function nextQuestion(
 }
 
 export interface TrainerDay {
+  /** YYYY-MM-DD. */
   day: string;
+  /** Questions answered on it. */
   asked: number;
   /** Median error in mm of answers that were on the right view; null when there was none. */
   medianErrorMm: number | null;

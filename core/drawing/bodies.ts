@@ -8,9 +8,13 @@ import type { Vec3 } from './vector.ts';
 
 /** What everything is placed on: a head of some proportions and a hand. */
 export interface Bodies {
+  /** Head and neck. */
   head: Head;
+  /** Lays anchors on the head. */
   drop: Dropper;
+  /** Lays anchors on the hand. */
   hand: HandDropper;
+  /** Signed distance to the hand, in mm. */
   handDistance: Distance;
 }
 

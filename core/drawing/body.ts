@@ -7,7 +7,7 @@ type Operation = (d: number, x: number, y: number, z: number) => number;
  * A body is an ordered list of operations on one distance; order matters. A symmetric one folds x by sqrt(x² + 1.6),
  * which rounds the seam on the midline, so only the client's left half is modelled.
  */
-export class Body {
+export class SolidBody {
   private readonly operations: Operation[] = [];
   private readonly symmetric: boolean;
 

@@ -1,4 +1,4 @@
-import { Body } from './body.ts';
+import { SolidBody } from './body.ts';
 import type { FeatureCurve } from './features.ts';
 import { ellipsoid, loft, tube } from './shapes.ts';
 import type { Vec3, Xy } from './vector.ts';
@@ -98,8 +98,8 @@ const alongFinger = ({ knuckle, lean }: Finger, t: number, s = 0): Xy => {
   return [knuckle[0] + Math.sin(a) * t + Math.cos(a) * s, knuckle[1] + Math.cos(a) * t - Math.sin(a) * s];
 };
 
-export function buildHand(): Body {
-  const body = new Body({ symmetric: false });
+export function buildHand(): SolidBody {
+  const body = new SolidBody({ symmetric: false });
   body.add(1, loft(FOREARM, [{ normal: [0, 1, 0], offset: 30, k: 14 }]));
   for (const [name, finger] of Object.entries(FINGERS) as [keyof typeof FINGERS, Finger][]) {
     const [ax, ay, az, r] = METACARPALS[name];
@@ -152,7 +152,7 @@ export function buildHand(): Body {
   return body;
 }
 
-function addFinger(body: Body, finger: Finger): void {
+function addFinger(body: SolidBody, finger: Finger): void {
   const [a, b, c] = finger.phalanges;
   const r = finger.radii;
   const z = finger.knuckle[2];
@@ -175,7 +175,7 @@ export interface HandDropper {
   back: (x: number, y: number) => Vec3 | null;
 }
 
-export function handDropper(body: Body): HandDropper {
+export function handDropper(body: SolidBody): HandDropper {
   const onto =
     (side: 1 | -1) =>
     (x: number, y: number): Vec3 | null => {

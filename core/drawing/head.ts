@@ -1,11 +1,11 @@
-import { Body } from './body.ts';
+import { SolidBody } from './body.ts';
 import { earFrame, type EarFrame } from './ear.ts';
 import { frame, inZone, placeInZone, type Frame, type Proportions, type ZoneName } from './proportions.ts';
 import { ellipsoid, loft, tube } from './shapes.ts';
 import type { Vec3 } from './vector.ts';
 
 export interface Head {
-  body: Body;
+  body: SolidBody;
   frame: Frame;
   ear: EarFrame;
 }
@@ -25,7 +25,7 @@ interface Build extends Head {
 /** The signed-distance body of one head, neck and upper chest. `{}` is the reference head. */
 export function buildHead(proportions: Partial<Proportions> = {}): Head {
   const fr = frame(proportions);
-  const body = new Body();
+  const body = new SolidBody();
   const skinDepth = (x: number, y: number): number => {
     let z = 130;
     for (let i = 0; i < 200; i++) {

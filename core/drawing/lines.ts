@@ -3,7 +3,7 @@ import type { Grid } from './field.ts';
 import type { Xy } from './vector.ts';
 
 /** A piece of one isoline: its level, its drawing class (0 is never returned) and its course in viewBox px. */
-export interface Run {
+export interface LineRun {
   level: number;
   weight: number;
   points: Xy[];
@@ -33,8 +33,8 @@ export function isolines(
   levels: readonly number[],
   classify: (x: number, y: number, level: number) => number,
   barred: (x: number, y: number) => boolean,
-): Run[] {
-  const out: Run[] = [];
+): LineRun[] {
+  const out: LineRun[] = [];
   const reach = Math.max(4, Math.round(5 * resolution));
   for (const level of levels)
     for (const ring of rings(field, grid, resolution, level)) {

@@ -9,7 +9,9 @@ import { CAMERAS, project, type View } from './views.ts';
 
 /** A muscle drawn in one view: its outline and its fibres as path data. */
 export interface FibreDrawing {
+  /** Closed path, in viewBox px. */
   outline: string;
+  /** Lines along the fibres, in viewBox px. */
   fibres: string;
 }
 

@@ -5,7 +5,9 @@ import { CAMERAS, onSheet, project, sheetOf, VIEWS, type View } from './views.ts
 
 /** Where a place is drawn in one view, in viewBox px of its sheet. */
 export interface Spot {
+  /** In viewBox px. */
   x: number;
+  /** In viewBox px. */
   y: number;
 }
 

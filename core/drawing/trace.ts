@@ -4,11 +4,15 @@ import { isSymmetric, unproject, type Camera } from './views.ts';
 
 /** What a camera sees: depth in mm towards the viewer (NaN = nothing) and normals in view space. */
 export interface DepthMap {
+  /** Samples across. */
   columns: number;
+  /** Samples down. */
   rows: number;
   /** Samples per viewBox px. */
   resolution: number;
+  /** Towards the camera, in mm, row by row. */
   depth: Float32Array;
+  /** Unit normals, three numbers a sample. */
   normal: Float32Array;
 }
 

@@ -9,11 +9,17 @@ export type View = (typeof VIEWS)[number];
 
 /** An orthographic camera: screen axes in the world and the part of the world that the picture shows. */
 export interface Camera {
+  /** What it looks at. */
   body: BodyName;
+  /** Unit vector to the right of the sheet. */
   right: Vec3;
+  /** Unit vector to the top of the sheet. */
   up: Vec3;
+  /** Unit vector towards the viewer. */
   toward: Vec3;
+  /** Of the sheet. */
   widthPx: number;
+  /** Of the sheet. */
   heightPx: number;
   /** World coordinate along `right` at the middle of the picture, in mm. */
   centreMm: number;

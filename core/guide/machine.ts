@@ -8,7 +8,9 @@ import type { SideCompare } from './side-compare.ts';
  * gives the same run. Time comes from the clock handed in, never from counting ticks, so nothing drifts.
  */
 export interface GuideState {
+  /** Where the run stands. */
   status: 'ready' | 'running' | 'paused' | 'stopped' | 'done';
+  /** The present cue. */
   cueIndex: number;
   /** Milliseconds into the present cue. */
   intoMs: number;
@@ -18,12 +20,17 @@ export interface GuideState {
   pressure: Pressure | null;
   /** By step, how many words firmer (or lighter, below 0) than planned it is worked. */
   shifts: readonly number[];
+  /** Clock of the last look. */
   atMs: number;
+  /** Null before the start. */
   startedAtMs: number | null;
+  /** Null while it goes on. */
   endedAtMs: number | null;
+  /** Empty unless it was stopped. */
   stopReason: string;
   /** What was done, stretch by stretch: a cue, or the part of one worked at one pressure. */
   stretches: readonly Stretch[];
+  /** Typed on the way. */
   notes: readonly { atMs: number; stepIndex: number; text: string }[];
   /** Looks from side to side, made while the run stood still or went on. */
   compares: readonly (SideCompare & { atMs: number; stepIndex: number })[];
@@ -242,8 +249,11 @@ class Run {
 
 /** Seconds and counts that one side got at one pressure. */
 export interface SideWork {
+  /** The client’s. */
   side: Side;
+  /** Null where nothing presses. */
   pressure: Pressure | null;
+  /** Hands-on. */
   seconds: number;
   /** Counted repetitions that were finished. */
   counts: number;
@@ -251,11 +261,17 @@ export interface SideWork {
 
 /** Planned against done for one step. */
 export interface StepRecord {
+  /** In the routine of the run. */
   stepId: string;
+  /** With finding the place and changes. */
   plannedSeconds: number;
+  /** With finding the place and changes. */
   doneSeconds: number;
+  /** Hands-on seconds of the client’s left. */
   left: { plannedSeconds: number; doneSeconds: number };
+  /** Hands-on seconds of the client’s right. */
   right: { plannedSeconds: number; doneSeconds: number };
+  /** On the first way; null where nothing presses. */
   plannedPressure: Pressure | null;
   /** The pressure at which most of the time was worked; where nothing was, the one it had come to. */
   donePressure: Pressure | null;

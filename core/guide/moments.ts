@@ -5,11 +5,15 @@ import { cueLengthMs, type GuideState } from './machine.ts';
 export interface Moment {
   /** Unique within a run as long as nobody presses a key. */
   id: string;
+  /** On the clock of the run. */
   atMs: number;
+  /** Cue it belongs to. */
   cueIndex: number;
+  /** What sounds or is said. */
   kind: 'cue' | 'beat' | 'breath' | 'countdown' | 'done';
   /** Beat number from 1, or seconds left of a countdown. */
   count: number;
+  /** Phase that begins; null for others. */
   breath: BreathPhase['phase'] | null;
 }
 

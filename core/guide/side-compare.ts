@@ -24,9 +24,13 @@ export const SIDE_DIFFERENCE_NAMES: Record<SideDifference, string> = {
 
 /** One look in the mirror between the sides. Without the same head position and light it shows little, and says so. */
 export interface SideCompare {
+  /** The side that is done, the client’s. */
   doneSide: OneSide;
+  /** Head held the same. */
   sameHead: boolean;
+  /** Light the same. */
   sameLight: boolean;
+  /** What is seen; "none" stands alone. */
   differs: SideDifference[];
 }
 

@@ -46,8 +46,11 @@ const BREATH_WORDS = { in: 'in', 'in-again': 'in again', hold: 'hold', out: 'out
 
 /** The large figure and the two lines beside it. */
 export interface CueFace {
+  /** The large figure. */
   big: string;
+  /** Beside it. */
   line: string;
+  /** Below that: which place and set, how long still. */
   under: string;
 }
 

@@ -26,6 +26,7 @@ export function newlyBanned(
 }
 
 export interface Admitted {
+  /** As it may be done. */
   step: Step;
   /** Why it was lowered; null when it was not. */
   lowered: string | null;

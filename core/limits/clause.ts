@@ -9,10 +9,13 @@ import type { PlaceRef, PositionWord, Pressure, Region, ToolWord, WorkWord } fro
 export interface Clause {
   /** Kinds of work; `any` alone is the whole visit. */
   work?: readonly (WorkWord | 'any')[];
+  /** Any of these pressures, on either way. */
   pressure?: readonly Pressure[];
+  /** Any of these tools. */
   tool?: readonly ToolWord[];
   /** How the client lies or sits. */
   position?: readonly PositionWord[];
+  /** Any of these regions. */
   region?: readonly Region[];
   /** Ids of points. */
   point?: readonly string[];
@@ -38,6 +41,7 @@ export type StepFacts = Readonly<Record<ClauseKind, ReadonlySet<string>>>;
 
 /** What is known about a place. */
 export interface PlaceFacts {
+  /** Region it lies in; null when it is unknown. */
   region: Region | null;
   /** Id, when it is a point. */
   point?: string;

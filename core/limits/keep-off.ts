@@ -3,6 +3,7 @@ import { placesOf } from './clause.ts';
 import type { Screening } from './screen.ts';
 
 export interface KeepOffPlace {
+  /** What is closed. */
   place: PlaceRef;
   /** Title of the caution that closes it. */
   why: string;

@@ -4,16 +4,23 @@ import type { Caution } from './screen.ts';
 
 /** A caution that a practice adds for itself. It can only take away. */
 export interface LocalRule {
+  /** Short name. */
   title: string;
   /** Asked aloud; empty when it concerns everyone. */
   question: string;
+  /** With which questions it is asked. */
   group: 'today' | 'standing';
+  /** How far it goes. */
   severity: 'avoid' | 'adapt' | 'note';
   /** Empty lists mean "anywhere", "any pressure", "any kind of work". */
   regions: Region[];
+  /** Closed pressures. */
   pressures: Pressure[];
+  /** Closed kinds of work. */
   works: WorkWord[];
+  /** What to do instead. */
   advice: string;
+  /** Who to see; empty when nobody. */
   seeWho: string;
 }
 

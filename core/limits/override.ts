@@ -5,8 +5,11 @@ import type { Caution } from './screen.ts';
 export interface Override {
   /** Key of the caution. */
   caution: string;
+  /** In the practitioner’s words. */
   reason: string;
+  /** Who decided. */
   signedName: string;
+  /** ISO 8601. */
   signedAt: string;
 }
 

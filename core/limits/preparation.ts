@@ -4,7 +4,9 @@ import { closes, closesStep, type Clause } from './clause.ts';
 
 /** One thing to make ready. */
 export interface PreparationItem {
+  /** Kept with the visit. */
   key: string;
+  /** As it is shown. */
   label: string;
   /** Work that needs it, any one clause; null = always. */
   neededFor: readonly Clause[] | null;

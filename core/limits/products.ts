@@ -5,7 +5,9 @@ type ProductKind = (typeof PRODUCT_KINDS)[number];
 
 /** Something a practice puts on skin. */
 export interface Product {
+  /** As on the shelf. */
   name: string;
+  /** What it is. */
   kind: ProductKind;
   /** As on the label, in any language the label uses. */
   ingredients: string[];
@@ -15,6 +17,7 @@ export interface Product {
 
 /** Names under which one thing to react to appears on labels. */
 export interface AllergenFamily {
+  /** Kept for good. */
   key: string;
   /** What people call it. */
   called: readonly string[];
@@ -23,12 +26,16 @@ export interface AllergenFamily {
 }
 
 export interface PatchTest {
+  /** YYYY-MM-DD. */
   testedOn: string;
+  /** The skin reacted. */
   reacted: boolean;
 }
 
 export interface ProductFinding {
+  /** How far it goes. */
   severity: 'avoid' | 'note';
+  /** As it is shown. */
   words: string;
 }
 

@@ -4,6 +4,7 @@ import { breachesOf, screen, type Caution, type Limit } from './screen.ts';
 
 /** How a caution touches one place or technique. */
 export interface Reach {
+  /** Closed, closed for some work, or worked with care. */
   effect: 'off' | 'capped' | 'care';
   /** What is off: "firm and deep pressure", "rubbing"; empty when everything is. */
   what: string;

@@ -9,13 +9,17 @@ export type Severity = (typeof SEVERITIES)[number];
 
 /** A caution as data. Wording is the product's own; nothing here diagnoses. */
 export interface Caution {
+  /** Kept for good; answers are stored by it. */
   key: string;
+  /** Short name. */
   title: string;
+  /** With which questions it is asked. */
   group: 'red-flag' | 'today' | 'standing' | 'everyone';
   /** Whom it concerns, in a few words. */
   who: string;
   /** Asked aloud; null for rules that concern everyone. */
   question: string | null;
+  /** How far it goes. */
   severity: Severity;
   /** What it closes; any one clause is enough. */
   appliesTo: readonly Clause[];
@@ -23,6 +27,7 @@ export interface Caution {
   advice: string;
   /** Who to see; empty when nobody needs to be seen. */
   seeWho: string;
+  /** On what ground. */
   source: string;
 }
 
@@ -31,8 +36,11 @@ export type Answers = Readonly<Record<string, Answer>>;
 
 /** What one caution takes away. */
 export interface Limit {
+  /** Where it comes from. */
   caution: Caution;
+  /** What it closes. */
   clause: Clause;
+  /** Taken away, warned of, or told. */
   effect: 'ban' | 'warn' | 'note';
   /** Why, in words; the same for every step that runs into it. */
   reason: string;
@@ -41,7 +49,9 @@ export interface Limit {
 }
 
 export interface Screening {
+  /** Cautions that count today, by severity. */
   hits: Record<Severity, Caution[]>;
+  /** Everything that they close. */
   limits: Limit[];
   /** The most pressure anywhere for this client; null when not capped. */
   pressureCap: Pressure | null;
@@ -49,6 +59,7 @@ export interface Screening {
   mustStop: boolean;
   /** Everything is off today, but nobody needs to be seen at once. */
   postpone: boolean;
+  /** Keys of questions without an answer. */
   unanswered: string[];
 }
 
@@ -113,9 +124,13 @@ function effectOf(severity: Severity, clause: Clause): Limit['effect'] {
 
 /** A limit that a step runs into, and the most pressure at which it would not (null: no pressure frees it). */
 export interface Breach {
+  /** What it runs into; null for the client’s own cap. */
   limit: Limit | null;
+  /** Taken away, warned of, or told. */
   effect: Limit['effect'];
+  /** In words. */
   reason: string;
+  /** Pressure at which it would be free. */
   lowerTo: Pressure | null;
 }
 

@@ -1,5 +1,5 @@
 import { type ComplaintKind, InputError } from '../words/index.ts';
-import type { Answer, Scored } from './answers.ts';
+import type { ItemAnswer, Scored } from './answers.ts';
 import type { MeasureRow } from './row.ts';
 import { eyeStrainTally, ocularSurface } from './eye-strain.ts';
 import { gradedPain } from './graded-pain.ts';
@@ -26,6 +26,7 @@ export type MeasureField = { key: string; label: string } & (
 export interface MeasureResult {
   /** Null when it cannot be scored. */
   value: number | null;
+  /** As it is shown. */
   words: string;
   /** Licensed care is suggested. */
   suggestCare: boolean;
@@ -41,9 +42,11 @@ export interface MeasureDef extends MeasureRow {
   serves: readonly ComplaintKind[];
   /** Whose it is. */
   credit: string;
+  /** What is answered, in order. */
   fields: readonly MeasureField[];
   /** Raised when scoring changes, so that an old total stays what it was. */
   version: number;
+  /** Answers to result; throws InputError for answers that do not go together. */
   score: (answers: MeasureAnswers) => MeasureResult;
 }
 
@@ -56,9 +59,9 @@ const scale = (
 ): MeasureField => ({ key, label, kind: 'number', least, most, ...(ends ? { ends } : {}) });
 const items = (count: number, least: number, most: number): MeasureField[] =>
   Array.from({ length: count }, (_, i) => scale(`i${i + 1}`, `Item ${i + 1}`, least, most));
-const number = (answers: MeasureAnswers, key: string): Answer =>
+const number = (answers: MeasureAnswers, key: string): ItemAnswer =>
   typeof answers[key] === 'number' ? answers[key] : null;
-const all = (answers: MeasureAnswers, count: number): Answer[] =>
+const all = (answers: MeasureAnswers, count: number): ItemAnswer[] =>
   Array.from({ length: count }, (_, i) => number(answers, `i${i + 1}`));
 const unanswered = (why = 'every question has to be answered'): MeasureResult => ({
   value: null,

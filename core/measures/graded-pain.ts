@@ -1,5 +1,5 @@
 import { InputError } from '../words/index.ts';
-import { answered, mean, sum, wholeAnswers, type Answer, type Scored } from './answers.ts';
+import { answered, mean, sum, wholeAnswers, type ItemAnswer, type Scored } from './answers.ts';
 
 /**
  * Graded chronic pain, version 2.0 with its 30-day window (Von Korff, Ormel, Keefe, Dworkin. Pain 1992;50:133–149;
@@ -11,11 +11,17 @@ export interface GradedPain {
   intensity: number;
   /** Interference 0–100. */
   interference: number;
+  /** 0–3. */
   dayPoints: number;
+  /** 0–3. */
   interferencePoints: number;
+  /** 0–6. */
   disabilityPoints: number;
+  /** 0–4. */
   grade: 0 | 1 | 2 | 3 | 4;
+  /** The grade in words. */
   words: string;
+  /** Licensed care is suggested. */
   suggestCare: boolean;
 }
 
@@ -33,11 +39,11 @@ export interface GradedPainAnswers {
   /** Days with pain in six months, 0–180. */
   daysInSixMonths: number | null;
   /** Now, worst and average of 30 days, 0–10. */
-  pain: readonly Answer[];
+  pain: readonly ItemAnswer[];
   /** Days kept from usual activities in 30 days, 0–30. */
   daysKept: number | null;
   /** Daily, social and leisure, work: 0–10. */
-  interference: readonly Answer[];
+  interference: readonly ItemAnswer[];
 }
 
 /** @throws InputError for an answer out of its range. */

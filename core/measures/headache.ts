@@ -1,5 +1,5 @@
 import { InputError } from '../words/index.ts';
-import { answered, missingOf, sum, wholeAnswers, type Answer, type Scored } from './answers.ts';
+import { answered, missingOf, sum, wholeAnswers, type ItemAnswer, type Scored } from './answers.ts';
 
 /**
  * Headache as counts of days; nothing here names a condition. Day patterns and medicine limits follow the arithmetic
@@ -56,7 +56,7 @@ export function medicineLimits({ simple, other }: MedicineDays): {
  * Days lost to headache in three months: five counts added (Stewart et al. Neurology 2001;56 Suppl 1:S20–S28; sure).
  * The form needs permission: totals and counts are entered, its wording is not shipped.
  */
-export function headacheDisabilityDays(counts: readonly Answer[]): Scored<{ score: number; grade: 1 | 2 | 3 | 4 }> {
+export function headacheDisabilityDays(counts: readonly ItemAnswer[]): Scored<{ score: number; grade: 1 | 2 | 3 | 4 }> {
   const all = wholeAnswers(counts, 5, 0, 92);
   if (missingOf(all)) return { scorable: false, why: 'all five counts are needed' };
   const score = sum(answered(all));

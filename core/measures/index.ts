@@ -30,7 +30,7 @@ export {
   type MeasureDef,
   type MeasureField,
 } from './catalogue.ts';
-export { mean, sum, type Answer } from './answers.ts';
+export { mean, sum, type ItemAnswer } from './answers.ts';
 // Ratings of 0 to 10.
 export { diaryMean, nrsChange, nrsScore, sessionRelief, type NrsBand } from './nrs.ts';
 // The jaw.

@@ -1,23 +1,26 @@
-import { answered, meanOf, missingOf, sum, wholeAnswers, type Answer, type Scored } from './answers.ts';
+import { answered, meanOf, missingOf, sum, wholeAnswers, type ItemAnswer, type Scored } from './answers.ts';
 
 /**
  * Jaw functional limitation, 8 and 20 items, 0 (none) to 10 (severe) over a month (Ohrbach, Larsson, List. J Orofac
  * Pain 2008;22:219–230, sure; how many may be missing: from memory). No official bands.
  */
-export function jawLimitation8(answers: readonly Answer[]): Scored<{ score: number }> {
+export function jawLimitation8(answers: readonly ItemAnswer[]): Scored<{ score: number }> {
   const score = meanOf(wholeAnswers(answers, 8, 0, 10), 2);
   return score === null ? { scorable: false, why: 'more than two answers are missing' } : { scorable: true, score };
 }
 
 export interface JawLimitation20 {
+  /** 0–10. */
   chewing: number;
+  /** 0–10. */
   mobility: number;
+  /** 0–10. */
   expression: number;
   /** Mean of the three parts, not of the twenty items. */
   score: number;
 }
 
-export function jawLimitation20(answers: readonly Answer[]): Scored<JawLimitation20> {
+export function jawLimitation20(answers: readonly ItemAnswer[]): Scored<JawLimitation20> {
   const all = wholeAnswers(answers, 20, 0, 10);
   const chewing = meanOf(all.slice(0, 6), 2);
   const mobility = meanOf(all.slice(6, 10), 1);
@@ -32,7 +35,7 @@ export function jawLimitation20(answers: readonly Answer[]): Scored<JawLimitatio
  * of bands are in use; these words are our choice.
  */
 export type BehaviourBand = 'ordinary' | 'raised' | 'high';
-export function oralBehaviours(answers: readonly Answer[]): Scored<{ score: number; band: BehaviourBand }> {
+export function oralBehaviours(answers: readonly ItemAnswer[]): Scored<{ score: number; band: BehaviourBand }> {
   const all = wholeAnswers(answers, 21, 0, 4);
   if (missingOf(all)) return { scorable: false, why: 'every question has to be answered' };
   const score = sum(answered(all));

@@ -36,7 +36,9 @@ export const PHOTO_LANDMARKS = [
 ] as const;
 export type PhotoLandmark = (typeof PHOTO_LANDMARKS)[number];
 export interface Px {
+  /** Right, in px of the photo. */
   x: number;
+  /** Down, in px of the photo. */
   y: number;
 }
 export type PhotoMarks = Partial<Record<PhotoLandmark, Px>>;
@@ -72,6 +74,7 @@ export const LEVEL_NAMES: Record<LevelKey, string> = {
 };
 
 export interface LevelDifference {
+  /** Which pair. */
   key: LevelKey;
   /**
    * Heights: positive = the client's left is higher. Eye opening: positive = the client's left is wider. Nose and
@@ -85,11 +88,15 @@ export interface LevelDifference {
 }
 
 export interface Levelness {
+  /** Tilt of the head taken out, in degrees. */
   rollDeg: number;
+  /** Scale from the iris. */
   mmPerPx: number;
+  /** In mm. */
   interpupillaryMm: number;
   /** Relative error of the scale, one SD. */
   scaleError: number;
+  /** Each pair with its error. */
   differences: LevelDifference[];
   /** How far the head seems turned, in degrees; null when it cannot be told. */
   turnDeg: number | null;
@@ -177,8 +184,11 @@ export function differenceWords({ key, mm, errorMm }: Pick<LevelDifference, 'key
 }
 
 export interface LevelChange {
+  /** Which pair. */
   key: LevelKey;
+  /** Change of the difference, in mm. */
   mm: number;
+  /** Its error, in mm. */
   errorMm: number;
   /** null: smaller than its error. */
   toward: 'more even' | 'less even' | null;

@@ -11,9 +11,11 @@ import { InputError } from '../words/index.ts';
 export type NrsBand = 'worse' | 'no-important-change' | 'minimal' | 'moderate' | 'substantial' | 'undefined';
 
 export interface NrsChange {
+  /** Points; below 0 is less. */
   delta: number;
   /** null when the baseline is 0. */
   percent: number | null;
+  /** Which share of the baseline it is. */
   band: NrsBand;
   /** A fall of at least 2 points (Farrar et al., Pain 2001;94:149–158; sure). */
   twoPoints: boolean;
@@ -66,6 +68,7 @@ export interface SessionRelief {
   percentOfMost: number | null;
   /** Area under the pain curve, point·min. */
   area: number;
+  /** Points. */
   timeWeightedMean: number;
 }
 

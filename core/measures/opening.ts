@@ -5,7 +5,9 @@ import { InputError, roundHalfAway } from '../words/index.ts';
  * (DC/TMD examination protocol, Schiffman et al., J Oral Facial Pain Headache 2014;28:6–27; sure).
  */
 export interface Opening {
+  /** With the overlap added, in mm. */
   openingMm: number;
+  /** How it is called. */
   band: OpeningBand;
 }
 /** Below 40 mm is limited in the published rule, which is about the assisted opening; taken here as a level of caution. */

@@ -1,5 +1,5 @@
 import { InputError } from '../words/index.ts';
-import { answered, mean, wholeAnswers, type Answer, type Scored } from './answers.ts';
+import { answered, mean, wholeAnswers, type ItemAnswer, type Scored } from './answers.ts';
 
 /** Global change, seven points; a responder says 1 or 2 (Guy 1976, sure). The reversed variant counts 6 and 7 of 1 no change … 7 a great deal better. */
 export function globalChange(
@@ -20,12 +20,16 @@ export function globalChange(
  */
 const OWN_ACTIVITIES_MDC = { mean: 2, single: 3 } as const;
 export interface OwnActivities {
+  /** Mean, 0–10. */
   before: number;
+  /** Mean, 0–10. */
   after: number;
+  /** Points. */
   change: number;
+  /** More than the measure’s own error. */
   beyondError: boolean;
 }
-export function ownActivities(before: readonly number[], after: readonly Answer[]): Scored<OwnActivities> {
+export function ownActivities(before: readonly number[], after: readonly ItemAnswer[]): Scored<OwnActivities> {
   if (before.length < 1 || before.length > 5) throw new InputError('before', 'one to five activities are accepted');
   wholeAnswers(before, before.length, 0, 10);
   wholeAnswers(after, after.length, 0, 10);
@@ -45,8 +49,8 @@ export function ownActivities(before: readonly number[], after: readonly Answer[
 /** Profile of one's own symptoms, 0 best … 6 worst: the mean of those that were scored both times (Paterson. BMJ 1996;312:1016–1020). Over 1 is clearly meaningful (sure), from 0.5 small (from memory). */
 export type ProfileChange = 'none' | 'small' | 'meaningful';
 export function ownSymptomProfile(
-  before: readonly Answer[],
-  after: readonly Answer[],
+  before: readonly ItemAnswer[],
+  after: readonly ItemAnswer[],
 ): Scored<{ before: number; after: number; change: number; size: ProfileChange }> {
   wholeAnswers(before, 4, 0, 6);
   wholeAnswers(after, 4, 0, 6);

@@ -13,6 +13,7 @@ export const newtonFrom = (kpa: number, areaCm2: number): number => (kpa * areaC
 export const kpaFrom = (newton: number, areaCm2: number): number => (newton / areaCm2) * KPA_PER_NEWTON_PER_CM2;
 
 export interface ThresholdTrial {
+  /** Pressure at which it began to be sore, kPa. */
   kpa: number;
   /** Mean rise over the press, in kPa/s; null when it was not watched. */
   rampKpaPerSecond: number | null;
@@ -20,8 +21,11 @@ export interface ThresholdTrial {
   slipped?: boolean;
 }
 export interface Threshold {
+  /** In kPa. */
   kpa: number;
+  /** On the tip, in N. */
   newton: number;
+  /** On the tip, in kgf. */
   kgf: number;
   /** Second and third trial differ by more than a fifth of their mean: take another. Our choice. */
   unsteady: boolean;

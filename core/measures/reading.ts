@@ -8,8 +8,11 @@ type Belongs = 'client' | 'side' | 'complaint' | 'muscle' | 'region';
 
 /** A measure of a single number, read at one place. */
 export interface ReadingMeasure extends MeasureRow {
+  /** What the number counts. */
   unit: 'of 10' | 'of 3' | 'mm' | 'kPa' | 'fingers' | 'yes or no' | 'felt';
+  /** What a reading of it is of. */
   belongs: Belongs;
+  /** Most that can be taken. */
   most: number;
 }
 type Row = Omit<ReadingMeasure, 'id'>;
@@ -90,6 +93,7 @@ export type ReadingPhase = (typeof READING_PHASES)[number];
 export type ReadingSource = 'studio' | 'home' | 'imported';
 
 export interface Reading {
+  /** Id in the registry. */
   measure: MeasureKey;
   /** Null unless the measure belongs to a complaint. */
   complaintId: string | null;
@@ -97,9 +101,11 @@ export interface Reading {
   place: string;
   /** The client's. */
   side: Side;
+  /** Before or after the work, or between visits. */
   phase: ReadingPhase;
   /** In the unit of its measure. */
   value: number;
+  /** Who took it. */
   source: ReadingSource;
   /** ISO 8601. */
   takenAt: string;
@@ -113,6 +119,7 @@ export const readingKey = (r: Pick<Reading, 'measure' | 'complaintId' | 'place' 
 
 /** One thing as it was read before, oldest first. */
 export interface EarlierReadings extends Pick<Reading, 'measure' | 'complaintId' | 'place' | 'side'> {
+  /** Oldest first, in the unit of the measure. */
   values: number[];
 }
 

@@ -4,21 +4,24 @@
  * says.
  */
 export interface MeasureRow {
+  /** Kept for good. */
   id: string;
   /** Short name for columns of files; never changes. */
   code: string;
+  /** As it is shown. */
   name: string;
   /** What the number counts: "of 10", "mm", "points". */
   unit: string;
   /** Least and most that can be taken; null where the most is open. */
   least: number;
+  /** Null where it is open. */
   most: number | null;
   /** Which way is better; null: neither, and no course is told. */
   better: 'up' | 'down' | null;
   /** A smaller difference may be the measure's own error. */
-  error: Threshold | null;
+  error: ChangeFigure | null;
   /** A smaller difference is none that people notice as better or worse. */
-  matters: Threshold | null;
+  matters: ChangeFigure | null;
   /** free: own wording or no wording; by-number: answers are typed from a form the practice may use. */
   licence: 'free' | 'by-number';
   /** Minutes that it takes. */
@@ -26,7 +29,7 @@ export interface MeasureRow {
 }
 
 /** A difference from which something can be said. */
-interface Threshold {
+interface ChangeFigure {
   /** In the unit of the measure. */
   amount: number;
   /** Of the first value, asked for beside the amount. */
@@ -51,7 +54,7 @@ export function changeVerdict(
 ): ChangeVerdict {
   if (before === null || now === null) return 'first';
   if (now === before) return 'same';
-  const known = (t: Threshold | null) => (t && (t.place === undefined || t.place === place) ? t : null);
+  const known = (t: ChangeFigure | null) => (t && (t.place === undefined || t.place === place) ? t : null);
   const [error, matters] = [known(row.error), known(row.matters)];
   if (!row.better || (!error && !matters)) return 'no-figure';
   const size = Math.abs(now - before);

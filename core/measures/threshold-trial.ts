@@ -4,6 +4,7 @@ import { RAMP_KPA_PER_SECOND, type ThresholdTrial } from './pressure-threshold.t
 export interface PressSample {
   /** Milliseconds of the device's own clock. */
   atMs: number;
+  /** Pressure, kPa. */
   kpa: number;
 }
 

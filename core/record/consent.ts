@@ -9,16 +9,23 @@ export const TEXT_NAMES: Record<TextKind, string> = {
 
 export type ConsentKind = 'work' | 'photo';
 export interface PracticeText {
+  /** What it is read for. */
   kind: TextKind;
   /** 0 = the wording that comes with the application, until the practice writes its own. */
   version: number;
+  /** The wording. */
   body: string;
 }
 export interface Consent {
+  /** Of the record. */
   id: string;
+  /** To what. */
   kind: ConsentKind;
+  /** Wording it was given to. */
   textVersion: number;
+  /** ISO 8601. */
   givenAt: string;
+  /** ISO 8601; null while it holds. */
   withdrawnAt: string | null;
 }
 

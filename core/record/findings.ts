@@ -4,22 +4,31 @@ import { InputError, type OneSide, type Region, REGIONS } from '../words/index.t
 
 /** A press on one muscle that was felt somewhere else: from where to where. */
 export interface FeltElsewhere {
+  /** Id of the muscle that was pressed. */
   muscle: string;
+  /** Side of the press, the client’s. */
   side: OneSide;
+  /** Region it was felt in. */
   to: Region;
+  /** Side it was felt on, the client’s. */
   toSide: OneSide | 'midline';
 }
 
 /** A tight spot pinned anywhere: so far from a place that is drawn, so that it moves with a drawing fitted to the client. */
 export interface TightSpot {
+  /** Made on the device. */
   id: string;
+  /** View it was pinned in. */
   view: View;
   /** Key of the place it is measured from. */
   anchor: string;
   /** Right and down as the view shows it unmirrored, in mm. */
   rightMm: number;
+  /** The same, downward. */
   downMm: number;
+  /** 0–3; null when not said. */
   tenderness: Tenderness | null;
+  /** Free words. */
   words: string;
 }
 
@@ -35,8 +44,11 @@ interface ThresholdTrials {
 
 /** What Assess finds that is no single number. */
 export interface Findings {
+  /** Presses felt elsewhere. */
   feltElsewhere: FeltElsewhere[];
+  /** Pinned spots. */
   spots: TightSpot[];
+  /** Presses behind thresholds. */
   thresholds: ThresholdTrials[];
 }
 export const EMPTY_FINDINGS: Findings = { feltElsewhere: [], spots: [], thresholds: [] };

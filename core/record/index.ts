@@ -49,6 +49,7 @@ export {
   type TextKind,
 } from './consent.ts';
 // Clients and the practice.
-export type { Client, Complaint, TakenMeasures } from './client.ts';
+export { CLIENT_SORTS, type Client, type ClientSort, type Complaint, type TakenMeasures } from './client.ts';
+export type { CourseRatings } from './course-ratings.ts';
 export { HABIT_LABELS, HABITS, habitWords, type Habit, type HabitSides } from './habit-sides.ts';
 export type { StoredProduct, StoredRule, TrailCheck } from './practice.ts';

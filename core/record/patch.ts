@@ -13,10 +13,15 @@ import type { Referral, Screen, Visit, VisitRecord, VisitStage } from './visit.t
 
 /** One reading as it is written; its value apart, it says what is read. */
 export interface ReadingEntry {
+  /** Id in the registry. */
   measure: MeasureKey;
+  /** Null unless the measure belongs to a complaint. */
   complaintId: string | null;
+  /** Muscle or region; empty where the measure has none. */
   place: string;
+  /** The client’s. */
   side: Side;
+  /** Before or after the work. */
   phase: ReadingPhase;
   /** null takes the entry away. */
   value: number | null;

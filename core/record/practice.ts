@@ -2,15 +2,21 @@ import type { LocalRule, Product } from '../limits/index.ts';
 
 /** A rule of the practice's own, as it is kept. */
 export interface StoredRule extends LocalRule {
+  /** Of the record. */
   id: string;
+  /** Counts today. */
   active: boolean;
+  /** Grows with every change. */
   version: number;
 }
 
 /** A product of the practice, as it is kept. */
 export interface StoredProduct extends Product {
+  /** Of the record. */
   id: string;
+  /** No longer offered. */
   retired: boolean;
+  /** Grows with every change. */
   version: number;
 }
 

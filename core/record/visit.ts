@@ -30,6 +30,7 @@ export const stageIndex = (stage: VisitStage): number =>
   stage === 'done' ? STAGES.length : stage === 'stopped' || stage === 'postponed' ? 0 : STAGES.indexOf(stage);
 
 export interface Screen {
+  /** By key of the caution. */
   answers: Answers;
   /** Keys of the preparation list that are done. */
   preparation: string[];
@@ -51,11 +52,15 @@ export const REACTION_NAMES: Record<Reaction, string> = {
 };
 
 export interface VisitRecord {
+  /** What was seen right after. */
   reactions: Reaction[];
+  /** Free words. */
   note: string;
+  /** What was used, in words. */
   product: string;
   /** Calendar days, YYYY-MM-DD, in the practice's zone; empty when not agreed. */
   nextOn: string;
+  /** The same for the review. */
   reviewOn: string;
 }
 export const EMPTY_RECORD: VisitRecord = { reactions: [], note: '', product: '', nextOn: '', reviewOn: '' };
@@ -63,7 +68,9 @@ export const EMPTY_RECORD: VisitRecord = { reactions: [], note: '', product: '',
 export interface Referral {
   /** Keys of the cautions that stopped the visit. */
   cautions: string[];
+  /** As it was told. */
   seeWho: string;
+  /** What came of it; null while not known. */
   outcome: string | null;
   /** Calendar day of the outcome. */
   outcomeOn: string | null;
@@ -71,24 +78,39 @@ export interface Referral {
 
 /** A visit as it is kept. */
 export interface Visit {
+  /** Of the record. */
   id: string;
+  /** Whose. */
   clientId: string;
+  /** Who works. */
   practitionerId: string;
+  /** ISO 8601. */
   startsAt: string;
+  /** How far it has come. */
   stage: VisitStage;
+  /** Answers and preparation. */
   screen: Screen;
+  /** Null until one is composed. */
   routine: Routine | null;
+  /** Null until something is recorded. */
   record: VisitRecord | null;
+  /** What Assess found that is no number. */
   findings: Findings;
+  /** Null unless it was stopped. */
   referral: Referral | null;
+  /** ISO 8601; null while it goes on. */
   endedAt: string | null;
+  /** Grows with every write. */
   version: number;
 }
 
 /** A review agreed at a client's latest finished visit. */
 export interface ReviewDue {
+  /** Visit at which it was agreed. */
   visitId: string;
+  /** Whose. */
   clientId: string;
+  /** Whose. */
   clientName: string;
   /** YYYY-MM-DD */
   reviewOn: string;
@@ -96,9 +118,14 @@ export interface ReviewDue {
 
 /** A visit that ended in a referral whose outcome nobody has noted. */
 export interface OpenReferral {
+  /** Visit that was stopped. */
   visitId: string;
+  /** Whose. */
   clientId: string;
+  /** Whose. */
   clientName: string;
+  /** ISO 8601. */
   startsAt: string;
+  /** To whom, and why. */
   referral: Referral;
 }

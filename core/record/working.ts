@@ -7,11 +7,17 @@ import { EMPTY_RECORD, type Screen, type Visit, type VisitRecord, type VisitStag
 
 /** What of a visit is worked on. */
 export interface Working {
+  /** How far the visit has come. */
   stage: VisitStage;
+  /** Answers and preparation. */
   screen: Screen;
+  /** Of this visit. */
   readings: Reading[];
+  /** Null until one is composed. */
   routine: Routine | null;
+  /** What is recorded at the end. */
   record: VisitRecord;
+  /** What Assess found that is no number. */
   findings: Findings;
   /** Scored measures of this visit. */
   scores: TakenScore[];

@@ -3,8 +3,11 @@ import { judgeCourse, type Advice, type CoursePoint, type Judgement, type Verdic
 
 /** A dated rating of one complaint. */
 export interface RatedAt {
+  /** Milliseconds since 1970. */
   atMs: number;
+  /** 0–10. */
   value: number;
+  /** Who took it. */
   source: 'studio' | 'home' | 'imported';
 }
 const DAY_MS = 86_400_000;
@@ -21,8 +24,11 @@ function coursePoints(ratings: readonly RatedAt[]): CoursePoint[] {
 
 /** One complaint's ratings with what they say. */
 export interface Course {
+  /** Oldest first. */
   ratings: readonly RatedAt[];
+  /** The same in days since the first. */
   points: CoursePoint[];
+  /** What they say. */
   judgement: Judgement;
 }
 
@@ -53,16 +59,23 @@ const RECENT = 12;
 
 /** How one complaint's ratings stand, worked out once when one is written; nothing in it depends on the day it is read. */
 export interface CourseState {
+  /** What the course says. */
   verdict: Verdict;
+  /** What to do. */
   advice: Advice;
+  /** 0–10; null without a rating. */
   baseline: number | null;
+  /** Middle of the last three; null without a rating. */
   current: number | null;
+  /** From first to last. */
   days: number;
+  /** How many. */
   ratings: number;
   /** The latest values, oldest first. */
   recent: number[];
   /** Milliseconds since 1970. */
   lastAtMs: number | null;
+  /** The same, of the last one rated at home. */
   lastHomeAtMs: number | null;
 }
 
@@ -84,11 +97,17 @@ export function courseState(ratings: readonly RatedAt[]): CourseState {
 }
 
 export interface CourseOf extends CourseState {
+  /** Whose. */
   clientId: string;
+  /** Whose. */
   clientName: string;
+  /** Of which complaint. */
   complaintId: string;
+  /** What it is. */
   kind: ComplaintKind;
+  /** Own name; empty when the kind says it. */
   label: string;
+  /** The client’s. */
   side: Side;
 }
 

@@ -4,8 +4,11 @@ import { trend, type Trend } from './trend.ts';
 
 /** One rating on a course: days since the first reading, in order. */
 export interface CoursePoint {
+  /** Days since the first rating. */
   day: number;
+  /** 0–10. */
   value: number;
+  /** Where it was rated. */
   source: 'studio' | 'home';
 }
 
@@ -21,15 +24,21 @@ export type Verdict = 'better' | 'no-clear-change' | 'worse' | 'too-early' | 'no
 export type Advice = 'continue' | 'adjust' | 'review' | 'refer' | 'keep-rating';
 
 export interface Judgement {
+  /** What the course says. */
   verdict: Verdict;
+  /** What to do. */
   advice: Advice;
+  /** The first rating; null without one. */
   baseline: number | null;
+  /** Middle of the last three; null without one. */
   current: number | null;
+  /** From first to last. */
   days: number;
   /** Readings still needed before a judgement, 0 when enough. */
   readingsNeeded: number;
   /** Band of no clear change around the baseline. */
   band: { low: number; high: number } | null;
+  /** Null with too few ratings. */
   trend: Trend | null;
   /** First day from which every reading lies past the smallest change that matters; null when not so. */
   clearSinceDay: number | null;

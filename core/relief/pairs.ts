@@ -14,13 +14,19 @@ import type { Side } from '../words/index.ts';
 export interface ValuePair {
   /** Id in the registry. */
   measure: string;
+  /** Of the measure. */
   name: string;
+  /** Of the measure. */
   unit: string;
   /** Muscle or region; empty where the measure has no place. */
   place: string;
+  /** The client’s. */
   side: Side;
+  /** The first value. */
   first: number;
+  /** The latest value. */
   now: number;
+  /** Latest less first. */
   change: number;
   /** The way the number went, better or worse by the measure; "same" where it stayed or neither way is better. */
   direction: 'better' | 'worse' | 'same';

@@ -5,12 +5,19 @@
 export interface Trend {
   /** Median of the slopes of all pairs, units per day. */
   slopePerDay: number;
+  /** Lower end of its interval. */
   low: number;
+  /** Upper end of its interval. */
   high: number;
+  /** At day 0. */
   intercept: number;
+  /** Mann-Kendall S. */
   s: number;
+  /** Of S. */
   variance: number;
+  /** Standardised S. */
   z: number;
+  /** Two-sided. */
   p: number;
 }
 

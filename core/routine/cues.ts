@@ -20,24 +20,31 @@ export type CueKind = DosePart['kind'] | PauseKind | 'done';
 type PauseKind = 'find-place' | 'next-place' | 'change-direction' | 'rest' | 'change-side' | 'swap';
 
 export interface Cue {
+  /** In the list. */
   index: number;
+  /** What is done. */
   kind: CueKind;
   /** Index of the step among all steps of the routine, those of blocks among them. */
   stepIndex: number;
+  /** Id of the step. */
   stepId: string;
   /** Index of the block among the items of the routine; null outside of blocks. */
   blockIndex: number | null;
   /** Which part of the dose; null in pauses. */
   partIndex: number | null;
+  /** From the start of the routine. */
   startMs: number;
+  /** From the start of the routine. */
   endMs: number;
   /** Shortest and longest that it may become: open doses, and counts with a most. */
   leastMs: number;
+  /** Longest that it may become. */
   mostMs: number;
   /** The client's. */
   side: Side;
   /** 1-based, on this side. */
   set: number;
+  /** Sets on this side. */
   sets: number;
   /** Which place of the path, from 0; null while one pass covers the whole path. */
   placeIndex: number | null;
@@ -49,8 +56,11 @@ export interface Cue {
   pressure: Pressure | null;
   /** On the way back within one count, of a stroke to and fro; null where it is the same. */
   pressureBack: Pressure | null;
+  /** Counted repetitions; null in other cues. */
   beats: { count: number; most: number | null; intervalMs: number; unit: string } | null;
+  /** Paced breathing; null in other cues. */
   breath: { cycles: number; phases: readonly BreathPhaseLength[] } | null;
+  /** What is waited for; null in other cues. */
   open: { until: string } | null;
   /** What to look at or compare. */
   check: string | null;
@@ -298,9 +308,13 @@ export function placeAt(cue: Cue, intoMs: number, stroke: Step['stroke']): numbe
 }
 
 export interface BreathPhase {
+  /** What is breathed. */
   phase: BreathPhaseLength['what'];
+  /** From the start of the routine. */
   startMs: number;
+  /** From the start of the routine. */
   endMs: number;
+  /** From 1. */
   cycle: number;
 }
 

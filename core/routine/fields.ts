@@ -5,64 +5,90 @@
 
 /** Text of so many characters. */
 export interface TextField {
+  /** Which kind of field. */
   is: 'text';
   /** Fewest and most characters. */
   least: number;
+  /** Most characters. */
   most: number;
   /** What it says, for whoever reads the schema. */
   words: string;
 }
 /** A name by which something is looked up: letters, digits, dot, dash and underscore. */
 export interface IdField {
+  /** Which kind of field. */
   is: 'id';
+  /** What it names. */
   words: string;
 }
 export interface NumberField {
+  /** Which kind of field. */
   is: 'number';
   /** Inclusive. */
   least: number;
+  /** Inclusive. */
   most: number;
+  /** Whole numbers only. */
   whole: boolean;
   /** Written after the number: "s", "per min"; empty for a bare count. */
   unit: string;
+  /** What it says, for whoever reads the schema. */
   words: string;
 }
 export interface OneOfField<V extends string = string> {
+  /** Which kind of field. */
   is: 'one-of';
+  /** What is accepted. */
   values: readonly V[];
+  /** What it says, for whoever reads the schema. */
   words: string;
 }
 export interface YesNoField {
+  /** Which kind of field. */
   is: 'yes-no';
+  /** What it says, for whoever reads the schema. */
   words: string;
 }
 /** Always this value. */
 export interface ConstantField<V extends string | number = string | number> {
+  /** Which kind of field. */
   is: 'constant';
+  /** The one that is accepted. */
   value: V;
 }
 /** The same, or nothing. */
 export interface NullableField<F extends Field = Field> {
+  /** Which kind of field. */
   is: 'nullable';
+  /** What it is when it is there. */
   of: F;
 }
 export interface ListField<F extends Field = Field> {
+  /** Which kind of field. */
   is: 'list';
+  /** Of each entry. */
   of: F;
   /** Fewest and most entries. */
   least: number;
+  /** Most entries. */
   most: number;
+  /** What it says, for whoever reads the schema. */
   words: string;
 }
 /** Every field has to be there, and no other. */
 export interface ObjectField<O extends Readonly<Record<string, Field>> = Readonly<Record<string, Field>>> {
+  /** Which kind of field. */
   is: 'object';
+  /** By name. */
   fields: O;
+  /** What it says, for whoever reads the schema. */
   words: string;
 }
 /** One of several objects, told apart by their constant `kind`. */
 export interface KindsField<O extends Readonly<Record<string, ObjectField>> = Readonly<Record<string, ObjectField>>> {
+  /** Which kind of field. */
   is: 'kinds';
+  /** By kind. */
   of: O;
 }
 export type Field =

@@ -53,6 +53,7 @@ export function techniquesForLine(typed: TypedLine, techniques: Iterable<Techniq
 
 /** A step as typed, and what of the line has no place in it: told, never dropped. */
 export interface LineStep {
+  /** As it would be added. */
   step: Step;
   /** As it could have been typed: "10x", "60/min". */
   ignored: string[];

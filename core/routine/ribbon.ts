@@ -5,13 +5,21 @@ import type { Catalogue } from './technique.ts';
 
 /** A block of the ribbon: from when to when, and how far it rises above (right) and below (left) the centre line, 0–5. */
 export interface RibbonBlock {
+  /** Id of the step. */
   stepId: string;
+  /** Among all steps. */
   stepIndex: number;
+  /** From the start. */
   startSeconds: number;
+  /** From the start. */
   endSeconds: number;
+  /** Rank of pressure above the line, 0–5. */
   right: number;
+  /** Rank of pressure below the line, 0–5. */
   left: number;
+  /** How it is drawn. */
   kind: 'pressure' | 'midline' | 'breath' | 'plain';
+  /** Breaths; 0 in other blocks. */
   cycles: number;
 }
 interface RibbonPhase {
@@ -21,8 +29,11 @@ interface RibbonPhase {
   endSeconds: number;
 }
 export interface RibbonData {
+  /** In order of time. */
   blocks: RibbonBlock[];
+  /** Stretches of one phase, in order. */
   phases: RibbonPhase[];
+  /** Length of the whole. */
   totalSeconds: number;
 }
 

@@ -3,7 +3,9 @@ import type { OrderProfile } from './model.ts';
 
 /** A school of order: in which order the body is worked, how the work is framed, and in which words. */
 export interface School {
+  /** Kept for good. */
   id: string;
+  /** As it is shown. */
   name: string;
   /** What it does differently, in one line. */
   differs: string;
@@ -20,5 +22,6 @@ export interface School {
     /** What the hand does while it stays: "hold", "stay on the zone". */
     hold: string;
   };
+  /** On what ground. */
   source: string;
 }

@@ -16,7 +16,9 @@ import type { School } from './school.ts';
 
 /** A way of working. Its default step is what "add" puts into a routine. */
 export interface Technique {
+  /** Kept for good; stored routines name it. */
   id: string;
+  /** As it is shown. */
   name: string;
   /** Where it usually stands in a routine. */
   phase: Phase;
@@ -34,6 +36,7 @@ export interface Technique {
   places: readonly PlaceRef[];
   /** Contacts that may be used, the lighter one first. */
   contacts: readonly Contact[];
+  /** What the contact does. */
   motion: Motion;
   /** The way the contact goes, in words: "up and out", "straight in". */
   direction: string;
@@ -43,6 +46,7 @@ export interface Technique {
   words: readonly WorkWord[];
   /** Tool it is done with; null for the bare hand. */
   tool: Extract<ToolWord, 'roller' | 'ball' | 'probe' | 'microcurrent-device'> | null;
+  /** On dry skin, with a product, or either. */
   glide: Step['glide'];
   /** Complaints it is used for. */
   serves: readonly ComplaintKind[];
@@ -60,10 +64,13 @@ export interface Technique {
 
 /** All that the core needs to know about techniques, places and schools, handed in by the caller. */
 export interface Catalogue {
+  /** By id, in the order of the library. */
   techniques: ReadonlyMap<string, Technique>;
+  /** By id. */
   schools: ReadonlyMap<string, School>;
   /** Region of a place, null when it is unknown. */
   regionOf: (place: PlaceRef) => Region | null;
+  /** Name of a place, null when it is unknown. */
   placeName: (place: PlaceRef) => string | null;
 }
 

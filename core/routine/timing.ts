@@ -3,6 +3,7 @@ import { stepsOf, type Routine, type Step } from './model.ts';
 
 /** Seconds of a routine, read off its cue list. */
 export interface Totals {
+  /** Length of the whole. */
   totalSeconds: number;
   /** Whole length of each step with finding the place and changes, in step order. */
   stepSeconds: number[];

@@ -9,28 +9,40 @@ import { BOUNDS, LENGTHS, type SidePlan, type Stroke } from './model.ts';
 export interface TypedLine {
   /** What looks for a technique, point or muscle. */
   words: string[];
+  /** "firm". */
   pressure: Pressure | null;
+  /** "back feather". */
   pressureBack: Pressure | null;
+  /** "left", "each". */
   mode: SidePlan['mode'] | null;
+  /** "left first". */
   first: OneSide | null;
   /** More sets on one side, with the reason that makes the difference intended. */
   extra: { side: OneSide; sets: number; reason: string } | null;
+  /** "10x". */
   count: number | null;
   /** "5-30x": the most it may become. */
   most: number | null;
+  /** "60/min". */
   perMinute: number | null;
+  /** "10s". */
   holdSeconds: number | null;
   /** "until it softens ~40s 20-90". */
   open: { until: string; usualSeconds: number | null; leastSeconds: number | null; mostSeconds: number | null } | null;
+  /** "breath 4-6 x6". */
   breath: {
     phases: { what: 'in' | 'in-again' | 'hold' | 'out' | 'rest'; seconds: number }[];
     cycles: number | null;
   } | null;
+  /** "3 sets". */
   sets: number | null;
   /** Places on the way, at one place or along the path. */
   places: number | null;
+  /** "per place". */
   perPlace: boolean;
+  /** "both ways", "there and back", "one way". */
   stroke: 'both-ways' | 'to-and-fro' | 'one-way' | null;
+  /** "knuckle". */
   contact: Contact | null;
 }
 

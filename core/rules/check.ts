@@ -13,7 +13,7 @@ import { balance } from './kinds/balance.ts';
 import { budget } from './kinds/budget.ts';
 import { cap } from './kinds/cap.ts';
 import { care } from './kinds/care.ts';
-import { frame } from './kinds/frame.ts';
+import { framed } from './kinds/frame.ts';
 import { keepOff } from './kinds/keep-off.ts';
 import { load } from './kinds/load.ts';
 import { precedence } from './kinds/precedence.ts';
@@ -73,7 +73,7 @@ function said(rule: Rule, context: RuleContext): Said[] {
     case 'precedence':
       return precedence(rule, context);
     case 'frame':
-      return frame(rule, context);
+      return framed(rule, context);
     case 'balance':
       return balance(rule, context);
     case 'budget':

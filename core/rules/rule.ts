@@ -9,19 +9,27 @@ export type RuleSeverity = 'stop' | 'warn' | 'hint';
  * place by its id; what a technique is for is its role.
  */
 export interface Selector {
+  /** In any of these phases. */
   phase?: readonly Phase[];
+  /** In none of these phases. */
   notPhase?: readonly Phase[];
   /** Regions that the technique passes or that its path lies in. */
   region?: readonly Region[];
   /** Regions that only the technique names: a path may wander further. */
   works?: readonly Region[];
+  /** Regions that the technique must not name. */
   worksNot?: readonly Region[];
+  /** With this role. */
   role?: Role;
+  /** Without this role. */
   notRole?: Role;
+  /** Any of these motions. */
   motion?: readonly Motion[];
+  /** Any of these contacts. */
   contact?: readonly Contact[];
   /** Harder of the two pressures: at least so hard; at most so hard. Steps without pressure never match the first. */
   pressureFrom?: Pressure;
+  /** At most so hard. */
   pressureTo?: Pressure;
   /** Both sides at once. */
   bothSides?: true;
@@ -43,8 +51,11 @@ interface Common {
 
 /** Pressure at most so hard; `own` is the most of the technique itself. */
 export interface CapRule extends Common {
+  /** A cap. */
   kind: 'cap';
+  /** Steps it speaks of. */
   of: Selector;
+  /** Hardest that is free. */
   most: Pressure | 'own';
   /** What takes no more: "the side of the neck". */
   where: string;
@@ -52,32 +63,42 @@ export interface CapRule extends Common {
 
 /** What is never touched: places that are kept off, or both sides of something at once. */
 export interface KeepOffRule extends Common {
+  /** Something never touched. */
   kind: 'keep-off';
+  /** Places that are kept off, or both sides at once. */
   what: 'places' | 'both-sides';
+  /** Steps it speaks of. */
   of: Selector;
 }
 
 /** What has to come before or after what. */
 export interface PrecedenceRule extends Common {
+  /** An order. */
   kind: 'precedence';
   /**
    * first: no `these` after the first `those` (they are moved before it). before: some `these` before the first
    * `those`. after: some `these` after the last `those`.
    */
   form: 'first' | 'before' | 'after';
+  /** What comes first, before or after. */
   these: Selector;
+  /** What it is held against. */
   those: Selector;
   /** Compared only on what is the same: a muscle of the technique, or a muscle or region. */
   same: 'muscle' | 'place' | null;
   /** What is added where nothing of the kind is there; or the pressure that `those` get. */
   mend: { insert: Role } | { pressure: Pressure } | null;
+  /** What is said, with {these}, {those} and {pressure} put in. */
   title: string;
 }
 
 /** What is opened is closed: the stations that `opens` names are walked backward after the work, ending at `last`. */
 export interface FrameRule extends Common {
+  /** A frame round the work. */
   kind: 'frame';
+  /** Phases that open it. */
   opens: readonly Phase[];
+  /** Phases that may close it. */
   closes: readonly Phase[];
   /** Phases that are no work of their own. */
   around: readonly Phase[];
@@ -89,7 +110,9 @@ export interface FrameRule extends Common {
 
 /** Both sides get the same; what is intended is told. */
 export interface BalanceRule extends Common {
+  /** Balance of the sides. */
   kind: 'balance';
+  /** Whether they are even, or what of it is intended. */
   asks: 'even' | 'intended';
   /** Seconds by which the sides may differ without a word. */
   withinSeconds: number;
@@ -102,15 +125,21 @@ interface BudgetRule extends Common {
 
 /** So long at most, of one kind of contact without a break, or in one region in all. */
 export interface LoadRule extends Common {
+  /** A load on hands or skin. */
   kind: 'load';
+  /** Steps it counts. */
   of: Selector;
+  /** Without a break, or added up in a region. */
   asks: 'unbroken' | 'in-a-region';
+  /** Longest that is free. */
   mostSeconds: number;
 }
 
 /** What screening says today. */
 export interface CareRule extends Common {
+  /** What screening says. */
   kind: 'care';
+  /** What it took away, or asks care for. */
   effect: 'ban' | 'warn';
 }
 

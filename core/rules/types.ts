@@ -20,6 +20,7 @@ export type FixAction =
 export interface RuleFinding {
   /** Id of the rule. */
   rule: string;
+  /** How far it goes. */
   severity: RuleSeverity;
   /** Steps it is about, in order. */
   stepIds: string[];
@@ -27,6 +28,7 @@ export interface RuleFinding {
   title: string;
   /** Why it matters, plainly. */
   reason: string;
+  /** A change the program can make; null when there is none. */
   fix: { label: string; action: FixAction } | null;
 }
 
@@ -35,7 +37,9 @@ export type Said = Pick<RuleFinding, 'stepIds' | 'title' | 'fix'>;
 
 /** One step with what is known about its technique. */
 export interface Placed {
+  /** As it stands in the routine. */
   step: Step;
+  /** Its row. */
   technique: Technique;
   /** Among all steps of the routine. */
   index: number;
@@ -43,15 +47,21 @@ export interface Placed {
 
 /** Everything a rule may look at, worked out once for all of them. */
 export interface RuleContext {
+  /** As it is held against the rules. */
   routine: Routine;
   /** As the school of the routine and its own departure from it say. */
   order: OrderProfile;
+  /** All steps with their techniques. */
   steps: readonly Placed[];
+  /** The routine expanded. */
   cues: readonly Cue[];
+  /** Read off the cues. */
   totals: Totals;
+  /** Null where nobody was screened. */
   screening: Screening | null;
   /** What each step runs into, by its index. */
   breaches: readonly (readonly Breach[])[];
+  /** Techniques, places and schools. */
   catalogue: Catalogue;
 }
 

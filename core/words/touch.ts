@@ -1,6 +1,8 @@
 export const PLACE_KINDS = ['point', 'muscle', 'region', 'node', 'landmark', 'keep-off'] as const;
 export interface PlaceRef {
+  /** Which table it stands in. */
   kind: (typeof PLACE_KINDS)[number];
+  /** Of its row. */
   id: string;
 }
 

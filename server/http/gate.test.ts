@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { admit } from './gate.ts';
+import { admitRequest } from './gate.ts';
 
 const ask = (
   method: string,
@@ -8,7 +8,7 @@ const ask = (
   origins: string[] = [],
   protocol = 'http',
 ) => {
-  const out = admit({ method, headers: { origin, host }, protocol }, { origins });
+  const out = admitRequest({ method, headers: { origin, host }, protocol }, { origins });
   return 'origin' in out ? out.origin : out.status;
 };
 const HERE = 'http://127.0.0.1:4310';

@@ -30,7 +30,7 @@ function originOf({ headers: { host }, protocol }: Asked, { origins }: Pick<Sett
 }
 
 /** Why a request is refused before anybody looks at it, or the origin that it belongs to. */
-export function admit(asked: Asked, settings: Pick<Settings, 'origins'>): Refusal | { origin: string } {
+export function admitRequest(asked: Asked, settings: Pick<Settings, 'origins'>): Refusal | { origin: string } {
   if (!METHODS.includes(asked.method))
     return { status: 405, message: `${asked.method.slice(0, 20)} is not accepted; GET, HEAD and POST are.` };
   const origin = originOf(asked, settings);
@@ -46,7 +46,10 @@ export const gate =
   (settings: Settings) =>
   (request: Request, response: Response, next: NextFunction): void => {
     const { host, origin } = request.headers;
-    const admitted = admit({ method: request.method, headers: { host, origin }, protocol: request.protocol }, settings);
+    const admitted = admitRequest(
+      { method: request.method, headers: { host, origin }, protocol: request.protocol },
+      settings,
+    );
     if ('origin' in admitted) {
       response.locals.origin = admitted.origin;
       return next();

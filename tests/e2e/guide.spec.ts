@@ -135,3 +135,43 @@ test('without a routine it says what to do first', async ({ page }) => {
   await page.getByRole('link', { name: 'Guide' }).click();
   await expect(page.getByText('There is no routine to guide yet')).toBeVisible();
 });
+
+test('a test inside a routine asks for its reading and keeps it', async ({ page }) => {
+  await openPractice(page);
+  await addClient(page);
+  await toCompose(page);
+  await addStep(page, 'temple circles');
+  await saved(page);
+  const save = page.url().replace('/compose', '/save');
+  const headers = { origin: new URL(page.url()).origin };
+  const stored = async () => {
+    const answer = await page.request.post(save, {
+      headers,
+      data: { saveId: 'which-version', expectedVersion: 999, patch: { kind: 'stage', stage: 'screen' } },
+    });
+    return (
+      (await answer.json()) as { visit: { version: number; routine: { items: { dose: { parts: object[] } }[] } } }
+    ).visit;
+  };
+  const { version, routine } = await stored();
+  routine.items[0]!.dose.parts = [{ kind: 'test', measure: 'opening-mm', place: '', seconds: 60 }];
+  const put = await page.request.post(save, {
+    headers,
+    data: { saveId: 'with-a-test', expectedVersion: version, patch: { kind: 'routine', routine } },
+  });
+  expect(put.status()).toBe(200);
+  await page.goto(page.url().replace('/compose', '/guide'));
+  await page.getByRole('button', { name: 'Start' }).click();
+  const field = page.getByLabel('Opening, comfortable, mm');
+  await field.fill('91');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('0 to 90 mm is accepted')).toBeVisible();
+  await field.fill('41,5');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByText('Kept: 41.5 mm')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.locator('h1').click();
+  await page.keyboard.press('ArrowRight');
+  await page.getByRole('button', { name: 'Record' }).click();
+  await expect(page.getByLabel('Opening, comfortable', { exact: false }).first()).toHaveValue('41.5');
+});

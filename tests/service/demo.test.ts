@@ -8,7 +8,7 @@ import { CATALOGUE } from '../../reference/catalogue.ts';
 import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
 import { checkPassword } from '../../server/db/queries/accounts.server.ts';
 import { listClients } from '../../server/db/queries/clients.server.ts';
-import { coursesOf, coursesToLookAt } from '../../server/db/queries/courses.server.ts';
+import { storedCourses, coursesToLookAt } from '../../server/db/queries/courses.server.ts';
 import {
   findVisit,
   openReferrals,
@@ -28,7 +28,7 @@ afterAll(closeDatabase);
 
 const verdict = async (name: string, kind: string, side?: string) => {
   const { rows } = await listClients(practiceId, { find: name, sort: 'name', descending: false, page: 1, pageSize: 1 });
-  return (await coursesOf(practiceId, [rows[0]!.id])).find((c) => c.kind === kind && (!side || c.side === side))!;
+  return (await storedCourses(practiceId, [rows[0]!.id])).find((c) => c.kind === kind && (!side || c.side === side))!;
 };
 
 describe('the demo practice', () => {

@@ -159,6 +159,7 @@ const GOOD_FORMS: Record<string, Record<string, string>> = {
     'pressures[0]': 'firm',
     advice: 'Medium at most.',
   },
+  '/practice/school': { school: 'top-down' },
   '/practice/texts': { kind: 'scope', version: '0', body: 'We work with our hands and send on the rest.' },
   '/routines/:templateId': { name: 'Calm', version: '1' },
   '/visits/:visitId/compose': { name: 'Kept', routine: JSON.stringify(routine) },
@@ -195,8 +196,16 @@ const GOOD_JSON: Record<string, Record<string, unknown>[]> = {
     { kind: 'stage', stage: 'assess' },
   ].map((patch) => ({ saveId: 'fuzz-save-id', expectedVersion: 1, patch })),
   '/visits/:visitId/run': [
-    { kind: 'open' },
+    { kind: 'open', runId: randomUUID() },
     { kind: 'events', runId: randomUUID(), events: [{ id: 'event-one', kind: 'start', atMs: 1 }], nowMs: 5 },
+    {
+      kind: 'events',
+      runId: randomUUID(),
+      events: [
+        { id: 'event-two', kind: 'reading', atMs: 1, measure: 'opening-mm', place: '', side: 'midline', value: 41 },
+      ],
+      nowMs: 5,
+    },
   ],
   '/visits/:visitId/override': [{ caution: 'pregnancy', reason: 'Past the sixth week, agreed.', password: 'x' }],
   '/visits/:visitId/photo/:photoId': [{ do: 'mark', version: 1, landmarks: {} }, { do: 'erase' }],
@@ -338,6 +347,9 @@ test(`${REQUESTS} odd requests over all ${PATTERNS.length} addresses`, async () 
   for (let i = 0; i < 6; i++) visitId.push(await me.startVisit(clientId[i % 2]!));
   const kept = await me.form(`/visits/${visitId[0]}/compose`, { name: 'Calm', routine: JSON.stringify(routine) });
   expect(kept.status).toBe(200);
+  // Each thing that is counted in the end is made at least once, whatever the odd requests come to.
+  for (const path of ['/practice', '/practice/products'])
+    expect((await me.form(path, GOOD_FORMS[path]!)).status).toBe(302);
   const owner = connect(databaseUrl, null);
   const [[template]] = (await owner.query('select id from templates')) as [{ id: string }[], unknown];
 
@@ -457,7 +469,7 @@ test('60 MB in pieces are not read to the end, and 100 000 steps are counted bef
   const body = JSON.stringify({
     saveId: 'many-steps',
     expectedVersion: 1,
-    patch: { kind: 'routine', routine: { ...routine, steps: Array(100_000).fill(0) } },
+    patch: { kind: 'routine', routine: { ...routine, items: Array(100_000).fill(0) } },
   });
   const answer = await me.send(`/visits/${visit}/save`, {
     method: 'POST',

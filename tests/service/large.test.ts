@@ -5,7 +5,7 @@ import { database } from '../../server/db/connection.ts';
 import { auditTrail, checkTrail } from '../../server/db/queries/audit.server.ts';
 import { besideVisit } from '../../server/db/queries/beside-visit.server.ts';
 import { findClient, findClientsByName, listClients } from '../../server/db/queries/clients.server.ts';
-import { coursesOf, coursesToLookAt, refreshOutdatedCourses } from '../../server/db/queries/courses.server.ts';
+import { storedCourses, coursesToLookAt, refreshOutdatedCourses } from '../../server/db/queries/courses.server.ts';
 import { latestMeasures, measuredClients } from '../../server/db/queries/measures.server.ts';
 import {
   endsOfClient,
@@ -91,7 +91,7 @@ const PAGES: [string, (p: string) => Promise<unknown>][] = [
       await coursesToLookAt(p, now, 30),
       await openReferrals(p),
       await reviewsDue(p, '2099-01-01', 30),
-      await coursesOf(
+      await storedCourses(
         p,
         (await visitsBetween(p, day.from, day.to)).map((v) => v.clientId),
       ),

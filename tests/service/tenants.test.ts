@@ -2,7 +2,7 @@ import type { Client } from '../../core/record/index.ts';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { findClient, findClientsByName, listClients, updateClient } from '../../server/db/queries/clients.server.ts';
-import { coursesOf, coursesToLookAt } from '../../server/db/queries/courses.server.ts';
+import { storedCourses, coursesToLookAt } from '../../server/db/queries/courses.server.ts';
 import {
   endsOfClient,
   ratingsOfClient,
@@ -91,7 +91,7 @@ describe('reading another practice’s rows finds nothing', () => {
     expect([
       await findClientsByName(p, 'noor', 9),
       await listTemplates(p),
-      await coursesOf(p, [client.id]),
+      await storedCourses(p, [client.id]),
       await openReferrals(p),
     ]).toEqual([[], [], [], []]);
     expect([await reviewsDue(p, '2099-01-01'), await coursesToLookAt(p, new Date(), 9)]).toEqual([

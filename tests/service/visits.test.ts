@@ -1,7 +1,7 @@
 import { type Client, EMPTY_RECORD, type ReadingEntry, type VisitPatch } from '../../core/record/index.ts';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
-import { coursesOf } from '../../server/db/queries/courses.server.ts';
+import { storedCourses } from '../../server/db/queries/courses.server.ts';
 import { readingsOfVisit } from '../../server/db/queries/readings.server.ts';
 import { saveVisit } from '../../server/db/queries/save-visit.server.ts';
 import {
@@ -222,13 +222,13 @@ describe('readings', () => {
       value,
     });
     await write(1, { kind: 'readings', entries: [rate('before', 6), rate('after', 3)] });
-    expect((await coursesOf(tenant.practiceId, [client.id])).map((c) => c.recent)).toEqual([[6]]);
+    expect((await storedCourses(tenant.practiceId, [client.id])).map((c) => c.recent)).toEqual([[6]]);
     await write(2, { kind: 'readings', entries: [{ ...rate('before', 6), value: null }] });
-    expect(await coursesOf(tenant.practiceId, [client.id])).toEqual([]);
+    expect(await storedCourses(tenant.practiceId, [client.id])).toEqual([]);
     await write(3, { kind: 'readings', entries: [rate('before', 5)] });
     await asOwner('update complaints set closed = true where id = :id', { id: jaw.id });
-    expect(await coursesOf(tenant.practiceId, [client.id])).toEqual([]);
-    expect(await coursesOf(tenant.practiceId, [])).toEqual([]);
+    expect(await storedCourses(tenant.practiceId, [client.id])).toEqual([]);
+    expect(await storedCourses(tenant.practiceId, [])).toEqual([]);
   });
 });
 

@@ -1,3 +1,4 @@
+import type { CourseRatings } from '../../../core/record';
 import { MEASURES, REGISTRY, type MeasureKey } from '../../../core/measures';
 import {
   courseReason,
@@ -14,7 +15,7 @@ import { complaintName, roundHalfAway } from '../../../core/words';
 import { Link, useRouteLoaderData } from 'react-router';
 import { MUSCLES } from '../../../reference/facts/muscles';
 import { scoresOfClient } from '../../../server/db/queries/scores.server';
-import { endsOfClient, ratingsOfClient, type CourseRatings } from '../../../server/db/queries/readings.server';
+import { endsOfClient, ratingsOfClient } from '../../../server/db/queries/readings.server';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { CourseChart } from '../../parts/course/course-chart';
 import { requirePractitioner } from '../../../server/access/session.server';

@@ -2,7 +2,7 @@ import type { FrameRule } from '../rule.ts';
 import { nameOf, type Placed, type RuleContext, type Said } from '../types.ts';
 
 /** What is opened is closed in reverse, and the closing ends where the opening began. */
-export function frame(rule: FrameRule, { steps }: RuleContext): Said[] {
+export function framed(rule: FrameRule, { steps }: RuleContext): Said[] {
   const isLast = (p: Placed | undefined): boolean => !!p && p.technique.roles.some((r) => rule.last.includes(r));
   if (rule.asks === 'end') {
     const closing = steps.filter((p) => rule.closes.includes(p.technique.phase));

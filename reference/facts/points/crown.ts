@@ -1,8 +1,8 @@
-import { point } from './define.ts';
+import { pointRow } from './define.ts';
 
 /** Points best seen from above, and those of throat, collarbone and chest. */
 export const CROWN_POINTS = [
-  point(
+  pointRow(
     'BL7',
     'Tongtian',
     'reaching the sky',
@@ -24,7 +24,7 @@ export const CROWN_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'ST12',
     'Quepen',
     'empty basin',
@@ -43,7 +43,7 @@ export const CROWN_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'ST13',
     'Qihu',
     'breath door',
@@ -62,7 +62,7 @@ export const CROWN_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'GV20',
     'Baihui',
     'hundred meetings',
@@ -81,7 +81,7 @@ export const CROWN_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'CV22',
     'Tiantu',
     'heaven’s chimney',
@@ -105,7 +105,7 @@ export const CROWN_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'EX-HN1.front',
     'Sishencong',
     'four alert spirits',
@@ -124,7 +124,7 @@ export const CROWN_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'EX-HN1.back',
     'Sishencong',
     'four alert spirits',
@@ -143,7 +143,7 @@ export const CROWN_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'EX-HN1.side',
     'Sishencong',
     'four alert spirits',

@@ -7,7 +7,7 @@ import type { Region } from '../../../core/words/index.ts';
  * position itself is computed. Sentences are the product's own; what tradition uses a point for is tradition, not
  * evidence. A row marked from-memory is to be verified against the standard.
  */
-export const point = (
+export const pointRow = (
   id: string,
   name: string,
   gloss: string,

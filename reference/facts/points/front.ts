@@ -1,8 +1,8 @@
-import { point } from './define.ts';
+import { pointRow } from './define.ts';
 
 /** Points best seen from the front. */
 export const FRONT_POINTS = [
-  point(
+  pointRow(
     'BL1',
     'Jingming',
     'clear-sighted eyes',
@@ -22,7 +22,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'BL2',
     'Cuanzhu',
     'gathered bamboo',
@@ -41,7 +41,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'BL3',
     'Meichong',
     'brow surge',
@@ -60,7 +60,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'BL4',
     'Qucha',
     'deviating turn',
@@ -80,7 +80,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'GB1',
     'Tongziliao',
     'pupil hollow',
@@ -103,7 +103,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'GB14',
     'Yangbai',
     'yang brightness',
@@ -122,7 +122,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'GB15',
     'Toulinqi',
     'head, near to tears',
@@ -141,7 +141,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'ST1',
     'Chengqi',
     'tear container',
@@ -160,7 +160,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'ST2',
     'Sibai',
     'four whites',
@@ -179,7 +179,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'ST3',
     'Juliao',
     'great hollow',
@@ -198,7 +198,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'ST4',
     'Dicang',
     'earth granary',
@@ -217,7 +217,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'ST8',
     'Touwei',
     'head corner',
@@ -236,7 +236,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'ST9',
     'Renying',
     'man’s welcome',
@@ -255,7 +255,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'LI18',
     'Futu',
     'beside the prominence',
@@ -274,7 +274,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'LI19',
     'Kouheliao',
     'mouth grain hollow',
@@ -294,7 +294,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'LI20',
     'Yingxiang',
     'welcoming fragrance',
@@ -314,7 +314,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'SI18',
     'Quanliao',
     'cheekbone hollow',
@@ -333,7 +333,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'TE23',
     'Sizhukong',
     'silk-bamboo hollow',
@@ -356,7 +356,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'GV23',
     'Shangxing',
     'upper star',
@@ -375,7 +375,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'GV24',
     'Shenting',
     'spirit court',
@@ -394,7 +394,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'GV25',
     'Suliao',
     'plain hollow',
@@ -413,7 +413,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'GV26',
     'Shuigou',
     'water trough',
@@ -432,7 +432,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'GV27',
     'Duiduan',
     'lip tip',
@@ -451,7 +451,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'CV23',
     'Lianquan',
     'ridge spring',
@@ -470,7 +470,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'CV24',
     'Chengjiang',
     'fluid receiver',
@@ -489,7 +489,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'EX-HN3',
     'Yintang',
     'seal hall',
@@ -508,7 +508,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'EX-HN4',
     'Yuyao',
     'fish waist',
@@ -527,7 +527,7 @@ export const FRONT_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'EX-HN8',
     'Shangyingxiang',
     'upper welcoming fragrance',

@@ -1,8 +1,8 @@
-import { point } from './define.ts';
+import { pointRow } from './define.ts';
 
 /** Points of hand and forearm, and the two of the leg that have words only. */
 export const LIMB_POINTS = [
-  point(
+  pointRow(
     'LI4',
     'Hegu',
     'joining valley',
@@ -21,7 +21,7 @@ export const LIMB_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'PC6',
     'Neiguan',
     'inner gate',
@@ -40,7 +40,7 @@ export const LIMB_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'PC8',
     'Laogong',
     'labour palace',
@@ -60,7 +60,7 @@ export const LIMB_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'HT7',
     'Shenmen',
     'spirit gate',
@@ -79,7 +79,7 @@ export const LIMB_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'LU7',
     'Lieque',
     'broken sequence',
@@ -99,7 +99,7 @@ export const LIMB_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'SI3',
     'Houxi',
     'back stream',
@@ -118,7 +118,7 @@ export const LIMB_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'EX-UE9.1',
     'Baxie',
     'eight evils',
@@ -137,7 +137,7 @@ export const LIMB_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'EX-UE9.2',
     'Baxie',
     'eight evils',
@@ -156,7 +156,7 @@ export const LIMB_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'EX-UE9.3',
     'Baxie',
     'eight evils',
@@ -175,7 +175,7 @@ export const LIMB_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'EX-UE9.4',
     'Baxie',
     'eight evils',
@@ -194,7 +194,7 @@ export const LIMB_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'LR3',
     'Taichong',
     'great surge',
@@ -213,7 +213,7 @@ export const LIMB_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'ST36',
     'Zusanli',
     'leg three miles',

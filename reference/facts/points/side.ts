@@ -1,8 +1,8 @@
-import { point } from './define.ts';
+import { pointRow } from './define.ts';
 
 /** Points best seen from the side or from behind. */
 export const SIDE_POINTS = [
-  point(
+  pointRow(
     'BL9',
     'Yuzhen',
     'jade pillow',
@@ -21,7 +21,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'BL10',
     'Tianzhu',
     'pillar of heaven',
@@ -41,7 +41,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'GB2',
     'Tinghui',
     'meeting of hearing',
@@ -65,7 +65,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'GB3',
     'Shangguan',
     'upper gate',
@@ -84,7 +84,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'GB4',
     'Hanyan',
     'jaw easing',
@@ -103,7 +103,7 @@ export const SIDE_POINTS = [
       mark: 'from-memory',
     },
   ),
-  point(
+  pointRow(
     'GB5',
     'Xuanlu',
     'suspended skull',
@@ -122,7 +122,7 @@ export const SIDE_POINTS = [
       mark: 'from-memory',
     },
   ),
-  point(
+  pointRow(
     'GB6',
     'Xuanli',
     'suspended hair’s breadth',
@@ -141,7 +141,7 @@ export const SIDE_POINTS = [
       mark: 'from-memory',
     },
   ),
-  point(
+  pointRow(
     'GB7',
     'Qubin',
     'curve of the temple hair',
@@ -160,7 +160,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'GB8',
     'Shuaigu',
     'leading valley',
@@ -179,7 +179,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'GB12',
     'Wangu',
     'mastoid bone',
@@ -198,7 +198,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'GB20',
     'Fengchi',
     'wind pool',
@@ -217,7 +217,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'GB21',
     'Jianjing',
     'shoulder well',
@@ -236,7 +236,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'ST5',
     'Daying',
     'great welcome',
@@ -255,7 +255,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'ST6',
     'Jiache',
     'jaw carriage',
@@ -274,7 +274,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'ST7',
     'Xiaguan',
     'lower gate',
@@ -299,7 +299,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'SI17',
     'Tianrong',
     'heaven’s countenance',
@@ -323,7 +323,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'SI19',
     'Tinggong',
     'palace of hearing',
@@ -342,7 +342,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'TE16',
     'Tianyou',
     'window of heaven',
@@ -361,7 +361,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'TE17',
     'Yifeng',
     'wind screen',
@@ -380,7 +380,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'TE20',
     'Jiaosun',
     'ear-corner branch',
@@ -399,7 +399,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'TE21',
     'Ermen',
     'ear door',
@@ -418,7 +418,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'TE22',
     'Erheliao',
     'ear harmony hollow',
@@ -437,7 +437,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'GV15',
     'Yamen',
     'mute’s gate',
@@ -456,7 +456,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'GV16',
     'Fengfu',
     'wind mansion',
@@ -475,7 +475,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'EX-HN5',
     'Taiyang',
     'great yang',
@@ -499,7 +499,7 @@ export const SIDE_POINTS = [
       mark: 'sure',
     },
   ),
-  point(
+  pointRow(
     'EX-HN14',
     'Yiming',
     'screened light',
@@ -518,7 +518,7 @@ export const SIDE_POINTS = [
       mark: 'from-memory',
     },
   ),
-  point(
+  pointRow(
     'EX-HN-Anmian',
     'Anmian',
     'peaceful sleep',

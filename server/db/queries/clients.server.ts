@@ -1,4 +1,4 @@
-import type { Client, Complaint } from '../../../core/record/index.ts';
+import type { Client, ClientSort, Complaint } from '../../../core/record/index.ts';
 import type { ComplaintKind, Side } from '../../../core/words/index.ts';
 import { Op, QueryTypes, type Transaction } from 'sequelize';
 import { database } from '../connection.ts';
@@ -21,8 +21,6 @@ export interface ClientRow {
   visits: number;
   lastVisitAt: string | null;
 }
-export const CLIENT_SORTS = ['name', 'last', 'visits'] as const;
-export type ClientSort = (typeof CLIENT_SORTS)[number];
 
 /** Sorting by visits needs them of every client found; by name, only of those shown. */
 const ORDER: Record<ClientSort, string> = { name: 'lower(c.name)', last: 'v.last', visits: 'v.visits' };

@@ -68,14 +68,16 @@ const COLUMNS = `s.client_id as "clientId", c.name as "clientName", s.complaint_
 const FROM = `course_states s join complaints k on k.id = s.complaint_id and k.practice_id = s.practice_id and not k.closed join clients c on c.id = s.client_id and c.practice_id = s.practice_id`;
 
 /** Courses of some clients, each in the order of their complaints. */
-export const coursesOf = byPractice(async (practiceId: string, clientIds: readonly string[]): Promise<CourseOf[]> => {
-  const ids = clientIds.filter(isUuid);
-  if (!ids.length) return [];
-  return database().query<CourseOf>(
-    `select ${COLUMNS} from ${FROM} where s.practice_id = :practiceId and s.client_id in (:ids) and s.ratings > 0 order by k.position`,
-    { replacements: { practiceId, ids }, type: QueryTypes.SELECT },
-  );
-});
+export const storedCourses = byPractice(
+  async (practiceId: string, clientIds: readonly string[]): Promise<CourseOf[]> => {
+    const ids = clientIds.filter(isUuid);
+    if (!ids.length) return [];
+    return database().query<CourseOf>(
+      `select ${COLUMNS} from ${FROM} where s.practice_id = :practiceId and s.client_id in (:ids) and s.ratings > 0 order by k.position`,
+      { replacements: { practiceId, ids }, type: QueryTypes.SELECT },
+    );
+  },
+);
 
 /** Courses that may need a look now, worse first and the latest first, at most so many; and how many there are. */
 export const coursesToLookAt = byPractice(

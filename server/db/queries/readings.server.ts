@@ -1,3 +1,4 @@
+import type { CourseRatings } from '../../../core/record/index.ts';
 import type { EarlierReadings, MeasureKey, Reading } from '../../../core/measures/index.ts';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { database } from '../connection.ts';
@@ -49,15 +50,6 @@ export const readingsBefore = byPractice(
   },
 );
 
-/** Ratings of one complaint as a course needs them: lists that belong together by their places, oldest first. */
-export interface CourseRatings {
-  complaintId: string;
-  /** Milliseconds since 1970. */
-  atMs: number[];
-  values: number[];
-  /** One letter each: s studio, h home, i imported. */
-  sources: string;
-}
 /** Ratings of one complaint that a course is drawn from, at most: the latest. A rating a day for five years. */
 const MOST_RATINGS = 2000;
 
