@@ -1,5 +1,5 @@
 import { preparationFor } from '../../../../core/limits';
-import type { MeasureKey } from '../../../../core/measures';
+import { MEASURES, type MeasureKey } from '../../../../core/measures';
 import type { Routine } from '../../../../core/routine';
 import { useMemo } from 'react';
 import { CATALOGUE } from '../../../../reference/catalogue';
@@ -34,9 +34,13 @@ export function VisitPlayer({ routine, open, again }: { routine: Routine; open: 
         avoid: product.findings.filter((f) => f.severity === 'avoid').map((f) => `${product.chosen!.name}: ${f.words}`),
       }}
       after={{ label: 'Record', onGo: () => goTo('record') }}
-      onReading={({ measure, place, side, value }) =>
-        setReading({ measure: measure as MeasureKey, complaintId: null, place, side, phase: 'after', value })
-      }
+      onReading={({ measure, place, side, value }) => {
+        const { belongs } = MEASURES[measure as MeasureKey];
+        // What belongs to a complaint is rated in Record, where the complaint is named.
+        if (belongs === 'complaint') return;
+        const of = belongs === 'client' ? ({ place: '', side: 'midline' } as const) : { place, side };
+        setReading({ measure: measure as MeasureKey, complaintId: null, ...of, phase: 'after', value });
+      }}
     />
   );
 }
