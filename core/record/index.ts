@@ -21,8 +21,9 @@ export {
 } from './visit.ts';
 // What is worked on, and each change to it.
 export { withPatch, workingOf, type Working } from './working.ts';
+export { referralOf, refusalOf } from './allow.ts';
 export { inverseOf } from './inverse.ts';
-export { joined, leftOf, type ReadingEntry, type SaveResult, type VisitPatch } from './patch.ts';
+export { joined, leftOf, readPatch, type ReadingEntry, type SaveResult, type VisitPatch } from './patch.ts';
 // What is found, taken and agreed.
 export {
   checkedFindings,

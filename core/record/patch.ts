@@ -5,7 +5,7 @@ import {
   type Reading,
   type ReadingPhase,
 } from '../measures/index.ts';
-import type { Routine } from '../routine/index.ts';
+import { readRoutine, type Routine } from '../routine/index.ts';
 import type { Side } from '../words/index.ts';
 import type { Findings } from './findings.ts';
 import type { TakenScore } from './score.ts';
@@ -67,3 +67,10 @@ export function leftOf(earlier: VisitPatch, later: VisitPatch): VisitPatch | nul
   const entries = earlier.entries.filter((e) => !later.entries.some((l) => sameReading(e, l)));
   return entries.length ? { kind: 'readings', entries } : null;
 }
+
+/**
+ * A change as an earlier form of the application may have left it on a device, in the present form.
+ * @throws InputError when it holds a routine that cannot be read.
+ */
+export const readPatch = (patch: VisitPatch): VisitPatch =>
+  patch.kind === 'routine' ? { ...patch, routine: readRoutine(patch.routine) } : patch;

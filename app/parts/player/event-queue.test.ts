@@ -21,10 +21,10 @@ describe('events of a run', () => {
       async (events) => (taken.push(events.map((e) => e.id)), events.map((e) => e.id)),
       () => {},
     );
-    queue.add(event('a'));
-    expect(JSON.parse(store.get('velvet-run-run-1')!)).toMatchObject({ events: [{ id: 'a' }] });
+    queue.add(event('event-00a'));
+    expect(JSON.parse(store.get('velvet-run-run-1')!)).toMatchObject({ events: [{ id: 'event-00a' }] });
     await vi.waitFor(() => expect(queue.unsent).toEqual([]));
-    expect(taken).toEqual([['a']]);
+    expect(taken).toEqual([['event-00a']]);
   });
   test('survive a reload: a new queue of the same run finds them', async () => {
     const silent = new EventQueue(
@@ -32,7 +32,7 @@ describe('events of a run', () => {
       async () => null,
       () => {},
     );
-    silent.add(event('a'));
+    silent.add(event('event-00a'));
     await silent.flush();
     silent.alive(77);
     const after = new EventQueue(
@@ -40,9 +40,31 @@ describe('events of a run', () => {
       async (events) => events.map((e) => e.id),
       () => {},
     );
-    expect([after.unsent.map((e) => e.id), after.aliveMs]).toEqual([['a'], 77]);
+    expect([after.unsent.map((e) => e.id), after.aliveMs]).toEqual([['event-00a'], 77]);
     await after.flush();
     expect(after.unsent).toEqual([]);
+  });
+  test('what an earlier form of the application left is read in the present one', () => {
+    store.set(
+      'velvet-run-run-1',
+      JSON.stringify({
+        aliveMs: 5,
+        events: [
+          { id: 'event-001', kind: 'harden', atMs: 1 },
+          { id: 'event-002', kind: 'note', atMs: 2, text: 'warm' },
+          7,
+        ],
+      }),
+    );
+    const queue = new EventQueue(
+      'run-1',
+      async () => null,
+      () => {},
+    );
+    expect(queue.unsent).toEqual([
+      { id: 'event-001', kind: 'firmer', atMs: 1 },
+      { id: 'event-002', kind: 'note', atMs: 2, words: 'warm' },
+    ]);
   });
   test('only what the server took is forgotten', async () => {
     let first = true;
@@ -51,8 +73,8 @@ describe('events of a run', () => {
       async (events) => (first ? ((first = false), [events[0]!.id]) : events.map((e) => e.id)),
       () => {},
     );
-    queue.add(event('a'));
-    queue.add(event('b'));
+    queue.add(event('event-00a'));
+    queue.add(event('event-00b'));
     await vi.waitFor(() => expect(queue.unsent).toEqual([]));
   });
   test('to flush while a sending is under way waits for its answer', async () => {
@@ -62,12 +84,12 @@ describe('events of a run', () => {
       () => new Promise((done) => (answer = done)),
       () => {},
     );
-    queue.add(event('a'));
+    queue.add(event('event-00a'));
     let settled = false;
     const flushed = queue.flush().then(() => (settled = true));
     await Promise.resolve();
     expect([settled, queue.unsent.length]).toEqual([false, 1]);
-    answer(['a']);
+    answer(['event-00a']);
     await flushed;
     expect(queue.unsent).toEqual([]);
   });
@@ -76,7 +98,7 @@ describe('events of a run', () => {
       'run-1',
       async () => null,
       () => {},
-    ).add(event('a'));
+    ).add(event('event-00a'));
     expect(
       new EventQueue(
         'run-2',
@@ -106,7 +128,7 @@ describe('events of a run', () => {
         'run-1',
         async () => [],
         () => {},
-      ).add(event('a')),
+      ).add(event('event-00a')),
     ).not.toThrow();
   });
   test('forgetting waits until all is sent', async () => {
@@ -115,7 +137,7 @@ describe('events of a run', () => {
       async () => null,
       () => {},
     );
-    queue.add(event('a'));
+    queue.add(event('event-00a'));
     await queue.flush();
     queue.forget();
     expect(store.has('velvet-run-run-1')).toBe(true);

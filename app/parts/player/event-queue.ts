@@ -1,4 +1,5 @@
-import type { GuideEvent } from '../../../core/guide';
+import { readGuideEvent, type GuideEvent } from '../../../core/guide';
+import { InputError } from '../../../core/words';
 
 interface Kept {
   events: GuideEvent[];
@@ -7,9 +8,21 @@ interface Kept {
 }
 const keyOf = (runId: string) => `velvet-run-${runId}`;
 
+/** One that cannot be read would never be taken either. */
+function inPresentForm(event: unknown): GuideEvent[] {
+  try {
+    return [readGuideEvent(event)];
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return [];
+  }
+}
+
 function read(runId: string): Kept {
   try {
-    return JSON.parse(localStorage.getItem(keyOf(runId)) ?? '') as Kept;
+    const kept = JSON.parse(localStorage.getItem(keyOf(runId)) ?? '') as Kept;
+    // An earlier form of the application may have left them.
+    return { aliveMs: kept.aliveMs, events: kept.events.flatMap(inPresentForm) };
   } catch {
     return { events: [], aliveMs: 0 };
   }

@@ -1,7 +1,5 @@
-import { stepsOf } from '../../../core/routine';
+import { referralOf, refusalOf, type VisitPatch } from '../../../core/record';
 import { checkedAnswers, measureOf } from '../../../core/measures';
-import { newlyBanned, type Screening } from '../../../core/limits';
-import type { Referral, Visit, VisitPatch } from '../../../core/record';
 import { data } from 'react-router';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { saveVisit } from '../../../server/db/queries/save-visit.server';
@@ -32,7 +30,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     who,
     visit.id,
     { saveId: input.value.saveId, expectedVersion: input.value.expectedVersion, patch },
-    (locked) => refusal(locked, screened(locked), patch),
+    (locked) => refusalOf(locked, patch, screened(locked), CATALOGUE),
   );
   return data(result, { status: STATUS[result.result] });
 }
@@ -46,29 +44,4 @@ function cleaned(patch: VisitPatch): VisitPatch {
   if (patch.kind === 'answers' && patch.answers)
     return { ...patch, answers: checkedAnswers(measureOf(patch.measure)!, patch.answers) };
   return patch;
-}
-
-function referralOf({ hits }: Screening): Referral {
-  const cautions = hits['refer-out'];
-  return {
-    cautions: cautions.map((c) => c.key),
-    seeWho: [...new Set(cautions.map((c) => c.seeWho))].join(' '),
-    outcome: null,
-    outcomeOn: null,
-  };
-}
-
-/** What the screening forbids is forbidden here too, whatever the screen let through. */
-function refusal(visit: Visit, screening: Screening, patch: VisitPatch): string | null {
-  if (patch.kind === 'stage') {
-    if (patch.stage === 'stopped') return screening.mustStop ? null : 'Only a red flag stops a visit.';
-    if (patch.stage !== 'screen' && patch.stage !== 'postponed' && screening.mustStop)
-      return 'A red flag was answered yes: this visit does not go on.';
-    return null;
-  }
-  if (patch.kind !== 'routine') return null;
-  const unknown = stepsOf(patch.routine).find((s) => !CATALOGUE.techniques.has(s.technique));
-  if (unknown) return `The technique "${unknown.technique}" is not known.`;
-  const banned = newlyBanned(patch.routine, visit.routine, screening, CATALOGUE);
-  return banned && `${CATALOGUE.techniques.get(banned.step.technique)!.name} cannot be added. ${banned.reason}`;
 }

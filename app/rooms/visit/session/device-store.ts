@@ -1,4 +1,6 @@
 import { del, entries, set } from 'idb-keyval';
+import { readPatch } from '../../../../core/record';
+import { InputError } from '../../../../core/words';
 import type { Kept } from './save-queue';
 
 /** Writes of a visit that were not acknowledged, as they lie on the device. */
@@ -58,6 +60,16 @@ export interface DevicePlace {
   keep: (kept: Kept) => void;
 }
 
+/** What an earlier form of the application left; a routine that nobody can read any more was never more than a draft. */
+function inPresentForm(write: Kept['writes'][number]): Kept['writes'] {
+  try {
+    return [{ ...write, patch: readPatch(write.patch) }];
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return [];
+  }
+}
+
 /** Takes a place for a visit, with what the oldest page that is gone left in its own. */
 export async function placeOnDevice(
   about: Pick<OnDevice, 'visitId' | 'practitionerId' | 'clientName'>,
@@ -67,7 +79,8 @@ export async function placeOnDevice(
   let found: OnDevice | null = null;
   for (const one of before) {
     if (!(await hold(one.key))) continue;
-    ({ key: own, kept: found } = one);
+    own = one.key;
+    found = { ...one.kept, writes: one.kept.writes.flatMap(inPresentForm) };
     break;
   }
   if (!found) await hold(own);
