@@ -69,14 +69,18 @@ describe('what was done can be taken back', () => {
         let state = start;
         let history: History<'assess'> = {};
         const apply = (patch: VisitPatch) => (state = withPatch(state, patch, 'v', 'now'));
+        const states = [plain(state)];
         for (const patch of patches) {
           history = noted(history, 'assess', { patch, inverse: inverseOf(patch, state, NOTHING)! });
           apply(patch);
+          states.push(plain(state));
         }
         const after = plain(state);
         for (let done = nextUndo(history, 'assess'); done; done = nextUndo(history, 'assess')) {
           apply(done.inverse);
           history = undone(history, 'assess');
+          states.pop();
+          expect(plain(state)).toEqual(states.at(-1));
         }
         expect(plain(state)).toEqual(plain(start));
         for (let done = nextRedo(history, 'assess'); done; done = nextRedo(history, 'assess')) {
