@@ -126,6 +126,8 @@ test('entries that could not be written survive a closed page; it is told on ret
   ).toBeVisible();
   await later.getByRole('link', { name: 'Open the visit to write them' }).click();
   await later.waitForURL('**/visits/**');
+  // The page that took them up writes them; leaving it half-way is another test.
+  await saved(later);
   await later.goto(visit);
   await saved(later);
   await expect(row(later, 'now').locator('[value="6"]')).toBeChecked();
