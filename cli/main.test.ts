@@ -26,11 +26,11 @@ describe('verbs', () => {
       totals: { totalSeconds: number };
       cues: unknown[];
     };
-    expect(out.totals.totalSeconds).toBe(64 + 45);
+    expect(out.totals.totalSeconds).toBe(4 + 60 + (4 + 2 * 30 + 1));
     expect(out.cues.length).toBeGreaterThan(4);
   });
   test('check tells what the rules say, and more with a screening', () => {
-    const path = file('hegu.json', routineFrom(['hegu-web']));
+    const path = file('hegu.json', routineFrom(['hegu-web-massage']));
     const rules = (answers?: string) =>
       (run(['check', path, ...(answers ? ['--screening', answers] : [])]) as { rule: string }[]).map((f) => f.rule);
     expect(rules()).not.toContain('screening');

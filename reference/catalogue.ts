@@ -1,23 +1,22 @@
-import type { Catalogue, Technique } from '../core/routine/index.ts';
+import type { Catalogue } from '../core/routine/index.ts';
 import { type PlaceRef, type Region, REGION_NAMES, REGIONS } from '../core/words/index.ts';
+import { LANDMARK_REGION } from './facts/landmark-regions.ts';
 import { LANDMARKS } from './facts/landmarks.ts';
 import { LYMPH_NODES } from './facts/lymph.ts';
 import { MUSCLES } from './facts/muscles/index.ts';
 import { KEEP_OFF } from './facts/other-places.ts';
 import { POINTS } from './facts/points/index.ts';
-import { FRAME_TECHNIQUES } from './facts/techniques/frame.ts';
-import { LIBRARY } from './facts/techniques/library/index.ts';
-import { WORK_TECHNIQUES } from './facts/techniques/work.ts';
+import { TECHNIQUES } from './facts/techniques/index.ts';
 import { SCHOOLS } from './schools/index.ts';
 
-export const TECHNIQUES: readonly Technique[] = [...FRAME_TECHNIQUES, ...WORK_TECHNIQUES, ...LIBRARY];
+export { TECHNIQUES };
 
 const known = new Map<string, { name: string; region: Region | null }>();
 for (const p of POINTS) known.set(`point:${p.id}`, { name: `${p.id} ${p.name}`, region: p.region });
 for (const m of MUSCLES) known.set(`muscle:${m.id}`, { name: m.name, region: m.region });
 for (const n of LYMPH_NODES) known.set(`node:${n.id}`, { name: n.name, region: n.region });
 for (const k of KEEP_OFF) known.set(`keep-off:${k.id}`, { name: k.name, region: k.region });
-for (const l of LANDMARKS) known.set(`landmark:${l.id}`, { name: l.name, region: null });
+for (const l of LANDMARKS) known.set(`landmark:${l.id}`, { name: l.name, region: LANDMARK_REGION.get(l.id) ?? null });
 for (const id of REGIONS) known.set(`region:${id}`, { name: REGION_NAMES[id], region: id });
 
 /** Techniques, places and schools, as the core wants them. */

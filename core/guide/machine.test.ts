@@ -148,7 +148,13 @@ describe('planned against done', () => {
 const sumOf = (state: GuideState) => state.stretches.reduce((sum, s) => sum + s.ms, 0);
 
 describe('replay', () => {
-  const long = routineFrom(['slow-breaths', 'masseter-melt', 'masseter-pin-open', 'temple-circles', 'jaw-angle-press']);
+  const long = routineFrom([
+    'slow-deep-breaths',
+    'stay-masseter-superficial',
+    'masseter-pin-open',
+    'temple-circles',
+    'pulse-ST6',
+  ]);
   const longCues = expandRoutine(long);
   const kinds: PlainKind[] = ['pause', 'resume', 'next', 'back', 'repeat', 'extend', 'lighter', 'firmer'];
   const logs = fc

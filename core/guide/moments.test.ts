@@ -106,22 +106,22 @@ describe('what is shown', () => {
 });
 
 describe('what comes next and what is said', () => {
-  const each = stepOf('masseter-pin-open', 'a');
-  const technique = CATALOGUE.techniques.get('masseter-pin-open')!;
+  const each = stepOf('scm-soft-massage', 'a');
+  const technique = CATALOGUE.techniques.get('scm-soft-massage')!;
   test('the other side, then the next step, then the end', () => {
     const steps = [each, bareStep('b', [hold(30)])];
     const name = (id: string) => `step ${id}`;
     const a = run(steps, 11_000);
     expect(nextWords(a.cues, a.state, name)).toBe('Same step, client’s right');
-    const b = run(steps, 10_000 + 4000 + 60_000 + 4000 + 1000);
+    const b = run(steps, 10_000 + 4000 + 24_000 + 4000 + 1000);
     expect(nextWords(b.cues, b.state, name)).toBe('step b, 0:30');
-    const c = run(steps, 10_000 + 4000 + 60_000 + 4000 + 60_000 + 1000);
+    const c = run(steps, 10_000 + 4000 + 24_000 + 4000 + 24_000 + 1000);
     expect(nextWords(c.cues, c.state, name)).toBe('That was the last step');
   });
   test('side, pressure and the client’s cue are spoken at the start of a step', () => {
     const cues = expandRoutine(routineOf([each]));
     expect(spokenAt(cues[0]!, each, technique)).toBe(
-      'Masseter press, open and close. Client’s left. medium pressure. Open to just before the click, and close. Tongue on the palate.',
+      `Soft massage of the side-neck muscle. Client’s left. light pressure. ${technique.clientCue}`,
     );
     expect(
       spokenAt(

@@ -22,7 +22,7 @@ describe('one step', () => {
       step: { pressure: { there: 'medium', back: null } },
       lowered: expect.stringContaining('medium at most'),
     });
-    expect(admit(stepOf('hegu-web'), pregnant, CATALOGUE)).toMatchObject({
+    expect(admit(stepOf('hegu-web-massage'), pregnant, CATALOGUE)).toMatchObject({
       step: null,
       ban: expect.stringContaining('Pregnancy'),
     });
@@ -32,7 +32,7 @@ describe('one step', () => {
 describe('a template for this client', () => {
   test('names what was left out and what was lowered', () => {
     const template = routineOf([
-      stepOf('hegu-web', 'a'),
+      stepOf('hegu-web-massage', 'a'),
       stepOf('temple-circles', 'b'),
       stepOf('masseter-pin-open', 'c', at('firm')),
     ]);
@@ -41,10 +41,13 @@ describe('a template for this client', () => {
       ['b', 'light'],
       ['c', 'medium'],
     ]);
-    expect([fit.leftOut, fit.lowered]).toEqual([['Hegu, squeeze the web'], ['Masseter press, open and close']]);
+    expect([fit.leftOut, fit.lowered]).toEqual([
+      ['Massage the thumb web'],
+      ['Pin a knot in the chewing muscle while the jaw drops'],
+    ]);
   });
   test('is the template itself when nothing stands against it', () => {
-    const template = routineFrom(['slow-breaths', 'temple-circles']);
+    const template = routineFrom(['slow-deep-breaths', 'temple-circles']);
     expect(admitRoutine(template, screen(CAUTIONS, {}), CATALOGUE)).toEqual({
       routine: template,
       leftOut: [],
@@ -54,12 +57,12 @@ describe('a template for this client', () => {
 });
 
 describe('what is new and banned', () => {
-  const hegu = routineFrom(['temple-circles', 'hegu-web']);
+  const hegu = routineFrom(['temple-circles', 'hegu-web-massage']);
   test('is found', () => expect(newlyBanned(hegu, null, pregnant, CATALOGUE)?.step.id).toBe('s2'));
   test('what was there before the yes may stay until it is taken out', () =>
     expect(newlyBanned({ ...hegu, name: 'renamed' }, hegu, pregnant, CATALOGUE)).toBeNull());
   test('the same id with another technique is new', () => {
-    const disguised = { ...hegu, items: [{ ...stepOf('hegu-web'), id: 's1' }, hegu.items[1]!] };
+    const disguised = { ...hegu, items: [{ ...stepOf('hegu-web-massage'), id: 's1' }, hegu.items[1]!] };
     expect(newlyBanned(disguised, hegu, pregnant, CATALOGUE)?.step.id).toBe('s1');
   });
 });

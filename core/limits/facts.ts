@@ -1,16 +1,20 @@
-import { type Catalogue, hardestOf, type Step, type Technique } from '../routine/index.ts';
-import { pressureRank, type WorkWord } from '../words/index.ts';
+import { type Catalogue, hardestOf, type Step, type Technique, touchedRegions } from '../routine/index.ts';
+import { pressureRank, type PositionWord, type WorkWord } from '../words/index.ts';
 import type { StepFacts } from './clause.ts';
 
 /** What a step is, in the words that cautions use. */
 export function factsOf(step: Step, catalogue: Catalogue): StepFacts {
   const technique = catalogue.techniques.get(step.technique);
-  const region = new Set<string>(technique?.regions ?? []);
+  const region = touchedRegions(step, technique, catalogue);
   const point = new Set<string>();
-  const muscle = new Set<string>(technique?.muscles ?? []);
-  for (const place of step.path) {
-    const of = catalogue.regionOf(place);
-    if (of) region.add(of);
+  // A muscle counts where it is touched, not where it is merely stretched.
+  const muscle = new Set<string>(
+    (technique?.muscles ?? []).filter((id) => {
+      const of = catalogue.regionOf({ kind: 'muscle', id });
+      return !of || region.has(of);
+    }),
+  );
+  for (const place of step.still?.place ? [...step.path, step.still.place] : step.path) {
     if (place.kind === 'point') point.add(place.id);
     if (place.kind === 'muscle') muscle.add(place.id);
   }
@@ -20,11 +24,19 @@ export function factsOf(step: Step, catalogue: Catalogue): StepFacts {
     work: workWords(step, technique),
     pressure: new Set(step.pressure ? [step.pressure.there, ...(step.pressure.back ? [step.pressure.back] : [])] : []),
     tool,
-    position: new Set(),
+    position: positionWords(step, technique),
     region,
     point,
     muscle,
   };
+}
+
+/** Head hanging on the hands, face in the balls: what the eyes and the pressure in the head feel. */
+function positionWords(step: Step, technique: Technique | undefined): Set<string> {
+  const words = new Set<PositionWord>();
+  if (technique?.position === 'face-down') words.add('face-down');
+  if (step.body.head === 'drops') words.add('head-low');
+  return words;
 }
 
 /** Words that follow from how a step moves and presses, added to the technique's own. */
@@ -39,7 +51,10 @@ function workWords(step: Step, technique: Technique | undefined): Set<string> {
   if (step.motion === 'stretch' || step.motion === 'traction') add('stretch');
   if ((step.motion === 'sweep' || step.motion === 'glide') && rank > 0 && rank <= 2) add('light-stroke');
   if (technique && (technique.phase === 'open-drainage' || technique.phase === 'close-drainage')) add('lymph-stroke');
-  if (step.glide === 'product') add('oil');
+  if (step.glide === 'product' && technique?.glide !== 'water-based') add('oil');
+  if (technique?.tool === 'microcurrent-device' || step.contact === 'conductive-gloves') add('microcurrent');
+  if (step.body.head !== 'still') add('neck-rotation');
+  if (step.body.jaw === 'wide' || step.body.jaw === 'opens-and-closes') add('jaw-mobilisation');
   if (rank >= pressureRank('firm')) add('strong-stimulation');
   return words;
 }

@@ -11,7 +11,7 @@ import { breachesOf, screen, type Answers, type Caution } from './screen.ts';
 
 const key = (k: string) => CAUTIONS.find((c) => c.key === k)!;
 const pregnant = { pregnancy: 'yes' } as const;
-const hegu = stepOf('hegu-web', 'x');
+const hegu = stepOf('hegu-web-massage', 'x');
 
 describe('an override', () => {
   test('frees what its own caution bans, and warns there', () => {

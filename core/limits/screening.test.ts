@@ -90,7 +90,7 @@ describe('what a step is in the words of cautions', () => {
   });
   test('tools and oil', () => {
     expect(factsOf(stepOf('glove-masseter-split'), CATALOGUE).tool.has('microcurrent-device')).toBe(true);
-    expect(factsOf(stepOf('spread-glide'), CATALOGUE).work.has('oil')).toBe(true);
+    expect(factsOf(stepOf('glide-apply'), CATALOGUE).work.has('oil')).toBe(true);
   });
 });
 
@@ -118,8 +118,8 @@ describe('what this client may not have', () => {
   const banned = (technique: string, answers: Answers, change: (s: Step) => Step = (s) => s) =>
     isBannedOutright(stepOf(technique, 'x', change), screen(CAUTIONS, answers), CATALOGUE);
   test('pregnant: the traditional points are off, whatever the pressure', () => {
-    expect(banned('hegu-web', yes('pregnancy'), at('feather'))).toBe(true);
-    expect(banned('hegu-web', {})).toBe(false);
+    expect(banned('hegu-web-massage', yes('pregnancy'), at('feather'))).toBe(true);
+    expect(banned('hegu-web-massage', {})).toBe(false);
     expect(banned('temple-circles', yes('pregnancy'))).toBe(false);
   });
   test('pacemaker: no current', () => expect(banned('glove-masseter-split', yes('implanted-electronics'))).toBe(true));

@@ -21,7 +21,7 @@ describe('what may be done to a visit', () => {
     for (const stage of ['screen', 'postponed'] as const) expect(refused({ kind: 'stage', stage }, flagged)).toBeNull();
   });
   test('what screening bans is not added; what was there before stays until somebody takes it out', () => {
-    const hegu = routineFrom(['hegu-web']);
+    const hegu = routineFrom(['hegu-web-massage']);
     const pregnant = yes('pregnancy');
     expect(refused({ kind: 'routine', routine: hegu })).toBeNull();
     expect(refused({ kind: 'routine', routine: hegu }, pregnant)).toContain('cannot be added');

@@ -4,7 +4,7 @@ import { bareStep, beats, hold, routineFrom, routineOf } from '../../tests/suppo
 import { emptyRoutine, readRoutine, stepCount } from './document.ts';
 import type { Block, Routine } from './model.ts';
 
-const good = routineFrom(['slow-breaths', 'masseter-melt', 'masseter-pin-open', 'retest-opening'], {
+const good = routineFrom(['slow-deep-breaths', 'stay-masseter-superficial', 'masseter-pin-open', 'retest-opening'], {
   budgetMinutes: 20,
 });
 

@@ -10,6 +10,7 @@ import {
   type Routine,
 } from './model.ts';
 import { readField } from './read.ts';
+import { RENAMED_TECHNIQUES } from './renamed.ts';
 import { fromVersion1 } from './upgrade.ts';
 
 /** One step from version N to N + 1. A new field of the document is one more of these. */
@@ -41,6 +42,8 @@ export function readRoutine(value: unknown): Routine {
   }
   countFirst(document as Record<string, unknown>);
   const routine = readField(ROUTINE, document, '') as Routine;
+  for (const step of stepsOf(routine))
+    if (Object.hasOwn(RENAMED_TECHNIQUES, step.technique)) step.technique = RENAMED_TECHNIQUES[step.technique]!;
   checkTogether(routine);
   return routine;
 }
@@ -69,7 +72,7 @@ function checkTogether(routine: Routine): void {
       const path = item.kind === 'block' ? `items[${i}].steps[${j}]` : `items[${i}]`;
       if (item.kind === 'block') take(step.id, path);
       step.dose.parts.forEach((part, k) => checkPart(part, `${path}.dose.parts[${k}]`));
-      if (step.breath) checkBreath(step.breath.phases, `${path}.breath.phases`);
+      if (step.breath?.phases) checkBreath(step.breath.phases, `${path}.breath.phases`);
     });
   });
 }

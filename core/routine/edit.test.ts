@@ -33,30 +33,36 @@ describe('edits leave the old routine as it was', () => {
 });
 
 describe('where a technique usually goes', () => {
-  const r = routineFrom(['slow-breaths', 'collarbone-pump', 'skull-base-circles', 'temple-circles', 'terminus-close']);
+  const r = routineFrom([
+    'slow-deep-breaths',
+    'collarbone-pump',
+    'skull-base-thumb-circles',
+    'temple-circles',
+    'terminus-close',
+  ]);
   test('neck work goes before the release', () => expect(usualIndex(r, 'scm-pinch-walk', CATALOGUE)).toBe(3));
   test('a press goes after the release and before the closing', () =>
-    expect(usualIndex(r, 'jaw-angle-press', CATALOGUE)).toBe(4));
+    expect(usualIndex(r, 'pulse-ST6', CATALOGUE)).toBe(4));
   test('an unknown technique goes to the end', () => expect(usualIndex(r, 'nothing', CATALOGUE)).toBe(5));
 });
 
 describe('ribbon', () => {
   test('right above, left below, both symmetric, breath a wave, the midline on the line', () => {
     const r = routineOf([
-      stepOf('slow-breaths', 'breath'),
+      stepOf('slow-deep-breaths', 'breath'),
       bareStep('right', [hold(10)], { mode: 'right', pressure: 'firm' }),
       bareStep('both', [hold(10)], { pressure: 'light' }),
       bareStep('mid', [hold(10)], { mode: 'midline', pressure: 'medium' }),
     ]);
     const { blocks } = ribbonOf(r, expandRoutine(r), CATALOGUE);
     const of = (id: string) => blocks.find((b) => b.stepId === id)!;
-    expect(of('breath')).toMatchObject({ kind: 'breath', cycles: 6 });
+    expect(of('breath')).toMatchObject({ kind: 'breath', cycles: 3 });
     expect(of('right')).toMatchObject({ right: 4, left: 0, kind: 'pressure' });
     expect(of('both')).toMatchObject({ right: 2, left: 2 });
     expect(of('mid')).toMatchObject({ kind: 'midline' });
   });
   test('phases cover the whole routine in order', () => {
-    const r = routineFrom(['slow-breaths', 'collarbone-pump', 'temple-circles', 'terminus-close']);
+    const r = routineFrom(['slow-deep-breaths', 'collarbone-pump', 'temple-circles', 'terminus-close']);
     const { phases, totalSeconds } = ribbonOf(r, expandRoutine(r), CATALOGUE);
     expect(phases.map((p) => p.name)).toEqual(['Breathe', 'Open', 'Release', 'Close']);
     expect(phases.at(-1)!.endSeconds).toBe(totalSeconds);

@@ -23,6 +23,7 @@ export { emptyRoutine, readRoutine, stepCount } from './document.ts';
 export { ROUTINE_JSON_SCHEMA } from './json-schema.ts';
 // Techniques and schools, as the reference writes them.
 export { newStep, stepNames, techniqueFor, type Catalogue, type Technique } from './technique.ts';
+export { touchedRegions } from './touched.ts';
 export type { School } from './school.ts';
 // What happens from when to when, and how long it takes.
 export {

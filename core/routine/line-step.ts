@@ -5,20 +5,24 @@ import { CONTACT_WORDS, strokeFor, type TypedLine } from './typed-line.ts';
 /** How well a technique answers the words: 0 = not at all. Words may stand for technique, muscle, point, region or complaint. */
 function matchScore(technique: Technique, words: readonly string[]): number {
   const name = technique.name.toLowerCase();
+  // Ids are tags of the trade: "masseter-two-knuckle-slide" is called for by "masseter".
+  const called = [...name.split(/[\s,:]+/), ...technique.id.toLowerCase().split('-')];
   const where = [
     ...technique.regions,
     ...technique.muscles,
     ...technique.points,
-    ...technique.places.map((p) => p.id),
+    ...technique.defaults.path.map((p) => p.id),
     ...technique.serves,
   ]
     .join(' ')
     .toLowerCase();
-  const how = [technique.id, technique.motion, ...technique.contacts, technique.direction].join(' ').toLowerCase();
+  const how = [technique.motion, technique.contacts[0]!, technique.direction, ...technique.soughtFor]
+    .join(' ')
+    .toLowerCase();
   let score = 0;
   for (const word of words) {
     const stem = word.length > 4 ? word.replace(/s$/, '') : word;
-    const s = name.split(/[\s,]+/).some((w) => w.startsWith(stem))
+    const s = called.some((w) => w.startsWith(stem))
       ? 5
       : name.includes(stem)
         ? 4
@@ -30,15 +34,15 @@ function matchScore(technique: Technique, words: readonly string[]): number {
     if (!s) return 0;
     score += s;
   }
-  return score + 1 / (1 + technique.name.length / 100);
+  return score;
 }
 
-/** Techniques that answer the words, best first. */
+/** Techniques that answer the words, best first; equals in the order of the library, its own rows before plain work. */
 export function searchTechniques(techniques: Iterable<Technique>, words: readonly string[]): Technique[] {
   return [...techniques]
     .map((technique) => ({ technique, score: matchScore(technique, words) }))
     .filter((m) => m.score > 0)
-    .sort((a, b) => b.score - a.score || a.technique.name.localeCompare(b.technique.name))
+    .sort((a, b) => b.score - a.score)
     .map((m) => m.technique);
 }
 
@@ -73,6 +77,8 @@ export function stepFromLine(typed: TypedLine, technique: Technique, id: string)
   const twoWays = stroke === 'to-and-fro' || stroke === 'one-way-then-other' || stroke === 'circles-both-ways';
   if (typed.pressureBack && !(step.pressure && twoWays)) ignored.push(`back ${typed.pressureBack}`);
   const mayUse = typed.contact && technique.contacts.includes(typed.contact);
+  if (typed.contact && !mayUse && !matchScore(technique, [typed.contact]))
+    ignored.push(typed.contact.replace('-', ' '));
   const onOne = mode === 'left' || mode === 'right' ? mode : null;
   const extra = typed.extra && (mode === 'each' || onOne === typed.extra.side) ? typed.extra : null;
   if (typed.extra && !extra) ignored.push(`+${typed.extra.sets} ${typed.extra.side}`);

@@ -179,7 +179,15 @@ const STEP = object(
       },
       'What the client does meanwhile.',
     ),
-    breath: orNull(object({ phases: PHASES, words: text(LENGTHS.words, 'How: “through the nose”.') })),
+    breath: orNull(
+      object(
+        {
+          phases: orNull(PHASES),
+          words: text(LENGTHS.words, 'How: “through the nose”.'),
+        },
+        'Goes on during the work; phases null = at the client’s own pace.',
+      ),
+    ),
     glide: oneOf(['dry', 'product', 'either'] as const, 'Skin.'),
     note: text(LENGTHS.note, ''),
   },

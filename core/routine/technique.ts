@@ -1,13 +1,19 @@
 import type {
   ComplaintKind,
+  ClientPosition,
   Contact,
   Craft,
+  Doer,
+  Glide,
+  Ground,
   Motion,
+  Need,
   Phase,
   PlaceRef,
   Pressure,
   Region,
   Role,
+  SoughtFor,
   ToolWord,
   WorkWord,
 } from '../words/index.ts';
@@ -32,32 +38,54 @@ export interface Technique {
   muscles: readonly string[];
   /** Ids of the points it presses. */
   points: readonly string[];
-  /** Where the contact is drawn. Several places are its path in order. */
-  places: readonly PlaceRef[];
-  /** Contacts that may be used, the lighter one first. */
+  /** Contacts that may be used, the technique's own first. */
   contacts: readonly Contact[];
   /** What the contact does. */
   motion: Motion;
-  /** The way the contact goes, in words: "up and out", "straight in". */
+  /** The way the contact goes, in words: "up and out", "straight in"; empty where it stays. */
   direction: string;
   /** Least and most pressure; null where nothing presses. */
   pressure: { least: Pressure; most: Pressure } | null;
-  /** Kinds of work that cautions speak of. */
+  /** Kinds of work that cautions speak of, beside those that follow from the step itself. */
   words: readonly WorkWord[];
   /** Tool it is done with; null for the bare hand. */
   tool: Extract<ToolWord, 'roller' | 'ball' | 'probe' | 'microcurrent-device'> | null;
-  /** On dry skin, with a product, or either. */
-  glide: Step['glide'];
+  /** What has to be at hand, in words; empty for the bare hand. */
+  equipment: string;
+  /** What goes on the skin. */
+  glide: Glide;
+  /** Who can do it. */
+  by: Doer;
+  /** What has to be there before. */
+  needs: readonly Need[];
+  /** It finds something out and treats nothing. */
+  isTest: boolean;
+  /** How the client lies or sits. */
+  position: ClientPosition;
+  /** The rest of the posture, in words; empty where the cue says all. */
+  posture: string;
   /** Complaints it is used for. */
   serves: readonly ComplaintKind[];
+  /** What people also come for. */
+  soughtFor: readonly SoughtFor[];
   /** What the practitioner hears or reads while working. */
   cue: string;
   /** What the client is told; empty when nothing. */
   clientCue: string;
+  /** What the hands wait for or look for. */
+  feelFor: string;
+  /** What goes wrong most easily. */
+  avoid: string;
   /** How often a day at most; null when nobody says. */
   perDayMost: number | null;
-  /** Cautions to think of with this technique, beside those its places bring. */
+  /** Cautions that this work raises, beside those its places bring. */
   heed: readonly string[];
+  /** Where the figures of its dose come from. */
+  grounds: Ground;
+  /** Hands-on seconds when it was timed at work, rounded to 5; null when it was not. */
+  observedSeconds: number | null;
+  /** Made by the practice itself. */
+  own: boolean;
   /** Everything of a new step but its id. */
   defaults: Omit<Step, 'id' | 'technique'>;
 }

@@ -70,19 +70,21 @@ describe('a step typed as one line', () => {
 describe('search', () => {
   const first = (line: string) => techniquesForLine(readTypedLine(line), TECHNIQUES)[0]?.id;
   test.each([
-    ['masseter knuckle', 'masseter-knuckle-slide'],
+    ['masseter knuckle', 'masseter-two-knuckle-slide'],
     ['temple circles', 'temple-circles'],
-    ['hegu', 'hegu-web'],
-    ['LI20', 'nostril-hold'],
+    ['hegu', 'hegu-web-massage'],
+    ['LI20', 'press-LI20'],
+    ['GB20 10s', 'press-GB20'],
+    ['masseter', 'masseter-clench-find'],
     ['collarbone', 'collarbone-pump'],
-    ['skull base', 'skull-base-circles'],
+    ['skull base', 'skull-base-thumb-circles'],
   ])('"%s"', (line, id) => expect(first(line)).toBe(id));
   test('a contact word that no technique answers to does not hide the rest', () =>
-    expect(techniquesForLine(readTypedLine('taiyang ball'), TECHNIQUES).some((t) => t.id === 'temple-hold-pulse')).toBe(
+    expect(techniquesForLine(readTypedLine('taiyang ball'), TECHNIQUES).some((t) => t.id === 'press-EX-HN5')).toBe(
       true,
     ));
   test('complaints find what serves them', () =>
-    expect(searchTechniques(TECHNIQUES, ['sinus']).map((t) => t.id)).toContain('sinus-circles'));
+    expect(searchTechniques(TECHNIQUES, ['sinus']).map((t) => t.id)).toContain('nose-out-cheek-circles'));
   test('nothing answers to nonsense', () => expect(searchTechniques(TECHNIQUES, ['zzz'])).toEqual([]));
 });
 
@@ -102,9 +104,19 @@ describe('the step that comes of it', () => {
     expect(step.dose.parts[0]).toMatchObject({ kind: 'beats', count: 12 });
   });
   test('seconds turn an open dose into a hold', () =>
-    expect(from('masseter wait 30s').dose.parts).toEqual([{ kind: 'hold', seconds: 30 }]));
-  test('a contact the technique does not know is left alone', () =>
-    expect(from('taiyang palm').contact).toBe(stepOf('temple-hold-pulse').contact));
+    expect(from('masseter stay 30s').dose.parts).toEqual([{ kind: 'hold', seconds: 30 }]));
+  test('a contact that cannot stand in for its own is left alone, and told', () => {
+    const typed = readTypedLine('taiyang palm');
+    expect(stepFromLine(typed, techniquesForLine(typed, TECHNIQUES)[0]!, 'n')).toMatchObject({
+      step: { technique: 'press-EX-HN5', contact: 'middle-finger' },
+      ignored: ['palm'],
+    });
+  });
+  test('a tool is put into no hand', () => {
+    const typed = readTypedLine('GB20 probe');
+    const { step, ignored } = stepFromLine(typed, techniquesForLine(typed, TECHNIQUES)[0]!, 'n');
+    expect([step.contact, ignored]).toEqual(['thumb', ['probe']]);
+  });
   test('what is not typed stays as the technique has it', () =>
     expect(from('temple circles').dose).toEqual(stepOf('temple-circles').dose));
   test('a step without pressure stays without', () => expect(from('slow breaths firm').pressure).toBeNull());
@@ -113,12 +125,13 @@ describe('the step that comes of it', () => {
 describe('words for a dose', () => {
   test.each([
     ['masseter-warm-hold', '60 s'],
-    ['temple-circles', '10 circles both ways'],
-    ['jaw-angle-press', '10 s + 10 pulses'],
-    ['masseter-melt', 'until it softens, about 45 s'],
-    ['slow-breaths', '6 breaths 4/6'],
-    ['under-eye-four-points', '4 places × 10 s'],
-    ['nostril-hold', '3 sets of 10 s'],
+    ['temple-circles', '15 circles both ways'],
+    ['pulse-ST6', '8 s + 10 pulses'],
+    ['stay-masseter-superficial', 'until the fibres below the contact give way, about 40 s'],
+    ['slow-deep-breaths', '3 breaths 4/6'],
+    ['double-inhale-sigh', '4 breaths 3+1/1/6'],
+    ['under-eye-four-point-hold', '4 places × 10 s'],
+    ['brow-raise-against-hand', '2 sets of 4 raises'],
   ])('%s', (technique, words) => expect(doseWords(stepOf(technique))).toBe(words));
   test('breath with holds, and with a second sip', () => {
     const phases = (...of: ['in' | 'in-again' | 'hold' | 'out' | 'rest', number][]) =>
@@ -134,7 +147,7 @@ describe('words for a dose', () => {
           sides: { ...s.sides, extra: { side: 'left', sets: 1, reason: '' } },
         })),
       ),
-    ).toBe('10 openings, 1 more left'));
+    ).toBe('4 openings, 1 more left'));
   test('"up to" counts, and how a stroke goes', () => {
     const words = (stroke: 'to-and-fro' | 'circles-both-ways' | 'one-way') =>
       doseWords(bareStep('x', [beats(5, 15, { most: 30, unit: 'strokes' })], { stroke }));

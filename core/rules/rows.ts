@@ -5,6 +5,8 @@ const PRACTICE = 'common practice, no published source';
 const CAUTIONS = 'the practice’s cautions; see reference/facts/cautions';
 /** Phases that frame the work and are none of it. */
 const AROUND: readonly Phase[] = ['prepare', 'breathe', 'open-drainage', 'close-drainage', 'settle', 'compare'];
+/** Work on the whole face is work on each of these. */
+const FACE_PARTS = FACE_REGIONS.filter((r) => r !== 'whole-face');
 const DRAINAGE: readonly Phase[] = ['open-drainage', 'close-drainage'];
 
 /**
@@ -76,7 +78,7 @@ export const RULES: readonly Rule[] = [
   {
     id: 'face-at-most-firm',
     kind: 'cap',
-    of: { region: FACE_REGIONS },
+    of: { region: FACE_PARTS },
     most: 'firm',
     where: 'the face',
     severity: 'stop',
@@ -261,7 +263,7 @@ export const RULES: readonly Rule[] = [
   {
     id: 'daily-ceiling',
     kind: 'load',
-    of: { works: FACE_REGIONS.filter((r) => r !== 'whole-face'), pressureFrom: 'light' },
+    of: { works: FACE_PARTS, pressureFrom: 'light' },
     asks: 'in-a-region',
     mostSeconds: 900,
     severity: 'warn',

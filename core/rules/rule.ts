@@ -13,7 +13,7 @@ export interface Selector {
   phase?: readonly Phase[];
   /** In none of these phases. */
   notPhase?: readonly Phase[];
-  /** Regions that the technique passes or that its path lies in. */
+  /** Regions that the step touches. */
   region?: readonly Region[];
   /** Regions that only the technique names: a path may wander further. */
   works?: readonly Region[];

@@ -97,13 +97,13 @@ test(`each of ${WEAKER.length} ways to take away or weaken one of ${RULES.length
 test('a routine of the demo passes without a stop', () =>
   expect(
     checkRoutine(
-      routineFrom(['slow-breaths', 'collarbone-pump', 'temple-circles', 'terminus-close']),
+      routineFrom(['slow-deep-breaths', 'collarbone-pump', 'temple-circles', 'terminus-close']),
       CATALOGUE,
     ).filter((f) => f.severity === 'stop'),
   ).toEqual([]));
 
 describe('the school of a routine decides where schools differ', () => {
-  const late = ['temple-circles', 'skull-base-circles'];
+  const late = ['temple-circles', 'skull-base-thumb-circles'];
   test('another school begins elsewhere', () => {
     expect(found(routineFrom(late), 'neck-before-face')).toHaveLength(1);
     expect(found(routineFrom(late, { school: 'top-down' }), 'neck-before-face')).toEqual([]);
@@ -126,11 +126,11 @@ describe('balance', () => {
     routineOf([
       stepOf('masseter-pin-open', 'a', (s) => ({
         ...s,
-        sides: { ...s.sides, extra: { side: 'left', sets: 1, reason } },
+        sides: { ...s.sides, mode: 'each', extra: { side: 'left', sets: 1, reason } },
       })),
     ]);
   test('an extra set without a reason is warned of with its seconds', () =>
-    expect(found(extra(''), 'even-sides')[0]!.title).toBe('Client’s left side gets 60 s more.'));
+    expect(found(extra(''), 'even-sides')[0]!.title).toBe('Client’s left side gets 20 s more.'));
   test('with a reason it is only told', () => {
     expect(found(extra('sorer'), 'even-sides')).toEqual([]);
     expect(found(extra('sorer'), 'intended-extra')[0]!.title).toContain('sorer');
@@ -139,7 +139,10 @@ describe('balance', () => {
 
 describe('order of findings and cost', () => {
   test('stops come first, then by step', () => {
-    const r = routineOf([stepOf('temple-circles', 'a', at('deep')), stepOf('under-eye-four-points', 'b', at('firm'))]);
+    const r = routineOf([
+      stepOf('temple-circles', 'a', at('deep')),
+      stepOf('under-eye-four-point-hold', 'b', at('firm')),
+    ]);
     const weights = checkRoutine(r, CATALOGUE).map((f) => ['stop', 'warn', 'hint'].indexOf(f.severity));
     expect(weights).toEqual([...weights].sort((a, b) => a - b));
   });

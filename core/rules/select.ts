@@ -1,4 +1,4 @@
-import { hardestOf, type Catalogue } from '../routine/index.ts';
+import { hardestOf, touchedRegions, type Catalogue } from '../routine/index.ts';
 import { pressureRank, type Region } from '../words/index.ts';
 import type { Selector } from './rule.ts';
 import type { Placed } from './types.ts';
@@ -9,12 +9,10 @@ export function rankOf(p: Placed): number {
   return hardest ? pressureRank(hardest) : 0;
 }
 
-const inSome = (regions: readonly Region[], p: Placed, catalogue: Catalogue): boolean =>
-  p.technique.regions.some((r) => regions.includes(r)) ||
-  p.step.path.some((place) => {
-    const region = catalogue.regionOf(place);
-    return region !== null && regions.includes(region);
-  });
+function inSome(regions: readonly Region[], p: Placed, catalogue: Catalogue): boolean {
+  const touched = touchedRegions(p.step, p.technique, catalogue);
+  return regions.some((r) => touched.has(r));
+}
 
 /** Whether a selector speaks of a step. */
 export function selects(of: Selector, p: Placed, catalogue: Catalogue): boolean {

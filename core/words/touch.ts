@@ -32,6 +32,28 @@ export const CONTACTS = [
 ] as const;
 export type Contact = (typeof CONTACTS)[number];
 
+/** Contacts of the bare hand that may stand in for each other. Our choice. */
+const ALIKE: readonly (readonly Contact[])[] = [
+  [
+    'ring-finger',
+    'middle-finger',
+    'index-finger',
+    'two-fingers',
+    'fingertips',
+    'thumb',
+    'index-knuckle',
+    'thumb-knuckle',
+    'knuckles',
+    'fist',
+  ],
+  ['palm', 'palm-heel', 'whole-hand'],
+];
+/** A contact and those that may be used in its place, itself first; a tool stands alone. */
+export const contactsLike = (contact: Contact): Contact[] => [
+  contact,
+  ...(ALIKE.find((all) => all.includes(contact)) ?? []).filter((c) => c !== contact),
+];
+
 export const MOTIONS = [
   'hold',
   'press-pulse',

@@ -33,8 +33,44 @@ export type ToolWord =
   | 'vibration-device'
   | 'microcurrent-device';
 
-/** How the client lies or sits. */
+/** How the client lies or sits, as far as cautions speak of it. */
 export type PositionWord = 'face-down' | 'head-low';
+
+/** How the client lies or sits; `any` = it does not matter, `upright` = sitting or standing. */
+export const CLIENT_POSITIONS = ['any', 'seated', 'upright', 'standing', 'lying', 'face-down'] as const;
+export type ClientPosition = (typeof CLIENT_POSITIONS)[number];
+
+/** Who can do it: only a practitioner, only the client (own weight, own muscles, own breath), or either. */
+export const DOERS = ['practitioner', 'client', 'both'] as const;
+export type Doer = (typeof DOERS)[number];
+
+/** What has to be there before it begins. */
+export const NEEDS = ['glide', 'warmth', 'opened-hollow', 'washed-hands', 'bare-skin'] as const;
+export type Need = (typeof NEEDS)[number];
+export const NEED_NAMES: Record<Need, string> = {
+  glide: 'a glide product',
+  warmth: 'warm palms',
+  'opened-hollow': 'the hollows above the collarbones opened',
+  'washed-hands': 'freshly washed hands',
+  'bare-skin': 'bare, dry skin',
+};
+
+/** What goes on the skin: `water-based` for current, `either` where both are done. */
+export const GLIDES = ['dry', 'oil-or-cream', 'water-based', 'either'] as const;
+export type Glide = (typeof GLIDES)[number];
+
+/** Where a figure comes from: said by practitioners, timed at work, or chosen by us. */
+export const GROUNDS = ['stated', 'observed', 'choice'] as const;
+export type Ground = (typeof GROUNDS)[number];
+export const GROUND_NAMES: Record<Ground, string> = {
+  stated: 'stated by practitioners',
+  observed: 'timed at work',
+  choice: 'our choice',
+};
+
+/** What people also come for: searched by, promised by nobody. */
+export const SOUGHT_FOR = ['migraine', 'sleep', 'asymmetry', 'brow-lines', 'tone'] as const;
+export type SoughtFor = (typeof SOUGHT_FOR)[number];
 
 /**
  * Words of cautions that no technique has yet: they take nothing away today, and stand here so that nobody takes them for
@@ -44,10 +80,8 @@ export const PLANNED_WORDS = [
   'cold',
   'cup',
   'cupping',
-  'face-down',
   'gua-sha',
   'gua-sha-tool',
-  'head-low',
   'light-therapy',
   'magnetic-tool',
   'metal-tool',

@@ -121,7 +121,7 @@ test('what screening bans cannot be added, by any way', async ({ page }) => {
             {
               ...((version.routine as { items: object[] }).items[0] as object),
               id: 'x',
-              technique: 'hegu-web',
+              technique: 'hegu-web-massage',
               path: [{ kind: 'point', id: 'LI4' }],
             },
           ],

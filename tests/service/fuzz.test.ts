@@ -117,7 +117,7 @@ const reading = {
   phase: 'before',
   value: 2,
 };
-const routine = routineFrom(['temple-circles', 'masseter-melt']);
+const routine = routineFrom(['temple-circles', 'stay-masseter-superficial']);
 
 /** What each door takes when it is asked well; the odd requests are these with something wrong in them. */
 const GOOD_FORMS: Record<string, Record<string, string>> = {

@@ -83,7 +83,10 @@ describe('writing', () => {
   });
   test('a stale write is refused with what is stored, and changes nothing', async () => {
     await write(1, { kind: 'routine', routine: routineFrom(['temple-circles'], { name: 'theirs' }) });
-    const result = await write(1, { kind: 'routine', routine: routineFrom(['masseter-melt'], { name: 'mine' }) });
+    const result = await write(1, {
+      kind: 'routine',
+      routine: routineFrom(['stay-masseter-superficial'], { name: 'mine' }),
+    });
     expect(result).toMatchObject({ result: 'stale', visit: { version: 2, routine: { name: 'theirs' } } });
     expect((await findVisit(tenant.practiceId, visitId))!.routine!.name).toBe('theirs');
   });

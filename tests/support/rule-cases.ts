@@ -26,7 +26,10 @@ const c = (
 /** Work in one region, by a technique that belongs to none of those the rules speak of. */
 const inRegion = (region: Region, there: Pressure): Routine =>
   routineOf([
-    { ...bareStep('a', [hold(5)], { technique: 'hegu-web', pressure: there }), path: [{ kind: 'region', id: region }] },
+    {
+      ...bareStep('a', [hold(5)], { technique: 'hegu-web-massage', pressure: there }),
+      path: [{ kind: 'region', id: region }],
+    },
   ]);
 
 /** Each cap: where it holds, the hardest it takes, and one word more. Stated here anew, not read from the rule. */
@@ -48,9 +51,9 @@ const mode =
   (s: Step): Step => ({ ...s, sides: { ...s.sides, mode: sides } });
 const pin = (id: string, there: Pressure) => stepOf('masseter-pin-open', id, at(there));
 const sweep = (motion: Step['motion'], there: Pressure) =>
-  stepOf('forehead-sweep', 'b', (s) => ({ ...at(there)(s), motion }));
+  stepOf('forehead-sweep-to-temples', 'b', (s) => ({ ...at(there)(s), motion }));
 const thumb = (contact: Step['contact'], seconds: number, pressure: Pressure = 'medium') =>
-  bareStep(`t${contact}`, [hold(seconds)], { technique: 'skull-base-circles', contact, pressure });
+  bareStep(`t${contact}`, [hold(seconds)], { technique: 'skull-base-thumb-circles', contact, pressure });
 const long = (pressure: Pressure) =>
   routineOf([bareStep('a', [hold(460)], { pressure }), bareStep('b', [hold(460)], { pressure })]);
 const yes = (...keys: string[]) => screen(CAUTIONS, Object.fromEntries(keys.map((k) => [k, 'yes' as const])));
@@ -73,13 +76,13 @@ export const RULE_CASES: readonly RuleCase[] = [
 
   c('keep-off', 'stop', 'a place that is kept off', 'touches the', {
     ...routineOf([
-      stepOf('jaw-angle-press', 'a', (s) => ({ ...s, path: [{ kind: 'keep-off', id: 'jaw-joint' }, ...s.path] })),
+      stepOf('pulse-ST6', 'a', (s) => ({ ...s, path: [{ kind: 'keep-off', id: 'jaw-joint' }, ...s.path] })),
     ]),
   }),
   c('keep-off', 'stop', 'nothing but such a place', 'touches the', {
-    ...routineOf([stepOf('jaw-angle-press', 'a', (s) => ({ ...s, path: [{ kind: 'keep-off', id: 'jaw-joint' }] }))]),
+    ...routineOf([stepOf('pulse-ST6', 'a', (s) => ({ ...s, path: [{ kind: 'keep-off', id: 'jaw-joint' }] }))]),
   }),
-  c('keep-off', 'stop', 'beside it', null, routineFrom(['jaw-angle-press'])),
+  c('keep-off', 'stop', 'beside it', null, routineFrom(['pulse-ST6'])),
   c(
     'both-sides-of-neck',
     'warn',
@@ -118,88 +121,100 @@ export const RULE_CASES: readonly RuleCase[] = [
     'warn',
     'drained unopened',
     'before the collarbone is opened',
-    routineFrom(['temple-circles', 'neck-side-drain', 'terminus-close']),
+    routineFrom(['temple-circles', 'neck-side-drain-pads', 'terminus-close']),
   ),
   c(
     'open-before-draining',
     'warn',
     'opened first',
     null,
-    routineFrom(['collarbone-pump', 'neck-side-drain', 'terminus-close']),
+    routineFrom(['collarbone-pump', 'neck-side-drain-pads', 'terminus-close']),
   ),
   c(
     'open-before-draining',
     'warn',
     'a school that does not frame',
     null,
-    routineFrom(['temple-circles', 'neck-side-drain'], { school: 'top-down' }),
+    routineFrom(['temple-circles', 'neck-side-drain-pads'], { school: 'top-down' }),
   ),
   c(
     'close-in-reverse',
     'warn',
     'opened and left open',
     'opened but not closed',
-    routineFrom(['collarbone-pump', 'neck-side-drain', 'temple-circles']),
+    routineFrom(['collarbone-pump', 'neck-side-drain-pads', 'temple-circles']),
   ),
   c(
     'close-in-reverse',
     'warn',
     'closed',
     null,
-    routineFrom(['collarbone-pump', 'neck-side-drain', 'temple-circles', 'neck-side-drain', 'terminus-close']),
+    routineFrom([
+      'collarbone-pump',
+      'neck-side-drain-pads',
+      'temple-circles',
+      'neck-side-drain-pads',
+      'terminus-close',
+    ]),
   ),
   c(
     'close-in-reverse',
     'warn',
     'ends elsewhere',
     'does not end at the collarbone',
-    routineFrom(['collarbone-pump', 'temple-circles', 'terminus-close', 'temple-neck-drain']),
+    routineFrom(['collarbone-pump', 'temple-circles', 'terminus-close', 'temple-to-neck-drain']),
   ),
-  c('close-in-reverse', 'warn', 'opening alone', null, routineFrom(['collarbone-pump', 'neck-side-drain'])),
+  c('close-in-reverse', 'warn', 'opening alone', null, routineFrom(['collarbone-pump', 'neck-side-drain-pads'])),
   c(
     'close-in-reverse',
     'warn',
     'a school that does not frame',
     null,
-    routineFrom(['collarbone-pump', 'neck-side-drain', 'temple-circles'], { school: 'top-down' }),
+    routineFrom(['collarbone-pump', 'neck-side-drain-pads', 'temple-circles'], { school: 'top-down' }),
   ),
   c(
     'drainage-order',
     'hint',
     'the collarbone not last',
     'the collarbone is last',
-    routineFrom(['collarbone-pump', 'temple-circles', 'terminus-close', 'temple-neck-drain']),
+    routineFrom(['collarbone-pump', 'temple-circles', 'terminus-close', 'temple-to-neck-drain']),
   ),
   c(
     'drainage-order',
     'hint',
     'the collarbone last',
     null,
-    routineFrom(['collarbone-pump', 'temple-circles', 'temple-neck-drain', 'terminus-close']),
+    routineFrom(['collarbone-pump', 'temple-circles', 'temple-to-neck-drain', 'terminus-close']),
   ),
 
-  c('neck-before-face', 'warn', 'the neck late', 'comes after', routineFrom(['temple-circles', 'skull-base-circles'])),
-  c('neck-before-face', 'warn', 'the neck first', null, routineFrom(['skull-base-circles', 'temple-circles'])),
+  c(
+    'neck-before-face',
+    'warn',
+    'the neck late',
+    'comes after',
+    routineFrom(['temple-circles', 'skull-base-thumb-circles']),
+  ),
+  c('neck-before-face', 'warn', 'the neck first', null, routineFrom(['skull-base-thumb-circles', 'temple-circles'])),
   c(
     'neck-before-face',
     'warn',
     'drainage of the face is no work of it',
     null,
-    routineFrom(['jaw-fan-drain', 'skull-base-circles']),
+    routineFrom(['jaw-l-finger-wipe', 'skull-base-thumb-circles']),
   ),
   c(
     'neck-before-face',
     'warn',
     'what works face and neck is no face before the neck',
     null,
-    routineFrom(['jaw-cream-glide', 'skull-base-circles']),
+    routineFrom(['jaw-cream-glide', 'skull-base-thumb-circles']),
   ),
   c(
     'neck-before-face',
     'warn',
     'a school that begins elsewhere',
     null,
-    routineFrom(['temple-circles', 'skull-base-circles'], { school: 'top-down' }),
+    routineFrom(['temple-circles', 'skull-base-thumb-circles'], { school: 'top-down' }),
   ),
   c(
     'release-before-exercise',
@@ -234,20 +249,20 @@ export const RULE_CASES: readonly RuleCase[] = [
   ),
   c('glide-for-strokes', 'hint', 'a feather touch', null, routineOf([sweep('sweep', 'feather')])),
   c('glide-for-strokes', 'hint', 'circles', null, routineOf([sweep('circle', 'light')])),
-  c('glide-for-strokes', 'hint', 'after oil', null, routineOf([stepOf('spread-glide', 'a'), sweep('sweep', 'light')])),
+  c('glide-for-strokes', 'hint', 'after oil', null, routineOf([stepOf('glide-apply', 'a'), sweep('sweep', 'light')])),
   c(
     'glide-for-strokes',
     'hint',
     'oil that comes late',
     'without a glide product',
-    routineOf([sweep('sweep', 'light'), stepOf('spread-glide', 'a')]),
+    routineOf([sweep('sweep', 'light'), stepOf('glide-apply', 'a')]),
   ),
   c(
     'glide-for-strokes',
     'hint',
     'spreading itself',
     null,
-    routineOf([stepOf('spread-glide', 'a', (s) => ({ ...at('light')(s), motion: 'glide' }))]),
+    routineOf([stepOf('glide-apply', 'a', (s) => ({ ...at('light')(s), motion: 'glide' }))]),
   ),
   c(
     'soothe-after-firm',
@@ -261,7 +276,7 @@ export const RULE_CASES: readonly RuleCase[] = [
     'hint',
     'closing strokes after it',
     null,
-    routineOf([pin('a', 'firm'), stepOf('closing-strokes', 'z')]),
+    routineOf([pin('a', 'firm'), stepOf('closing-face-swipes', 'z')]),
   ),
   c('soothe-after-firm', 'hint', 'medium to the end', null, routineOf([pin('a', 'medium')])),
 
@@ -334,15 +349,22 @@ export const RULE_CASES: readonly RuleCase[] = [
   c('daily-ceiling', 'warn', 'feather touch', null, long('feather')),
   c('daily-ceiling', 'warn', 'less', null, routineOf([bareStep('a', [hold(450)]), bareStep('b', [hold(450)])])),
 
-  c('screening', 'stop', 'a traditional point in pregnancy', 'off limits', routineFrom(['hegu-web']), yes('pregnancy')),
-  c('screening', 'stop', 'nothing answered yes', null, routineFrom(['hegu-web']), yes()),
+  c(
+    'screening',
+    'stop',
+    'a traditional point in pregnancy',
+    'off limits',
+    routineFrom(['hegu-web-massage']),
+    yes('pregnancy'),
+  ),
+  c('screening', 'stop', 'nothing answered yes', null, routineFrom(['hegu-web-massage']), yes()),
   c(
     'screening-care',
     'warn',
     'an old neck strain',
     'Slow, light to medium on the neck',
-    routineFrom(['ear-to-shoulder']),
+    routineFrom(['ear-to-shoulder-stretch']),
     yes('neck-strain'),
   ),
-  c('screening-care', 'warn', 'work elsewhere', null, routineFrom(['hegu-web']), yes('neck-strain')),
+  c('screening-care', 'warn', 'work elsewhere', null, routineFrom(['hegu-web-massage']), yes('neck-strain')),
 ];

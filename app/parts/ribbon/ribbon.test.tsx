@@ -61,8 +61,8 @@ describe('the ribbon', () => {
     expect(draw(routine)).not.toContain('class="post"');
   });
   test('breath is a wave with one hump a breath, the playhead stands at the present', () => {
-    const svg = draw(routineOf([stepOf('slow-breaths', 'a')]), { now: 30 });
-    expect(/class="wave" d="([^"]+)"/.exec(svg)![1]!.match(/q/g)).toHaveLength(6);
+    const svg = draw(routineOf([stepOf('slow-deep-breaths', 'a')]), { now: 20 });
+    expect(/class="wave" d="([^"]+)"/.exec(svg)![1]!.match(/q/g)).toHaveLength(3);
     expect(svg).toContain('class="playhead"');
   });
   test('each step can be reached and says what it is', () => {

@@ -5,5 +5,5 @@ import { placesOn, type Place } from '../../parts/chart/places';
 /** Where an entry of the atlas is on the chart; the client's left side stands for both. */
 export function placesOfEntry(entry: Pick<AtlasEntry, 'kind' | 'id'>): Place[] {
   if (entry.kind !== 'technique') return placesOn({ kind: entry.kind, id: entry.id }, 'left');
-  return (CATALOGUE.techniques.get(entry.id)?.places ?? []).flatMap((place) => placesOn(place, 'left'));
+  return (CATALOGUE.techniques.get(entry.id)?.defaults.path ?? []).flatMap((place) => placesOn(place, 'left'));
 }

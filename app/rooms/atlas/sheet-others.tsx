@@ -116,7 +116,15 @@ export function TechniqueSheet({ technique: t }: { technique: Technique }) {
             `, ${t.pressure.least === t.pressure.most ? t.pressure.least : `${t.pressure.least} to ${t.pressure.most}`} pressure`}
           {t.perDayMost !== null && `, at most ${t.perDayMost} times a day`}
         </Row>
-        <Row label="Glide">{t.glide === 'product' ? 'with a glide product' : t.glide === 'dry' ? 'dry' : 'either'}</Row>
+        <Row label="Glide">
+          {t.glide === 'dry'
+            ? 'dry'
+            : t.glide === 'either'
+              ? 'dry or with a product'
+              : t.glide === 'water-based'
+                ? 'with gel or water, no oil'
+                : 'with oil or cream'}
+        </Row>
         {notes.map((n) => (
           <Row key={n.label} label={n.label}>
             {n.words}

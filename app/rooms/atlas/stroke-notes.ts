@@ -19,7 +19,7 @@ function flat(
  * whether it runs toward a basin of the region it starts in.
  */
 export function strokeNotes(t: Technique): { label: string; words: string }[] {
-  const [from, ...rest] = t.places;
+  const [from, ...rest] = t.defaults.path;
   const to = rest[rest.length - 1];
   if (!from || !to || (from.kind === to.kind && from.id === to.id)) return [];
   const view: View = bestView([...placesOn(from, 'left'), ...placesOn(to, 'left')]);

@@ -7,180 +7,175 @@ import {
   type Stroke,
   type Technique,
 } from '../../../core/routine/index.ts';
-import type {
-  ComplaintKind,
-  Contact,
-  Craft,
-  Motion,
-  Phase,
-  PlaceRef,
-  Pressure,
-  Region,
-  Role,
-  WorkWord,
+import {
+  contactsLike,
+  type ClientPosition,
+  type ComplaintKind,
+  type Contact,
+  type Craft,
+  type Doer,
+  type Glide,
+  type Ground,
+  type Motion,
+  type Need,
+  type Phase,
+  type PlaceRef,
+  type Pressure,
+  type Region,
+  type Role,
+  type SoughtFor,
+  type WorkWord,
 } from '../../../core/words/index.ts';
 
-export const point = (id: string): PlaceRef => ({ kind: 'point', id });
-export const muscle = (id: string): PlaceRef => ({ kind: 'muscle', id });
-export const node = (id: string): PlaceRef => ({ kind: 'node', id });
-export const region = (id: Region): PlaceRef => ({ kind: 'region', id });
-export const landmark = (id: string): PlaceRef => ({ kind: 'landmark', id });
+/** A place as rows write it: "point:GB20". */
+export type PlaceWord = `${PlaceRef['kind']}:${string}`;
+export const placeOf = (word: PlaceWord): PlaceRef => {
+  const colon = word.indexOf(':');
+  return { kind: word.slice(0, colon) as PlaceRef['kind'], id: word.slice(colon + 1) };
+};
 
 export const hold = (seconds: number): DosePart => ({ kind: 'hold', seconds });
-/** What one row says of a counted part: how far it may go, and whether it is done one way and then the other. */
-export interface ShortBeats {
-  most?: number;
-  directions?: 1 | 2;
-  per?: 'spot' | 'pass';
-}
-/** Parts as the rows write them: a counted part says how it travels, which the step turns into its stroke. */
-type ShortPart = DosePart & { ways?: 1 | 2; pass?: boolean };
-export const beats = (count: number, perMinute: number, unit: string, more: ShortBeats = {}): ShortPart => ({
+/** So many at so many a minute; `most` where it may become more. Of a stroke to and fro, one count is there and back. */
+export const beats = (count: number, perMinute: number, unit: string, most: number | null = null): DosePart => ({
   kind: 'beats',
   count,
-  most: more.most ?? null,
+  most,
   perMinute,
   unit,
-  ways: more.directions ?? 1,
-  pass: more.per === 'pass',
 });
-export const open = (until: string, usualSeconds: number, leastSeconds: number, mostSeconds: number): DosePart => ({
+export const open = (usualSeconds: number, leastSeconds: number, mostSeconds: number, until: string): DosePart => ({
   kind: 'open',
   until,
   usualSeconds,
   leastSeconds,
   mostSeconds,
 });
-type Phases = Extract<DosePart, { kind: 'breath' }>['phases'];
-/** Phases of one breath; a second sip of air after the first, where there is one. */
-const phases = (inSeconds: number, outSeconds: number, holdSeconds = 0, sipSeconds = 0): Phases => [
-  { what: 'in', seconds: inSeconds },
-  ...(sipSeconds ? [{ what: 'in-again' as const, seconds: sipSeconds }] : []),
-  ...(holdSeconds ? [{ what: 'hold' as const, seconds: holdSeconds }] : []),
-  { what: 'out', seconds: outSeconds },
-];
-export const breaths = (
-  cycles: number,
-  inSeconds: number,
-  outSeconds: number,
-  holdSeconds = 0,
-  sipSeconds = 0,
-): DosePart => ({ kind: 'breath', cycles, phases: phases(inSeconds, outSeconds, holdSeconds, sipSeconds) });
-export const check = (what: string, seconds: number): DosePart => ({ kind: 'check', what, seconds });
+type PhaseWord = Extract<DosePart, { kind: 'breath' }>['phases'][number]['what'];
+export const breath = (cycles: number, ...phases: readonly [what: PhaseWord, seconds: number][]): DosePart => ({
+  kind: 'breath',
+  cycles,
+  phases: phases.map(([what, seconds]) => ({ what, seconds })),
+});
+export const check = (seconds: number, what: string): DosePart => ({ kind: 'check', what, seconds });
 
-export interface Short {
-  regions: Region[];
-  muscles?: string[];
-  points?: string[];
-  places?: PlaceRef[];
-  contacts: Contact[];
-  still?: Contact;
+/** One technique as it stands in the tables. What is left out is usual: see `techniqueOf`. */
+export interface Row {
+  name: string;
+  phase: Phase;
+  roles?: readonly Role[];
+  regions: readonly Region[];
+  muscles?: readonly string[];
+  points?: readonly string[];
+  contact: Contact;
+  /** A second contact that stays put, and where: "palm on landmark:trichion". */
+  still?: `${Contact} on ${PlaceWord}`;
   motion: Motion;
-  direction: string;
-  /** least, usual, most */
-  press?: [Pressure, Pressure, Pressure];
-  sides: SidePlan['mode'];
-  parts: ShortPart[];
+  stroke: Stroke;
+  direction?: string;
+  /** Least, usual and most; left out where nothing presses. */
+  press?: readonly [least: Pressure, usual: Pressure, most: Pressure];
+  /** On the way back, where it differs. */
+  back?: Pressure;
+  /** In working order, of one side. */
+  path: readonly PlaceWord[];
+  /** For one side and one direction. */
+  dose: readonly DosePart[];
+  /** The dose anew at every place; else one pass covers the path. */
+  perPlace?: true;
+  sides?: 'each' | 'alternate' | 'midline';
   sets?: number;
-  spots?: number;
-  swapHands?: boolean;
-  /** Breathing that goes on during the work. */
-  breath?: Phases;
-  words?: WorkWord[];
+  swap?: Step['swap'];
+  body?: Partial<Body>;
+  /** How one breathes meanwhile. */
+  breath?: string;
+  glide?: Glide;
   tool?: Technique['tool'];
-  glide?: Step['glide'];
-  head?: Body['head'];
-  jaw?: Body['jaw'];
-  eyes?: Body['eyes'];
-  tongue?: Body['tongue'];
-  serves: ComplaintKind[];
+  equipment?: string;
+  by?: Doer;
+  needs?: readonly Need[];
+  isTest?: true;
+  position?: ClientPosition;
+  posture?: string;
+  serves: readonly ComplaintKind[];
+  soughtFor?: readonly SoughtFor[];
+  words?: readonly WorkWord[];
   cue: string;
   client?: string;
+  feel: string;
+  avoid: string;
   perDayMost?: number;
-  craft?: Craft;
-  roles?: Role[];
-  heed?: string[];
-  leadInSeconds?: number;
+  heed?: readonly string[];
+  grounds: Ground;
+  observedSeconds?: number;
 }
 
-/** The craft that most teaches such work, where the row does not say. */
-function craftOf(phase: Phase, s: Short): Craft {
-  if (s.craft) return s.craft;
-  if (s.tool === 'ball' || s.tool === 'roller') return 'ball-release';
-  if (s.tool === 'probe') return 'reflex-probe';
-  if (s.tool === 'microcurrent-device') return 'microcurrent-glide';
-  const byPhase: Partial<Record<Phase, Craft>> = {
-    breathe: 'breathwork',
-    'open-drainage': 'lymph-drainage',
-    'close-drainage': 'lymph-drainage',
-    press: 'point-holding',
-    exercise: 'resisted-exercise',
-    stretch: 'neck-stretch',
-  };
-  return byPhase[phase] ?? 'hand-massage';
+function sidesOf({ sides, sets = 1 }: Row): SidePlan {
+  const mode = sides === 'alternate' ? 'each' : (sides ?? 'together');
+  return { mode, first: 'left', sets, extra: null, sequence: sides === 'alternate' ? 'alternate' : 'side-complete' };
+}
+function stillOf(still: string | undefined): Step['still'] {
+  if (!still) return null;
+  const [contact, place] = still.split(' on ') as [Contact, PlaceWord];
+  return { contact, place: placeOf(place) };
 }
 
-const SLIDING: ReadonlySet<Motion> = new Set<Motion>(['glide', 'sweep', 'shear', 'rub', 'roll']);
-function strokeOf({ motion, parts }: Short): Stroke {
-  const bothWays = parts.some((p) => p.ways === 2);
-  if (motion === 'circle') return bothWays ? 'circles-both-ways' : 'circles-one-way';
-  if (bothWays) return 'one-way-then-other';
-  if (SLIDING.has(motion)) return 'one-way';
-  return motion === 'hold' ? 'still' : 'in-place';
-}
-/** So many spots: the places that are named, round and round. */
-const pathOf = (places: PlaceRef[], { spots = 1 }: Short): PlaceRef[] =>
-  spots > 1 ? Array.from({ length: spots }, (_, i) => places[i % places.length]!) : places;
-
-/** Doses and directions are common practice of the trade without a published source; tempo and pauses are our choice. */
-export function technique(id: string, name: string, phase: Phase, s: Short): Technique {
-  const places = s.places ?? [
-    ...(s.points ?? []).map(point),
-    ...(s.points?.length ? [] : (s.muscles ?? []).slice(0, 1).map(muscle)),
-  ];
-  const placesOrRegion = places.length ? places : s.regions.slice(0, 1).map(region);
+/** A row as the core wants it. */
+export function techniqueOf(id: string, craft: Craft, row: Row): Technique {
+  const { press, glide = 'either' } = row;
+  const stepGlide = glide === 'dry' ? 'dry' : glide === 'either' ? 'either' : 'product';
   return {
     id,
-    name,
-    phase,
-    craft: craftOf(phase, s),
-    roles: s.roles ?? [],
-    regions: s.regions,
-    muscles: s.muscles ?? [],
-    points: s.points ?? [],
-    places: placesOrRegion,
-    contacts: s.contacts,
-    motion: s.motion,
-    direction: s.direction,
-    pressure: s.press ? { least: s.press[0], most: s.press[2] } : null,
-    words: s.words ?? [],
-    tool: s.tool ?? null,
-    glide: s.glide ?? 'either',
-    serves: s.serves,
-    cue: s.cue,
-    clientCue: s.client ?? '',
-    perDayMost: s.perDayMost ?? null,
-    heed: s.heed ?? [],
+    name: row.name,
+    phase: row.phase,
+    craft,
+    roles: row.roles ?? [],
+    regions: row.regions,
+    muscles: row.muscles ?? [],
+    points: row.points ?? [],
+    contacts: contactsLike(row.contact),
+    motion: row.motion,
+    direction: row.direction ?? '',
+    pressure: press ? { least: press[0], most: press[2] } : null,
+    words: row.words ?? [],
+    tool: row.tool ?? null,
+    equipment: row.equipment ?? '',
+    glide,
+    by: row.by ?? 'both',
+    needs: row.needs ?? [],
+    isTest: row.isTest ?? false,
+    position: row.position ?? 'any',
+    posture: row.posture ?? '',
+    serves: row.serves,
+    soughtFor: row.soughtFor ?? [],
+    cue: row.cue,
+    clientCue: row.client ?? '',
+    feelFor: row.feel,
+    avoid: row.avoid,
+    perDayMost: row.perDayMost ?? null,
+    heed: row.heed ?? [],
+    grounds: row.grounds,
+    observedSeconds: row.observedSeconds ?? null,
+    own: false,
     defaults: {
       kind: 'step',
       label: null,
-      path: pathOf(placesOrRegion, s),
-      contact: s.contacts[0]!,
-      still: s.still ? { contact: s.still, place: null } : null,
-      motion: s.motion,
-      stroke: strokeOf(s),
-      pressure: s.press ? { there: s.press[1], back: null } : null,
-      sides: { mode: s.sides, first: 'left', sets: s.sets ?? 1, extra: null, sequence: 'side-complete' },
-      dose: {
-        parts: s.parts.map(({ ways: _ways, pass: _pass, ...part }): DosePart => part),
-        perPlace: (s.spots ?? 1) > 1,
-        pauses: { ...USUAL_PAUSES, findPlaceSeconds: s.leadInSeconds ?? USUAL_PAUSES.findPlaceSeconds },
-      },
-      swap: s.swapHands ? 'each-set' : 'none',
-      body: { head: s.head ?? 'still', jaw: s.jaw ?? 'loose', eyes: s.eyes ?? 'any', tongue: s.tongue ?? 'rest' },
-      breath: s.breath ? { phases: s.breath, words: '' } : null,
-      glide: s.glide ?? 'either',
+      path: row.path.map(placeOf),
+      contact: row.contact,
+      still: stillOf(row.still),
+      motion: row.motion,
+      stroke: row.stroke,
+      pressure: press ? { there: press[1], back: row.back ?? null } : null,
+      sides: sidesOf(row),
+      dose: { parts: [...row.dose], perPlace: row.perPlace ?? false, pauses: { ...USUAL_PAUSES } },
+      swap: row.swap ?? 'none',
+      body: { head: 'still', jaw: 'loose', eyes: 'any', tongue: 'rest', ...row.body },
+      breath: row.breath ? { phases: null, words: row.breath } : null,
+      glide: stepGlide,
       note: '',
     },
   };
 }
+
+/** Rows of one kind of work, by id. */
+export const rowsOf = (craft: Craft, rows: Readonly<Record<string, Row>>): readonly Technique[] =>
+  Object.entries(rows).map(([id, row]) => techniqueOf(id, craft, row));

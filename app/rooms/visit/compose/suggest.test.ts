@@ -21,13 +21,17 @@ describe('by place', () => {
       techniquesAt(masseter)
         .slice(0, 6)
         .every(
-          (t) => t.muscles.includes('masseter-superficial') || t.places.some((p) => p.id === 'masseter-superficial'),
+          (t) =>
+            t.muscles.includes('masseter-superficial') || t.defaults.path.some((p) => p.id === 'masseter-superficial'),
         ),
     ).toBe(true));
   test('a point finds the technique that presses it', () =>
     expect(techniquesAt({ kind: 'point', id: 'LI20', side: 'left' })[0]!.points).toContain('LI20'));
   test('one side after the other begins where the finger pointed', () =>
-    expect(ask('press open', masseter)[0]!.step.sides).toMatchObject({ mode: 'each', first: 'right' }));
+    expect(ask('scm pinch', { kind: 'muscle', id: 'scm-sternal', side: 'right' })[0]!.step.sides).toMatchObject({
+      mode: 'each',
+      first: 'right',
+    }));
   test('with a place chosen, a dose alone is a whole line', () =>
     expect(ask('12x firm', masseter).length).toBeGreaterThan(0));
 });

@@ -25,16 +25,13 @@ export interface Suggestion {
 /** Techniques that work at a place: named there, on its muscle, or anywhere in its region. */
 export function techniquesAt(place: Place): Technique[] {
   const region = CATALOGUE.regionOf(place);
-  const score = (t: Technique) =>
-    t.points.includes(place.id) ||
-    t.muscles[0] === place.id ||
-    t.places.some((p) => p.kind === place.kind && p.id === place.id)
-      ? 3
-      : t.muscles.includes(place.id)
-        ? 2
-        : region && t.regions.includes(region)
-          ? 1
-          : 0;
+  const score = (t: Technique) => {
+    const named = t.points.includes(place.id) || t.muscles[0] === place.id;
+    const onPath = t.defaults.path.some((p) => p.kind === place.kind && p.id === place.id);
+    // What works here and nowhere else comes before what passes by.
+    if (named || onPath) return 3 + (onPath && t.defaults.path.length === 1 ? 1 : 0) + (named ? 1 : 0);
+    return t.muscles.includes(place.id) ? 2 : region && t.regions.includes(region) ? 1 : 0;
+  };
   return TECHNIQUES.filter((t) => score(t) > 0).sort((a, b) => score(b) - score(a));
 }
 
