@@ -80,7 +80,7 @@ export const ROUTINES = {
       ['glide-apply'],
       ['collarbone-pump', rounds(2)],
       ['forehead-sweep-to-temples', (s) => rounds(2)(at('light')(s))],
-      ['brow-pinch-walk', rounds(3)],
+      ['brow-pinch-walk', rounds(2)],
       ['inner-brow-thumb-press', (s) => rounds(2)(at('light')(s))],
       ['temple-hold-pulse', (s) => rounds(2)(at('light')(s))],
       ['under-eye-four-point-hold', rounds(2)],
