@@ -2,17 +2,19 @@ import { eventRow } from '../server/db/stored.ts';
 import { expandRoutine, type Routine, stepsOf } from '../core/routine/index.ts';
 import { type GuideEvent, runRecord } from '../core/guide/index.ts';
 import { type MeasureKey, pressureThreshold } from '../core/measures/index.ts';
-import type { Answer } from '../core/limits/index.ts';
+import { admitRoutine, type Answer, screen } from '../core/limits/index.ts';
 import { EMPTY_RECORD, EMPTY_SCREEN, type Findings } from '../core/record/index.ts';
 import type { Side } from '../core/words/index.ts';
 import { TZDate } from '@date-fns/tz';
 import { addDays, format, startOfDay } from 'date-fns';
 import type { Transaction } from 'sequelize';
+import { CATALOGUE } from '../reference/catalogue.ts';
 import { CAUTIONS } from '../reference/facts/cautions/index.ts';
 import { PREPARATION } from '../reference/facts/preparation.ts';
 import { hash } from '@node-rs/argon2';
 import { randomUUID } from 'node:crypto';
 import { database } from '../server/db/connection.ts';
+import { plantStartingRoutines } from '../server/db/queries/starting.server.ts';
 import { refreshOutdatedCourses } from '../server/db/queries/courses.server.ts';
 import { inPractice } from '../server/db/scope.ts';
 import {
@@ -82,6 +84,7 @@ async function seedPracticeOf(
       },
       { transaction },
     );
+  await plantStartingRoutines({ practiceId, practitionerId: imke.id }, moment(today, 60, '12:00'), transaction);
   const made = await seedPractice(practiceId, imke.id, moment(today, 60, '12:00'), transaction);
   const random = seeded(20_260_309);
   for (const person of PEOPLE)
@@ -218,7 +221,11 @@ async function seedVisit(making: Making, clientId: string, person: DemoClient, v
   const fresh = stage === 'screen';
   const caution = CAUTIONS.find((q) => q.key === visit.stopped);
   const key = visit.routine ?? (isToday ? person.today?.routine : undefined);
-  const routine: Routine | null = key ? ROUTINES[key] : null;
+  const answers = answersOf(person, visit.stopped ? [visit.stopped] : [], making.made.ruleKey);
+  // As Compose starts a template: without what this client may not have.
+  const routine: Routine | null = key
+    ? admitRoutine(ROUTINES[key], screen(CAUTIONS, answers), CATALOGUE).routine
+    : null;
   const isLast = stage === 'done' && !person.visits.some((v) => v.daysAgo < visit.daysAgo && v.daysAgo > 0);
   const row = await VisitModel.create(
     {
@@ -232,7 +239,7 @@ async function seedVisit(making: Making, clientId: string, person: DemoClient, v
       screen: fresh
         ? EMPTY_SCREEN
         : {
-            answers: answersOf(person, visit.stopped ? [visit.stopped] : [], making.made.ruleKey),
+            answers,
             preparation: visit.stopped ? [] : PREPARATION.map((p) => p.key),
           },
       record:

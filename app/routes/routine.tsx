@@ -13,6 +13,7 @@ import { clock } from '../../core/words';
 import { Button } from 'react-bootstrap';
 import { data, Form, redirect, useActionData } from 'react-router';
 import { CATALOGUE } from '../../reference/catalogue';
+import { STARTING_ROUTINES } from '../../reference/routines';
 import { deleteTemplate, findTemplate, renameTemplate } from '../../server/db/queries/templates.server';
 import { FaceChart } from '../parts/chart/face-chart';
 import { RuleNotes } from '../parts/routine/rule-notes';
@@ -30,7 +31,11 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
   const template = await findTemplate(practiceId, params.templateId);
   if (!template) notFound('routine');
-  return { template };
+  const origin = STARTING_ROUTINES.find((s) => s.id === template.origin);
+  return {
+    template,
+    origin: origin ? { stated: origin.statedMinutes, statedFor: origin.statedFor, because: origin.because } : null,
+  };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
@@ -62,7 +67,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${loaderData?.template.name ?? 'Routine'} · Velvet Compass` },
 ];
 
-export default function RoutinePage({ loaderData: { template } }: Route.ComponentProps) {
+export default function RoutinePage({ loaderData: { template, origin } }: Route.ComponentProps) {
   const answered = useActionData<typeof action>();
   const routine = template.body;
   const cues = expandRoutine(routine);
@@ -107,12 +112,22 @@ export default function RoutinePage({ loaderData: { template } }: Route.Componen
               Rename
             </Button>
           </Form>
+          <p className="soft">
+            {CATALOGUE.schools.get(routine.school)?.name}
+            {routine.order ? `, but: ${routine.order.reason}` : '.'}{' '}
+            {origin &&
+              `Practitioners state ${origin.stated} min${origin.statedFor === 'one side' ? ' for one side' : ''} of work. ${origin.because}`}
+          </p>
+          {routine.notes && <p className="narrow">{routine.notes}</p>}
           <table className="table table-sm">
             <tbody>
               {stepsOf(routine).map((s, i) => (
                 <tr key={s.id}>
                   <td className="num soft">{i + 1}</td>
-                  <td className="fw-bold">{names.get(s.id)}</td>
+                  <td>
+                    <span className="fw-bold">{names.get(s.id)}</span>
+                    {s.note && <div className="soft small">{s.note}</div>}
+                  </td>
                   <td className="soft">
                     <MotionGlyph motion={s.motion} />
                   </td>

@@ -2,35 +2,53 @@ import type { DosePart, Step } from './model.ts';
 import { newStep, type Technique } from './technique.ts';
 import { CONTACT_WORDS, strokeFor, type TypedLine } from './typed-line.ts';
 
+/** What a technique can be called by, in small letters. */
+interface Callings {
+  name: string;
+  nameWords: readonly string[];
+  /** Ids are tags of the trade: "masseter-two-knuckle-slide" is called for by "masseter". */
+  tags: readonly string[];
+  where: string;
+  how: string;
+}
+/** Kept beside each technique: a line is searched at every keystroke. */
+const CALLINGS = new WeakMap<Technique, Callings>();
+
+function callingsOf(technique: Technique): Callings {
+  const known = CALLINGS.get(technique);
+  if (known) return known;
+  const { id, regions, muscles, points, defaults, serves, motion, contacts, direction, soughtFor } = technique;
+  const name = technique.name.toLowerCase();
+  const where = [...regions, ...muscles, ...points, ...defaults.path.map((p) => p.id), ...serves];
+  const how = [motion, contacts[0]!, direction, ...soughtFor];
+  const made: Callings = {
+    name,
+    nameWords: name.split(/[\s,:]+/),
+    tags: id.toLowerCase().split('-'),
+    where: where.join(' ').toLowerCase(),
+    how: how.join(' ').toLowerCase(),
+  };
+  CALLINGS.set(technique, made);
+  return made;
+}
+
 /** How well a technique answers the words: 0 = not at all. Words may stand for technique, muscle, point, region or complaint. */
 function matchScore(technique: Technique, words: readonly string[]): number {
-  const name = technique.name.toLowerCase();
-  // Ids are tags of the trade: "masseter-two-knuckle-slide" is called for by "masseter".
-  const called = [...name.split(/[\s,:]+/), ...technique.id.toLowerCase().split('-')];
-  const where = [
-    ...technique.regions,
-    ...technique.muscles,
-    ...technique.points,
-    ...technique.defaults.path.map((p) => p.id),
-    ...technique.serves,
-  ]
-    .join(' ')
-    .toLowerCase();
-  const how = [technique.motion, technique.contacts[0]!, technique.direction, ...technique.soughtFor]
-    .join(' ')
-    .toLowerCase();
+  const { name, nameWords, tags, where, how } = callingsOf(technique);
   let score = 0;
   for (const word of words) {
     const stem = word.length > 4 ? word.replace(/s$/, '') : word;
-    const s = called.some((w) => w.startsWith(stem))
-      ? 5
-      : name.includes(stem)
-        ? 4
-        : where.includes(stem)
-          ? 3
-          : how.includes(stem)
-            ? 2
-            : 0;
+    const s = nameWords.some((w) => w.startsWith(stem))
+      ? 6
+      : tags.some((w) => w.startsWith(stem))
+        ? 5
+        : name.includes(stem)
+          ? 4
+          : where.includes(stem)
+            ? 3
+            : how.includes(stem)
+              ? 2
+              : 0;
     if (!s) return 0;
     score += s;
   }

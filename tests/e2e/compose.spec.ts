@@ -24,8 +24,8 @@ test('dose, pressure and sides are edited in place, and the total follows to the
   await addStep(page, 'temple circles 10x 30/min');
   // 4 s to find the place, 10 circles at 30 a minute one way and the other, 1 s to change direction.
   await expect(page.getByTestId('total')).toHaveText('0:45');
-  await page.getByLabel('Pressure of Temple circles').selectOption('feather');
-  await page.getByLabel('Sides of Temple circles').selectOption('each');
+  await page.getByLabel('Pressure of Two-finger circles at the temples').selectOption('feather');
+  await page.getByLabel('Sides of Two-finger circles at the temples').selectOption('each');
   await expect(page.getByTestId('total')).toHaveText('1:30');
   await page.getByLabel('Circles', { exact: true }).fill('5');
   await expect(page.getByTestId('total')).toHaveText('0:50');
@@ -36,7 +36,7 @@ test('dose, pressure and sides are edited in place, and the total follows to the
   await saved(page);
   await page.reload();
   await expect(page.getByTestId('total')).toHaveText('0:50');
-  await expect(page.getByLabel('Pressure of Temple circles')).toHaveValue('feather');
+  await expect(page.getByLabel('Pressure of Two-finger circles at the temples')).toHaveValue('feather');
 });
 
 test('undo and redo, by button and by key', async ({ page }) => {
@@ -44,7 +44,7 @@ test('undo and redo, by button and by key', async ({ page }) => {
   await addStep(page, 'warm palms jaw');
   expect(await order(page)).toHaveLength(2);
   await page.keyboard.press('Control+z');
-  await expect.poll(() => order(page)).toEqual(['Temple circles']);
+  await expect.poll(() => order(page)).toEqual(['Two-finger circles at the temples']);
   await page.getByRole('button', { name: 'Redo' }).click();
   await expect.poll(() => order(page)).toHaveLength(2);
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -69,7 +69,7 @@ test('leaving a stage forgets nothing: each stage takes back its own', async ({ 
   await page.keyboard.press('Control+y');
   await expect(rating.getByRole('radio', { name: ': 7' })).toBeChecked();
   await page.getByRole('link', { name: 'Compose' }).click();
-  await expect.poll(() => order(page)).toEqual(['Temple circles']);
+  await expect.poll(() => order(page)).toEqual(['Two-finger circles at the temples']);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('No steps yet')).toBeVisible();
   await saved(page);
@@ -84,7 +84,9 @@ test('the order is a setting: another school, or a departure with its reason, en
   await addStep(page, 'skull base circles');
   await page.locator('.step .name').nth(0).focus();
   await page.keyboard.press(']');
-  const warning = page.getByText(/Skull-base thumb circles comes after Temple circles/);
+  const warning = page.getByText(
+    /Thumb press and circle along the skull base comes after Two-finger circles at the temples/,
+  );
   await expect(warning).toBeVisible();
   await page.getByRole('button', { name: 'Order: Neck first' }).click();
   await page.getByLabel('Beginning').selectOption('anywhere');
@@ -107,14 +109,22 @@ test('what was typed and has no place in the step is told', async ({ page }) => 
 
 test('steps are reordered by keys, on the ribbon, and by dragging', async ({ page }) => {
   for (const line of ['warm palms jaw', 'temple circles', 'jiache hold']) await addStep(page, line);
-  expect(await order(page)).toEqual(['Warm palms on the jaw', 'Temple circles', 'Jiache, hold and pulse']);
+  expect(await order(page)).toEqual([
+    'Warm palms on the chewing muscles',
+    'Two-finger circles at the temples',
+    'Press ST6 Jiache',
+  ]);
   await page.locator('.step .name').nth(2).focus();
   await page.keyboard.press('[');
-  await expect.poll(() => order(page)).toEqual(['Warm palms on the jaw', 'Jiache, hold and pulse', 'Temple circles']);
+  await expect
+    .poll(() => order(page))
+    .toEqual(['Warm palms on the chewing muscles', 'Press ST6 Jiache', 'Two-finger circles at the temples']);
   await page.locator('.ribbon .block').first().focus();
   await page.keyboard.press(']');
-  await expect.poll(() => order(page)).toEqual(['Jiache, hold and pulse', 'Warm palms on the jaw', 'Temple circles']);
-  const handle = page.getByRole('button', { name: 'Move Temple circles', exact: true });
+  await expect
+    .poll(() => order(page))
+    .toEqual(['Press ST6 Jiache', 'Warm palms on the chewing muscles', 'Two-finger circles at the temples']);
+  const handle = page.getByRole('button', { name: 'Move Two-finger circles at the temples', exact: true });
   const from = (await handle.boundingBox())!;
   const to = (await page.locator('.step').first().boundingBox())!;
   await page.mouse.move(from.x + 5, from.y + 5);
@@ -122,7 +132,7 @@ test('steps are reordered by keys, on the ribbon, and by dragging', async ({ pag
   await page.mouse.move(to.x + 5, from.y - 20, { steps: 4 });
   await page.mouse.move(to.x + 5, to.y + 2, { steps: 8 });
   await page.mouse.up();
-  await expect.poll(async () => (await order(page))[0]).toBe('Temple circles');
+  await expect.poll(async () => (await order(page))[0]).toBe('Two-finger circles at the temples');
   await page.locator('.step .name').first().focus();
   await page.keyboard.press('Delete');
   await expect.poll(() => order(page)).toHaveLength(2);
@@ -133,9 +143,13 @@ test('rules speak with a reason, and their fix is one click', async ({ page }) =
   await addStep(page, 'skull base circles');
   await page.locator('.step .name').nth(0).focus();
   await page.keyboard.press(']');
-  await expect(page.getByText(/Skull-base thumb circles comes after Temple circles/)).toBeVisible();
-  await page.getByRole('button', { name: 'Skull-base thumb circles first' }).click();
-  await expect.poll(() => order(page)).toEqual(['Skull-base thumb circles', 'Temple circles']);
+  await expect(
+    page.getByText(/Thumb press and circle along the skull base comes after Two-finger circles at the temples/),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Thumb press and circle along the skull base first' }).click();
+  await expect
+    .poll(() => order(page))
+    .toEqual(['Thumb press and circle along the skull base', 'Two-finger circles at the temples']);
   await page.getByLabel('Minutes available').fill('1.8');
   await expect(page.getByText(/over the 1.8 minutes/)).toBeVisible();
   await page.getByRole('button', { name: 'Shorten the longest steps' }).click();
@@ -173,6 +187,12 @@ test('keep as a template, start from it in another visit, take it as a file', as
   await expect.poll(() => order(page)).toHaveLength(2);
 
   await page.goto('/routines');
+  // What came with the application stands beside it, and what is not wanted is hidden from the visits.
+  await expect(page.getByRole('row', { name: /Two balls for jaw/ })).toContainText('came with Velvet Compass');
+  await page.getByRole('button', { name: 'Hide: Temples and palms' }).click();
+  await page.getByText('Hidden (1)').click();
+  await page.getByRole('button', { name: 'Show again: Temples and palms' }).click();
+  await expect(page.getByText('Hidden (1)')).toBeHidden();
   await page.getByRole('link', { name: 'Temples and palms' }).click();
   await page.waitForURL(/\/routines\/[0-9a-f-]{36}$/);
   const file = await page.request.get(`${page.url()}/file`);
@@ -199,7 +219,7 @@ test('two windows on one visit end in a choice, not in a lost write', async ({ p
   await addStep(page, 'hegu');
   await expect(page.getByText('This visit was changed in another window.')).toBeVisible();
   await page.getByRole('button', { name: 'Take what is stored' }).click();
-  await expect.poll(() => order(page)).toEqual(['Temple circles', 'Jiache, hold and pulse']);
+  await expect.poll(() => order(page)).toEqual(['Two-finger circles at the temples', 'Press ST6 Jiache']);
 });
 
 test('a lost connection loses nothing: it is written when it comes back', async ({ page, context }) => {

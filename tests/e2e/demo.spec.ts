@@ -89,7 +89,7 @@ test('the capped client: firm cannot be added, and the cap is told', async ({ pa
   await box.fill('temple circles firm');
   await expect(page.getByRole('option').first()).toContainText('light at most');
   await box.press('Enter');
-  await expect(page.getByLabel('Pressure of Temple circles')).toHaveValue('light');
+  await expect(page.getByLabel('Pressure of Two-finger circles at the temples')).toHaveValue('light');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Guide', exact: true }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();

@@ -14,7 +14,7 @@ async function ready(page: Page, ...lines: string[]): Promise<void> {
 test('counts by itself, pauses on space, and survives a reload in the middle of a run', async ({ page }) => {
   await ready(page, 'warm palms jaw 40s', 'temple circles');
   await page.keyboard.press('Space');
-  await expect(page.getByRole('heading', { name: 'Warm palms on the jaw' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Warm palms on the chewing muscles' })).toBeVisible();
   await expect(page.getByTestId('count')).toHaveText('3', { timeout: 5000 });
   await expect(page.getByText('hold, seconds left')).toBeVisible({ timeout: 8000 });
   const before = Number(await page.getByTestId('count').innerText());
@@ -38,7 +38,7 @@ test('plays to its end by the clock and stores what was done', async ({ page }) 
   await expect(page.getByRole('heading', { name: 'Done' })).toBeVisible({ timeout: 15_000 });
   await expect(page.getByText('0:07 by the clock, planned 0:07.')).toBeVisible();
   await page.getByRole('button', { name: 'Record' }).click();
-  const row = page.getByRole('row', { name: /Warm palms on the jaw/ });
+  const row = page.getByRole('row', { name: /Warm palms on the chewing muscles/ });
   await expect(row.getByRole('cell').nth(1)).toHaveText('0:07');
   await expect(row.getByRole('cell').nth(2)).toHaveText('0:07');
 });

@@ -56,21 +56,25 @@ test('a new practitioner does one visit from end to end', async ({ page }) => {
     await expect(page.getByText('No steps yet')).toBeVisible();
     await addStep(page, 'warm palms jaw 10s');
     await addStep(page, 'masseter press open 5x left');
-    await expect(page.getByTestId('total')).toHaveText('0:48');
+    await expect(page.getByTestId('total')).toHaveText('0:43');
     await page.getByRole('button', { name: 'Left', exact: true }).click();
     await page.getByRole('button', { name: /^EX-HN5 Taiyang/ }).click();
-    await page.getByRole('option', { name: /Temple circles/ }).click();
-    await expect(page.getByRole('button', { name: /Temple circles, both sides/ }).first()).toBeVisible();
-    await expect(page.getByText(/Client’s left side gets 30 s more/)).toBeVisible();
+    await page.getByRole('option', { name: /Two-finger circles at the temples/ }).click();
+    await expect(
+      page.getByRole('button', { name: /Two-finger circles at the temples, both sides/ }).first(),
+    ).toBeVisible();
+    await expect(page.getByText(/Client’s left side gets 25 s more/)).toBeVisible();
     await saved(page);
   });
 
   await test.step('guide: keys, pressure, note, stop', async () => {
     await page.getByRole('button', { name: 'Guide', exact: true }).click();
     await page.getByRole('button', { name: 'Start', exact: true }).click();
-    await expect(page.getByRole('heading', { name: 'Warm palms on the jaw' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Warm palms on the chewing muscles' })).toBeVisible();
     await page.keyboard.press('ArrowRight');
-    await expect(page.getByRole('heading', { name: 'Masseter press, open and close' })).toBeVisible();
+    await expect(
+      page.getByRole('heading', { name: 'Pin a knot in the chewing muscle while the jaw drops' }),
+    ).toBeVisible();
     await expect(page.locator('.where')).toContainText('Client’s left');
     await page.keyboard.press('-');
     await expect(page.locator('.where')).toContainText('light,');
@@ -87,7 +91,7 @@ test('a new practitioner does one visit from end to end', async ({ page }) => {
 
   await test.step('record: planned against done, rate again, finish', async () => {
     await expect(page.getByRole('rowheader', { name: 'Stopped early' })).toBeVisible();
-    await expect(page.getByRole('row', { name: /Masseter press/ })).toContainText('medium → light');
+    await expect(page.getByRole('row', { name: /Pin a knot/ })).toContainText('medium → light');
     await expect(page.getByText('clicks near full opening')).toBeVisible();
     await page.getByRole('radiogroup', { name: 'Jaw, left, now, 0 to 10' }).getByText('5', { exact: true }).click();
     await page

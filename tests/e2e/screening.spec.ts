@@ -79,7 +79,7 @@ test('what screening bans cannot be added, by any way', async ({ page }) => {
   await page.getByRole('button', { name: 'Compose' }).click();
   const box = page.getByRole('combobox', { name: 'Add a step' });
   await box.fill('hegu');
-  const option = page.getByRole('option', { name: /Hegu/ });
+  const option = page.getByRole('option', { name: /Press LI4 Hegu/ });
   await expect(option).toContainText('Off limits.');
   await box.press('Enter');
   await expect(box).toHaveValue('hegu');
@@ -87,7 +87,7 @@ test('what screening bans cannot be added, by any way', async ({ page }) => {
   await expect(page.getByText('No steps yet')).toBeVisible();
   await page.keyboard.press('Escape');
   await addStep(page, 'masseter press open firm');
-  await expect(page.getByLabel(/Pressure of Masseter press/)).toHaveValue('medium');
+  await expect(page.getByLabel(/Pressure of Pin a knot/)).toHaveValue('medium');
 
   const id = /visits\/([^/]+)/.exec(page.url())![1]!;
   await saved(page);
@@ -130,7 +130,7 @@ test('what screening bans cannot be added, by any way', async ({ page }) => {
     },
   });
   expect(smuggled.status()).toBe(422);
-  expect(((await smuggled.json()) as { message: string }).message).toContain('Hegu, squeeze the web cannot be added');
+  expect(((await smuggled.json()) as { message: string }).message).toContain('Massage the thumb web cannot be added');
 });
 
 test('a template comes without what this client may not have, and says so', async ({ page }) => {
@@ -150,8 +150,10 @@ test('a template comes without what this client may not have, and says so', asyn
   await page.getByRole('button', { name: 'Assess' }).click();
   await page.getByRole('button', { name: 'Compose' }).click();
   await page.getByRole('button', { name: 'Start from a template' }).click();
-  await page.locator('.dropdown-menu').getByRole('button').first().click();
-  await expect(page.getByText('Left out for this client: Hegu, squeeze the web.')).toBeVisible();
+  const row = page.locator('.template-row', { hasText: '1 of 2 steps' });
+  await expect(row).toContainText('Falls out today: Press LI4 Hegu');
+  await row.click();
+  await expect(page.getByText('Left out for this client: Press LI4 Hegu.')).toBeVisible();
   await expect(page.locator('.step')).toHaveCount(1);
   await saved(page);
 });
@@ -165,7 +167,7 @@ test('a new yes after composing blocks the guide until the step is out', async (
   await page.getByRole('link', { name: 'Screen' }).click();
   await yes(page, /Pregnant, possibly pregnant/);
   await page.getByRole('link', { name: 'Compose' }).click();
-  await expect(page.getByText(/Hegu, squeeze the web: off limits/)).toBeVisible();
+  await expect(page.getByText(/Press LI4 Hegu: off limits/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Guide', exact: true })).toBeDisabled();
   await page.getByRole('button', { name: 'Take it out' }).click();
   await expect(page.getByText('No steps yet')).toBeVisible();

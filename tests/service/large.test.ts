@@ -16,7 +16,7 @@ import {
 } from '../../server/db/queries/readings.server.ts';
 import { runsOfVisit } from '../../server/db/queries/runs.server.ts';
 import { scoresOfClient } from '../../server/db/queries/scores.server.ts';
-import { findTemplatesByName, templateNames } from '../../server/db/queries/templates.server.ts';
+import { findTemplatesByName, templatesInUse } from '../../server/db/queries/templates.server.ts';
 import {
   findVisit,
   openReferrals,
@@ -135,7 +135,7 @@ const PAGES: [string, (p: string) => Promise<unknown>][] = [
         visitNumber(p, v),
         visitBefore(p, v),
         besideVisit(p, v),
-        templateNames(p),
+        templatesInUse(p, '', 41),
         runsOfVisit(p, visitId),
       ]);
     },

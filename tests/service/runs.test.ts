@@ -7,10 +7,14 @@ import {
   deleteTemplate,
   findTemplate,
   findTemplatesByName,
+  hideTemplate,
   listTemplates,
   renameTemplate,
   saveTemplate,
+  templatesInUse,
 } from '../../server/db/queries/templates.server.ts';
+import { bringStartingRoutines } from '../../server/db/queries/starting.server.ts';
+import { STARTING_ROUTINES } from '../../reference/routines/index.ts';
 import { bareStep, hold, routineFrom, routineOf } from '../support/routines.ts';
 import { addClient, addVisit, closeDatabase, openFreshDatabase, openPractice, type Tenant } from './database.ts';
 
@@ -203,6 +207,32 @@ describe('templates', () => {
       [1, 2, 3].map(() => saveTemplate(tenant, 'Pressed', routineFrom(['temple-circles']), key)),
     );
     expect(new Set(made).size).toBe(1);
+  });
+  test('a hidden one is in no list, and can be shown again by who made it and by the owner', async () => {
+    const id = await keep('Out of sight');
+    const inUse = async () => (await templatesInUse(tenant.practiceId, 'out of', 10)).map((t) => t.id);
+    expect(await hideTemplate(colleague(), id, true)).toBe('not-yours');
+    expect(await inUse()).toEqual([id]);
+    expect(await hideTemplate(boss(), id, true)).toBe('saved');
+    expect(await inUse()).toEqual([]);
+    expect(await findTemplatesByName(tenant.practiceId, 'out of', 5)).toEqual([]);
+    expect((await listTemplates(tenant.practiceId)).find((t) => t.id === id)!.hidden).toBe(true);
+    expect(await hideTemplate(boss(), id, false)).toBe('saved');
+    expect(await inUse()).toEqual([id]);
+  });
+  test('a new practice begins with the routines of the trade; what is missing can be brought back, once', async () => {
+    const origins = async () =>
+      (await listTemplates(tenant.practiceId)).map((t) => t.origin).filter((origin) => origin !== null);
+    expect((await origins()).sort()).toEqual(STARTING_ROUTINES.map((s) => s.id).sort());
+    const [gone] = (await listTemplates(tenant.practiceId)).filter((t) => t.origin === 'two-balls');
+    await deleteTemplate(boss(), gone!.id);
+    await keep('Two balls for jaw, nose and brow');
+    const brought = await Promise.all([bringStartingRoutines(tenant), bringStartingRoutines(tenant)]);
+    expect(brought.sort()).toEqual([0, 1]);
+    expect(await origins()).toHaveLength(STARTING_ROUTINES.length);
+    expect((await listTemplates(tenant.practiceId)).find((t) => t.origin === 'two-balls')!.name).toBe(
+      'Two balls for jaw, nose and brow (as it came)',
+    );
   });
   test('renaming minds version and names', async () => {
     const [a] = [await keep('First'), await keep('Second')];

@@ -22,7 +22,7 @@ import { BODY_INCHES } from '../../../reference/facts/body-inches';
 import { landmarkName } from '../../../reference/facts/landmarks';
 import { PRESSED_MUSCLES } from '../../../reference/facts/muscles';
 import { POINTS } from '../../../reference/facts/points';
-import { saveTemplate, templateNames } from '../../../server/db/queries/templates.server';
+import { saveTemplate } from '../../../server/db/queries/templates.server';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { ClientChart } from '../../parts/chart/client-chart';
 import { placesOn, type Place } from '../../parts/chart/places';
@@ -43,11 +43,6 @@ import { useVisit } from '../../rooms/visit/session/context';
 import { SaveConflict, SaveState } from '../../rooms/visit/session/save-note';
 import { UndoButtons } from '../../rooms/visit/session/undo-buttons';
 import type { Route } from './+types/compose';
-
-export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
-  return { templates: await templateNames(practiceId) };
-}
 
 /** Keeps the routine on the table as a template. */
 export async function action({ request }: Route.ActionArgs) {
@@ -73,8 +68,8 @@ export async function action({ request }: Route.ActionArgs) {
   }
 }
 
-export default function Compose({ loaderData }: Route.ComponentProps) {
-  const { client, readings, screening, goTo, ended, practiceSchool } = useVisit();
+export default function Compose() {
+  const { visit, client, readings, screening, goTo, ended, practiceSchool } = useVisit();
   const first = client.complaints.find((c) => !c.closed);
   const table = useRoutine(first ? complaintName(first) : 'Routine', practiceSchool);
   const { routine, edit, findings, totals } = table;
@@ -246,7 +241,7 @@ export default function Compose({ loaderData }: Route.ComponentProps) {
               </p>
             )}
             <div className="compose-tools">
-              <TemplatesMenu templates={loaderData.templates} routine={routine} disabled={ended} onStart={start} />
+              <TemplatesMenu visitId={visit.id} routine={routine} disabled={ended} onStart={start} />
               <UndoButtons undo={table.undo} redo={table.redo} />
               <OrderField routine={routine} onChange={edit} />
               <span className="soft">

@@ -26,7 +26,7 @@ type MuscleWork = readonly [
   across: number,
   perMinute: number,
 ];
-export const MUSCLE_WORK: Readonly<Record<string, MuscleWork | null>> = {
+const MUSCLE_WORK: Readonly<Record<string, MuscleWork | null>> = {
   'masseter-superficial': ['two-fingers', 'knuckles', 'light', 'medium', 'firm', 40, 8, 10, 12],
   'masseter-deep': ['index-finger', 'index-finger', 'light', 'light', 'medium', 25, 5, 6, 12],
   'temporalis-anterior': ['fingertips', 'fingertips', 'light', 'light', 'medium', 30, 8, 8, 12],

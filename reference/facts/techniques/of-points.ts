@@ -25,7 +25,7 @@ type PointWork = readonly [
   pulses: number,
   circles: number,
 ];
-export const POINT_WORK: Readonly<Record<string, PointWork | null>> = {
+const POINT_WORK: Readonly<Record<string, PointWork | null>> = {
   BL1: ['ring-finger', 'feather', 'feather', 'light', 8, 5, 5],
   BL2: ['thumb', 'light', 'light', 'medium', 10, 8, 5],
   BL3: ['fingertips', 'light', 'light', 'medium', 12, 10, 8],

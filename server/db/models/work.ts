@@ -68,6 +68,10 @@ export class TemplateModel extends Model<InferAttributes<TemplateModel>, InferCr
   declare body: unknown;
   declare createdBy: string;
   declare updatedAt: Date;
+  /** Id of the starting routine it came as; null when somebody here made it. */
+  declare origin: CreationOptional<string | null>;
+  /** Out of the lists, and kept. */
+  declare hidden: CreationOptional<boolean>;
   declare version: CreationOptional<number>;
 }
 
@@ -174,6 +178,8 @@ export function defineWork(sequelize: Sequelize): void {
       body: DataTypes.JSONB,
       createdBy: DataTypes.UUID,
       updatedAt: DataTypes.DATE,
+      origin: { type: DataTypes.TEXT, defaultValue: null },
+      hidden: { type: DataTypes.BOOLEAN, defaultValue: false },
       version,
     },
     { sequelize, tableName: 'templates' },

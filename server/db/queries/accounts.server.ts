@@ -5,6 +5,7 @@ import { Op, QueryTypes, UniqueConstraintError } from 'sequelize';
 import { database } from '../connection.ts';
 import { PracticeModel, PractitionerModel, SessionModel } from '../models/index.ts';
 import { inPractice } from '../scope.ts';
+import { plantStartingRoutines } from './starting.server.ts';
 import { writeAudit } from './audit.server.ts';
 
 export interface SignedIn {
@@ -52,7 +53,9 @@ export async function createPractice(input: {
           { practiceId, name: input.name, email: input.email.toLowerCase(), passwordHash, role: 'owner' },
           { transaction },
         );
-        await writeAudit({ practiceId, practitionerId: owner.id }, 'practice-opened', {}, transaction);
+        const who = { practiceId, practitionerId: owner.id };
+        await plantStartingRoutines(who, new Date(), transaction);
+        await writeAudit(who, 'practice-opened', {}, transaction);
         return { practitionerId: owner.id, practiceId };
       }),
     );

@@ -1,5 +1,5 @@
 import type { Routine } from '../../../core/routine/index.ts';
-import { QueryTypes, UniqueConstraintError } from 'sequelize';
+import { Op, UniqueConstraintError } from 'sequelize';
 import { database } from '../connection.ts';
 import { PractitionerModel, TemplateModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';
@@ -14,7 +14,11 @@ export interface Template {
   name: string;
   body: Routine;
   createdBy: string;
+  createdById: string;
   updatedAt: string;
+  /** Id of the starting routine it came as. */
+  origin: string | null;
+  hidden: boolean;
   version: number;
 }
 
@@ -28,12 +32,17 @@ export const listTemplates = byPractice(async (practiceId: string): Promise<Temp
   return rows.map((t) => plain(t, names.get(t.createdBy) ?? ''));
 });
 
-/** Names only: a routine itself comes when it is chosen. */
-export const templateNames = byPractice((practiceId: string): Promise<{ id: string; name: string }[]> =>
-  database().query<{ id: string; name: string }>(
-    'select id, name from templates where practice_id = :practiceId order by name',
-    { replacements: { practiceId }, type: QueryTypes.SELECT },
-  ),
+/** Those in use whose name holds the text, by name, so many at most: a practice may keep many. */
+export const templatesInUse = byPractice(
+  async (practiceId: string, text: string, limit: number): Promise<Template[]> => {
+    database();
+    const rows = await TemplateModel.findAll({
+      where: { practiceId, hidden: false, ...(text.trim() ? { name: { [Op.iLike]: like(text) } } : {}) },
+      order: [['name', 'ASC']],
+      limit,
+    });
+    return rows.map((t) => plain(t, ''));
+  },
 );
 
 export const findTemplate = byPractice(async (practiceId: string, id: string): Promise<Template | null> => {
@@ -48,7 +57,10 @@ const plain = (t: TemplateModel, createdBy: string): Template => ({
   name: t.name,
   body: storedRoutine(t.body)!,
   createdBy,
+  createdById: t.createdBy,
   updatedAt: t.updatedAt.toISOString(),
+  origin: t.origin,
+  hidden: t.hidden,
   version: t.version,
 });
 
@@ -117,6 +129,25 @@ export const renameTemplate = byPractice(
   },
 );
 
+/** Takes a template out of the lists, or puts it back. */
+export const hideTemplate = byPractice(
+  async (who: Changer, id: string, hidden: boolean): Promise<'saved' | 'missing' | 'not-yours'> => {
+    if (!isUuid(id)) return 'missing';
+    return database().transaction(async (transaction) => {
+      const found = await TemplateModel.findOne({
+        where: { practiceId: who.practiceId, id },
+        transaction,
+        lock: transaction.LOCK.UPDATE,
+      });
+      if (!found) return 'missing';
+      if (!mayChange(who, found)) return 'not-yours';
+      await found.update({ hidden }, { transaction });
+      await writeAudit(who, hidden ? 'template-hidden' : 'template-shown', { template: id }, transaction);
+      return 'saved';
+    });
+  },
+);
+
 export const deleteTemplate = byPractice(
   async (who: Changer, id: string): Promise<'deleted' | 'missing' | 'not-yours'> => {
     const { practiceId } = who;
@@ -139,7 +170,7 @@ export const deleteTemplate = byPractice(
 export const findTemplatesByName = byPractice(
   async (practiceId: string, text: string, limit: number): Promise<{ id: string; name: string }[]> => {
     const [rows] = (await database().query(
-      'select id, name from templates where practice_id = :practiceId and name ilike :find order by lower(name) limit :limit',
+      'select id, name from templates where practice_id = :practiceId and not hidden and name ilike :find order by lower(name) limit :limit',
       { replacements: { practiceId, find: like(text), limit } },
     )) as [{ id: string; name: string }[], unknown];
     return rows;

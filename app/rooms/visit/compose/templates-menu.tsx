@@ -1,25 +1,27 @@
 import { readRoutine, type Routine } from '../../../../core/routine';
 import { useState } from 'react';
-import { Button, Dropdown, Modal } from 'react-bootstrap';
+import { Button, Modal } from 'react-bootstrap';
 import { useFetcher } from 'react-router';
 import type { FieldErrors } from '../../../schemas/read';
 import { FieldFrame } from '../../../parts/fields/field';
 import { OnceKey } from '../../../parts/fields/once-key';
+import { TemplateList } from './template-list';
 
 /** Start from a template of the practice, or keep what is here as one. */
 export function TemplatesMenu({
-  templates,
+  visitId,
   routine,
   disabled,
   onStart,
 }: {
-  templates: readonly { id: string; name: string }[];
+  visitId: string;
   routine: Routine;
   disabled: boolean;
   onStart: (body: Routine) => void;
 }) {
   const keep = useFetcher<{ errors?: FieldErrors; kept?: string }>();
   const [naming, setNaming] = useState(false);
+  const [choosing, setChoosing] = useState(false);
   const kept = keep.data?.kept;
   const [seen, setSeen] = useState(keep.data);
   if (keep.data !== seen) {
@@ -36,18 +38,19 @@ export function TemplatesMenu({
   };
   return (
     <>
-      <Dropdown>
-        <Dropdown.Toggle size="sm" variant="outline-primary" disabled={disabled || !templates.length}>
-          Start from a template
-        </Dropdown.Toggle>
-        <Dropdown.Menu>
-          {templates.map((t) => (
-            <Dropdown.Item key={t.id} as="button" type="button" onClick={() => void bring(t.id)}>
-              {t.name}
-            </Dropdown.Item>
-          ))}
-        </Dropdown.Menu>
-      </Dropdown>
+      <Button size="sm" variant="outline-primary" disabled={disabled} onClick={() => setChoosing(true)}>
+        Start from a template
+      </Button>
+      {choosing && (
+        <TemplateList
+          visitId={visitId}
+          onClose={() => setChoosing(false)}
+          onChoose={(id) => {
+            setChoosing(false);
+            void bring(id);
+          }}
+        />
+      )}
       <Button size="sm" variant="outline-primary" disabled={!routine.items.length} onClick={() => setNaming(true)}>
         Keep as a template
       </Button>

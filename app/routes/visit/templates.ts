@@ -1,0 +1,40 @@
+import { routineSeconds, stepCount } from '../../../core/routine';
+import { admitRoutine } from '../../../core/limits';
+import { CATALOGUE } from '../../../reference/catalogue';
+import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { screeningOf } from '../../../server/access/screening.server';
+import { templatesInUse } from '../../../server/db/queries/templates.server';
+import { findVisit } from '../../../server/db/queries/visits.server';
+import type { Route } from './+types/templates';
+
+/** Of a long list the first so many; the rest is found by name. */
+const AT_A_TIME = 40;
+
+/** Templates to begin this visit's routine with, each with what today's screening takes out of it. */
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const { practiceId } = await requirePractitioner(request);
+  const visit = await findVisit(practiceId, params.visitId);
+  if (!visit) notFound('visit');
+  const text = new URL(request.url).searchParams.get('q')?.slice(0, 80) ?? '';
+  const [found, screened] = await Promise.all([
+    templatesInUse(practiceId, text, AT_A_TIME + 1),
+    screeningOf(practiceId, visit),
+  ]);
+  const screening = screened(visit);
+  return {
+    more: found.length > AT_A_TIME,
+    templates: found.slice(0, AT_A_TIME).map(({ id, name, body }) => {
+      const { routine, leftOut, lowered } = admitRoutine(body, screening, CATALOGUE);
+      return {
+        id,
+        name,
+        school: CATALOGUE.schools.get(body.school)?.name ?? '',
+        steps: stepCount(routine),
+        of: stepCount(body),
+        seconds: routineSeconds(routine),
+        leftOut,
+        lowered,
+      };
+    }),
+  };
+}

@@ -1,0 +1,86 @@
+import { routineFrom, type StartingRoutine } from './define.ts';
+
+/** Routines for stress. Doses stated by practitioners; common practice, no published source. */
+export const CALM: readonly StartingRoutine[] = [
+  {
+    id: 'calm-glides',
+    serves: ['stress'],
+    statedMinutes: 10,
+    statedFor: 'whole',
+    because: '',
+    routine: routineFrom({
+      name: 'Calm glides and a quiet forehead',
+      school: 'top-down',
+      order: {
+        begin: 'any',
+        exercise: 'any',
+        drainage: 'none',
+        reason: 'Glides and exercises take turns, so that the forehead learns to stay quiet.',
+      },
+      budgetMinutes: 10,
+      notes:
+        'For stress, and for learning to keep the forehead still. Oil or face cream, enough that skin never pulls.',
+      steps: [
+        ['glide-apply', { note: 'Oil or cream.' }],
+        ['forehead-sweep-to-temples', { note: 'From between the brows.' }],
+        ['cheek-to-ear-glide', { note: 'Smile line up to the ear, gentle.' }],
+        ['ear-to-collarbone-feather', { note: 'Fingers spread over the neck.' }],
+        ['jawline-thumb-under-glide', { note: 'Very gentle.' }],
+        ['wide-eyes-calm-forehead', { note: 'Forehead stroked meanwhile; blink.' }],
+        'temple-circles',
+        ['under-eye-inward-press', { note: 'Straight in, not sideways.' }],
+        ['lower-lid-lift', { note: 'Brows and nose sides stay still.' }],
+        ['smile-corners-hiss', { note: 'Jaw loose; hiss on the breath out.' }],
+        ['tongue-palate-forehead-lift', { note: 'One side, then the other, neck stroked.' }],
+        [
+          'tongue-palate-forehead-lift',
+          {
+            side: 'midline',
+            note: 'Straight up, mouth corners lifted; off the middle of the neck with a thyroid problem.',
+          },
+        ],
+        ['masseter-oil-circles', { note: 'Very gentle; mouth slightly open, then opening and closing.' }],
+        ['closing-face-swipes', { note: 'With good posture.' }],
+      ],
+    }),
+  },
+  {
+    id: 'minute-by-minute',
+    serves: ['stress'],
+    statedMinutes: 21,
+    statedFor: 'whole',
+    because: '',
+    routine: routineFrom({
+      name: 'Minute by minute to calm',
+      school: 'framed-by-breath',
+      budgetMinutes: 20,
+      notes:
+        'Calms body and face with breath, massage, points and light exercise, about a minute a step. Feet on the floor, shoulders low. At home one or two of the steps are enough.',
+      steps: [
+        'sit-tall-grounded',
+        ['belly-breath-two-hands', { note: 'Exhale a little longer than inhale.' }],
+        ['face-tension-scan', { note: 'Eyes closed.' }],
+        ['whole-face-tapping', { note: 'Neck, jaw, cheeks, mouth, below eyes, temples, forehead.' }],
+        ['forehead-knuckle-spread', { note: 'About a minute.' }],
+        ['glabella-knuckle-up', { note: 'Straight up, then slight diagonals; shake the arms out before and after.' }],
+        ['brow-pinch-walk', { note: 'Two fingers and thumb, lift off at the end.' }],
+        ['temple-circles', { note: 'About a minute.' }],
+        ['belly-breath-two-hands', { note: 'In 4, out 6.' }],
+        ['orbit-ring-finger-drain', { note: 'Feather-light.' }],
+        ['inner-eye-press-circles', { note: 'Hold with breath, then circles each way.' }],
+        ['cheek-puff-tap', { note: 'Other hand smooths the lines; swap sides.' }],
+        'lips-tucked-corner-lift',
+        'jaw-two-finger-smooth-up',
+        'shoulder-rolls',
+        ['head-back-tongue-tap', { note: 'One a second, ten more to end; care with the neck.' }],
+        ['hands-behind-chest-opener', { note: 'The last two each side.' }],
+        ['ear-to-collarbone-feather', { note: 'A few.' }],
+        ['collarbone-pump', { note: 'Soft pulses.' }],
+        ['whole-face-tapping', { note: 'Jaw, cheeks, mouth, below eyes, temples, forehead.' }],
+        ['belly-breath-two-hands', { note: 'Hands in the lap.' }],
+        ['relax-scan-affirmation', { note: 'Then small movements of fingers, toes and head.' }],
+        'arm-circle-breath',
+      ],
+    }),
+  },
+];
