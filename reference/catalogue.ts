@@ -16,7 +16,14 @@ for (const p of POINTS) known.set(`point:${p.id}`, { name: `${p.id} ${p.name}`, 
 for (const m of MUSCLES) known.set(`muscle:${m.id}`, { name: m.name, region: m.region });
 for (const n of LYMPH_NODES) known.set(`node:${n.id}`, { name: n.name, region: n.region });
 for (const k of KEEP_OFF) known.set(`keep-off:${k.id}`, { name: k.name, region: k.region });
-for (const l of LANDMARKS) known.set(`landmark:${l.id}`, { name: l.name, region: LANDMARK_REGION.get(l.id) ?? null });
+/** Landmarks whose own name needs no anatomy book. */
+const PLAIN = new Set(['brow-peak', 'mastoid-tip', 'suprasternal-notch']);
+for (const l of LANDMARKS) {
+  // "endocanthion" says less beside a step than "inner corner of the eye".
+  const scholarly = (l.code !== '' && !PLAIN.has(l.id)) || l.id === 'malar';
+  const name = scholarly ? l.what[0]!.toLowerCase() + l.what.slice(1).replace(/\.$/, '') : l.name;
+  known.set(`landmark:${l.id}`, { name, region: LANDMARK_REGION.get(l.id) ?? null });
+}
 for (const id of REGIONS) known.set(`region:${id}`, { name: REGION_NAMES[id], region: id });
 
 /** Techniques, places and schools, as the core wants them. */

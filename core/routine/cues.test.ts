@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
 import { bareStep, beats, hold, routineOf, stepOf } from '../../tests/support/routines.ts';
-import { beatOnsetMs, breathPhases, expandRoutine, placeAt, WORKING } from './cues.ts';
+import { beatOnsetMs, breathPhases, expandRoutine, alongPath, WORKING } from './cues.ts';
 import { stepsOf, type Block, type DosePart, type Step } from './model.ts';
 import { totalsOf } from './timing.ts';
 
@@ -295,21 +295,22 @@ describe('where the contact is', () => {
   };
   test('place by place it stays', () => {
     const cues = path(true, 'in-place', [hold(4)]).filter((c) => WORKING.has(c.kind));
-    expect(cues.map((c) => placeAt(c, 3000, 'in-place'))).toEqual([0, 1, 2, 3]);
+    expect(cues.map((c) => alongPath(c, 3000, 'in-place'))).toEqual([0, 1, 2, 3]);
   });
   test('one pass travels along the whole path once', () => {
     const [cue] = path(false, 'one-way', [hold(8)]);
-    expect([0, 1999, 2000, 5000, 7999, 8000].map((ms) => placeAt(cue!, ms, 'one-way'))).toEqual([0, 0, 1, 2, 3, 0]);
+    expect([0, 2000, 4000, 8000, 9000].map((ms) => alongPath(cue!, ms, 'one-way'))).toEqual([0, 0.75, 1.5, 3, 3]);
   });
   test('counted strokes travel once a count; to and fro comes back', () => {
     const [one] = path(false, 'one-way', [beats(5, 15)]);
-    expect([0, 1000, 3900, 4000, 5000].map((ms) => placeAt(one!, ms, 'one-way'))).toEqual([0, 1, 3, 0, 1]);
+    expect([0, 1000, 3000, 4000, 5000].map((ms) => alongPath(one!, ms, 'one-way'))).toEqual([0, 0.75, 2.25, 0, 0.75]);
     const [fro] = path(false, 'to-and-fro', [beats(5, 15)]);
-    expect([0, 1000, 1900, 3000, 3900].map((ms) => placeAt(fro!, ms, 'to-and-fro'))).toEqual([0, 2, 3, 2, 0]);
+    expect([0, 1000, 2000, 3000, 4000].map((ms) => alongPath(fro!, ms, 'to-and-fro'))).toEqual([0, 1.5, 3, 1.5, 0]);
   });
   test('the other way walks the path backward', () => {
     const cues = path(false, 'one-way-then-other', [beats(1, 15)]);
-    expect(placeAt(cues[1]!, 500, 'one-way-then-other')).toBe(3);
+    expect(alongPath(cues[1]!, 0, 'one-way-then-other')).toBe(3);
+    expect(alongPath(cues[1]!, 2000, 'one-way-then-other')).toBe(1.5);
   });
 });
 

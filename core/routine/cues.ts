@@ -292,19 +292,20 @@ export function expandRoutine(routine: Pick<Routine, 'items'>, sorer: OneSide = 
 export const beatOnsetMs = (cue: Cue, k: number): number => cue.startMs + k * (cue.beats?.intervalMs ?? 0);
 
 /**
- * Which place of the path the contact is at, so many ms into a cue: fixed while it is worked place by place, travelling
+ * Where on the path the contact is, so many ms into a cue: at one place while it is worked place by place, travelling
  * while one pass covers the path. Counted strokes travel once a count, the same way each time or there and back.
- * @returns 0 … places − 1
+ * @returns 0 … places − 1, between two places while it travels from one to the next
  */
-export function placeAt(cue: Cue, intoMs: number, stroke: Step['stroke']): number {
+export function alongPath(cue: Cue, intoMs: number, stroke: Step['stroke']): number {
   if (cue.placeIndex !== null) return cue.placeIndex;
   const lengthMs = cue.endMs - cue.startMs;
   const strokes = cue.beats && stroke !== 'circles-one-way' && stroke !== 'circles-both-ways';
-  const passMs = strokes ? cue.beats!.intervalMs : lengthMs;
-  const share = passMs > 0 ? (Math.min(intoMs, lengthMs) % passMs) / passMs : 0;
+  const at = Math.min(intoMs, lengthMs);
+  const passMs = cue.beats?.intervalMs ?? 0;
+  const share = strokes ? (at % passMs) / passMs : lengthMs > 0 ? at / lengthMs : 0;
   const along = stroke === 'to-and-fro' && strokes ? 1 - Math.abs(1 - 2 * share) : share;
-  const at = Math.min(cue.places - 1, Math.floor(along * cue.places));
-  return cue.way === 'back' ? cue.places - 1 - at : at;
+  const place = along * (cue.places - 1);
+  return cue.way === 'back' ? cue.places - 1 - place : place;
 }
 
 export interface BreathPhase {

@@ -29,12 +29,12 @@ export { touchedRegions } from './touched.ts';
 export type { School } from './school.ts';
 // What happens from when to when, and how long it takes.
 export {
+  alongPath,
   beatOnsetMs,
   breathCyclesIn,
   breathPhases,
   breathsPerMinute,
   expandRoutine,
-  placeAt,
   WORKING,
   type BreathPhase,
   type Cue,
@@ -56,4 +56,4 @@ export {
 export { LINE_LETTERS, readTypedLine } from './typed-line.ts';
 export { stepFromLine, techniquesForLine } from './line-step.ts';
 // In words.
-export { doseWords, pressureWords } from './words.ts';
+export { doseWords, groundWords, pathWords, pressureWords } from './words.ts';

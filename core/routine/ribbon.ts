@@ -19,6 +19,8 @@ export interface RibbonBlock {
   left: number;
   /** How it is drawn. */
   kind: 'pressure' | 'midline' | 'breath' | 'plain';
+  /** When the next place begins, where one is worked after the other; from the start. */
+  placeSeconds: number[];
   /** Breaths; 0 in other blocks. */
   cycles: number;
 }
@@ -42,6 +44,7 @@ export function ribbonOf(routine: Pick<Routine, 'items'>, cues: readonly Cue[], 
   const blocks: RibbonBlock[] = [];
   const phases: RibbonPhase[] = [];
   const steps = stepsOf(routine);
+  let placeBefore: number | null = null;
   for (const cue of cues) {
     const phase = catalogue.techniques.get(steps[cue.stepIndex]!.technique)?.phase ?? 'release';
     const startSeconds = cue.startMs / 1000;
@@ -59,6 +62,7 @@ export function ribbonOf(routine: Pick<Routine, 'items'>, cues: readonly Cue[], 
       right: cue.side === 'right' || cue.side === 'both' || cue.side === 'midline' ? rank : 0,
       left: cue.side === 'left' || cue.side === 'both' || cue.side === 'midline' ? rank : 0,
       kind: cue.breath ? 'breath' : rank === 0 ? 'plain' : cue.side === 'midline' ? 'midline' : 'pressure',
+      placeSeconds: [],
       cycles: cue.breath?.cycles ?? 0,
     };
     const before = blocks[blocks.length - 1];
@@ -69,8 +73,11 @@ export function ribbonOf(routine: Pick<Routine, 'items'>, cues: readonly Cue[], 
       before.left === block.left &&
       before.kind === block.kind &&
       block.startSeconds - before.endSeconds < 3;
-    if (joins) before.endSeconds = block.endSeconds;
-    else blocks.push(block);
+    if (joins) {
+      before.endSeconds = block.endSeconds;
+      if (cue.placeIndex !== null && cue.placeIndex !== placeBefore) before.placeSeconds.push(startSeconds);
+    } else blocks.push(block);
+    placeBefore = cue.placeIndex;
   }
   return { blocks, phases, totalSeconds: (cues[cues.length - 1]?.endMs ?? 0) / 1000 };
 }

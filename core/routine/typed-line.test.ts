@@ -72,10 +72,13 @@ describe('search', () => {
   test.each([
     ['masseter knuckle', 'masseter-two-knuckle-slide'],
     ['temple circles', 'temple-circles'],
-    ['hegu', 'hegu-web-massage'],
+    ['hegu', 'press-LI4'],
+    ['hegu web', 'hegu-web-massage'],
     ['LI20', 'press-LI20'],
     ['GB20 10s', 'press-GB20'],
-    ['masseter', 'masseter-clench-find'],
+    ['masseter', 'stay-masseter-superficial'],
+    ['masseter clench', 'masseter-clench-find'],
+    ['warm palms jaw', 'masseter-warm-hold'],
     ['collarbone', 'collarbone-pump'],
     ['skull base', 'skull-base-thumb-circles'],
   ])('"%s"', (line, id) => expect(first(line)).toBe(id));

@@ -1,4 +1,5 @@
-import { roundHalfAway } from '../words/index.ts';
+import { GROUND_NAMES, roundHalfAway } from '../words/index.ts';
+import type { Catalogue, Technique } from './technique.ts';
 import { goesBothWays, type BreathPhaseLength, type DosePart, type Step } from './model.ts';
 
 const plain = (v: number): string => String(roundHalfAway(v, 1));
@@ -44,3 +45,22 @@ export function doseWords(step: Pick<Step, 'dose' | 'sides' | 'path' | 'stroke'>
 /** "light", "light, back feather", "no pressure". */
 export const pressureWords = ({ pressure }: Pick<Step, 'pressure'>): string =>
   pressure ? `${pressure.there}${pressure.back ? `, back ${pressure.back}` : ''}` : 'no pressure';
+
+/**
+ * Where a step is worked, in working order: one place, "first, second, third" where each is worked by itself, "from →
+ * by → to" where one pass covers them; empty for a step without a place.
+ */
+export function pathWords(
+  { path, dose, stroke }: Pick<Step, 'path' | 'dose' | 'stroke'>,
+  catalogue: Catalogue,
+): string {
+  const names = path.map((p) => catalogue.placeName(p) ?? p.id);
+  const there = dose.perPlace ? ', ' : stroke === 'to-and-fro' ? ' ↔ ' : ' → ';
+  return names.filter((name, i) => name !== names[i - 1]).join(there);
+}
+
+/** On what ground the library's dose stands: "stated by practitioners; about 35 s when timed at work". */
+export function groundWords({ grounds, observedSeconds }: Pick<Technique, 'grounds' | 'observedSeconds'>): string {
+  const timed = observedSeconds === null ? '' : `about ${observedSeconds} s of work when it was watched`;
+  return [GROUND_NAMES[grounds], timed].filter(Boolean).join('; ');
+}

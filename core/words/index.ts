@@ -14,6 +14,7 @@ export { PLANNED_WORDS, type Craft, type PositionWord, type Role, type ToolWord,
 // Who with what: doer, needs, position, glide; where figures come from.
 export {
   CLIENT_POSITIONS,
+  DOER_NAMES,
   DOERS,
   GLIDES,
   GROUND_NAMES,

@@ -43,6 +43,11 @@ export type ClientPosition = (typeof CLIENT_POSITIONS)[number];
 /** Who can do it: only a practitioner, only the client (own weight, own muscles, own breath), or either. */
 export const DOERS = ['practitioner', 'client', 'both'] as const;
 export type Doer = (typeof DOERS)[number];
+export const DOER_NAMES: Record<Doer, string> = {
+  practitioner: 'the practitioner',
+  client: 'the client',
+  both: 'practitioner or client',
+};
 
 /** What has to be there before it begins. */
 export const NEEDS = ['glide', 'warmth', 'opened-hollow', 'washed-hands', 'bare-skin'] as const;

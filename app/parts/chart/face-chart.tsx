@@ -18,6 +18,7 @@ import {
   type Stop,
 } from './layers';
 import type { MapLayer } from './map-layer-names';
+import { PathLayer, type PathMark } from './path-layer';
 import { PickLayer, type Pickable } from './pick-layer';
 import {
   bestView,
@@ -47,6 +48,8 @@ interface MuscleSide {
 interface Props {
   stops?: readonly Stop[];
   onChooseStop?: (id: string) => void;
+  /** Paths drawn with ring and arrow. */
+  paths?: readonly PathMark[];
   soundings?: readonly Sounding[];
   keepOff?: readonly KeepOff[];
   muscles?: readonly MuscleSide[];
@@ -88,6 +91,7 @@ export function FaceChart(props: Props) {
   const {
     stops,
     onChooseStop,
+    paths,
     soundings,
     keepOff,
     muscles,
@@ -245,6 +249,7 @@ export function FaceChart(props: Props) {
             )}
             {inBrowser && soundings && on('Tenderness') && <TendernessLayer {...layer} soundings={soundings} />}
             {inBrowser && changes && <ChangeLayer {...layer} changes={changes} />}
+            {inBrowser && paths && on('Route') && <PathLayer {...layer} paths={paths} />}
             {ring && <ContactRing {...layer} ring={ring} radius={zoom ? 24 : 22} />}
             {inBrowser && pick && on('Places') && (
               <PickLayer

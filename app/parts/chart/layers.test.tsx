@@ -87,7 +87,7 @@ describe('layers of the chart', () => {
             <ContactRing
               shown={shownIn('left', false)}
               radius={20}
-              ring={{ places: [masseter('left')], left, pressure: 'light' }}
+              ring={{ at: [{ from: masseter('left'), to: masseter('left'), share: 0 }], left, pressure: 'light' }}
             />,
           ),
         )![1],
@@ -95,6 +95,23 @@ describe('layers of the chart', () => {
     expect(ring(1)).toBeCloseTo(2 * Math.PI * 20, 6);
     expect(ring(0.25)).toBeCloseTo((2 * Math.PI * 20) / 4, 6);
     expect(ring(0)).toBe(0);
+  });
+  test('between two places the ring is that share of the way', () => {
+    const [from, to]: Place[] = [yintang, { kind: 'point', id: 'EX-HN5', side: 'left' }];
+    const at = (share: number) =>
+      Number(
+        /cx="([\d.]+)"/.exec(
+          svg(
+            <ContactRing
+              shown={shownIn('front', false)}
+              radius={20}
+              ring={{ at: [{ from: from!, to: to!, share }], left: 1, pressure: 'light' }}
+            />,
+          ),
+        )![1],
+      );
+    expect(at(0.5)).toBeCloseTo((at(0) + at(1)) / 2, 6);
+    expect(at(1)).toBeGreaterThan(at(0));
   });
 });
 

@@ -169,7 +169,8 @@ export function ChangeLayer({ shown, changes }: LayerProps & { changes: readonly
 }
 
 export interface RingState {
-  places: readonly Place[];
+  /** Where it is: at a place, or a share of the way from one place to the next. */
+  at: readonly { from: Place; to: Place; share: number }[];
   /** 0–1 of the present cue that is still to go. */
   left: number;
   pressure: Pressure | null;
@@ -180,11 +181,12 @@ export function ContactRing({ shown, ring, radius }: LayerProps & { ring: RingSt
   const around = 2 * Math.PI * radius;
   return (
     <g>
-      {ring.places.map((place) => {
-        const at = shown(place);
+      {ring.at.map(({ from, to, share }) => {
+        const [a, b] = [shown(from), shown(to)];
+        const at = a && b ? { x: a.x + (b.x - a.x) * share, y: a.y + (b.y - a.y) * share } : (a ?? b);
         return (
           at && (
-            <g key={placeKey(place)} transform={`rotate(-90 ${at.x} ${at.y})`}>
+            <g key={placeKey(from)} transform={`rotate(-90 ${at.x} ${at.y})`}>
               <circle className="contact-ring-back" cx={at.x} cy={at.y} r={radius} strokeWidth={radius * 0.17} />
               <circle
                 className="contact-ring"

@@ -1,6 +1,6 @@
 import { checkRoutine } from '../../../core/rules';
 import {
-  placeAt,
+  alongPath,
   ribbonOf,
   stepNames,
   stepsOf,
@@ -25,6 +25,8 @@ import isEqual from 'fast-deep-equal';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { FaceChart } from '../chart/face-chart';
+import type { RingState } from '../chart/layers';
+import { pathMark } from '../chart/path-layer';
 import { placesOn, type Place } from '../chart/places';
 import { Ribbon } from '../ribbon/ribbon';
 import { isQuiet } from '../keys/keys';
@@ -42,11 +44,26 @@ import { TestPanel } from './test-panel';
 import { useRun } from './use-run';
 import { useWakeLock } from './wake-lock';
 
-/** Where the contact is now. */
-function placesNow(step: Step, cue: Cue, intoMs: number): Place[] {
-  const at = step.path[placeAt(cue, intoMs, step.stroke)];
-  return at ? placesOn(at, cue.side) : [];
+/** Where the contact is now, on each side it is worked. */
+function contactNow(step: Step, cue: Cue, intoMs: number): RingState['at'] {
+  const at = alongPath(cue, intoMs, step.stroke);
+  const [from, to] = [step.path[Math.floor(at)], step.path[Math.ceil(at)]];
+  if (!from || !to) return [];
+  const [starts, ends] = [placesOn(from, cue.side), placesOn(to, cue.side)];
+  // From the midline a stroke parts to both sides, toward it they meet.
+  const longer = starts.length >= ends.length ? starts : ends;
+  return longer.map((_, i) => ({
+    from: (starts[i] ?? starts[0])!,
+    to: (ends[i] ?? ends[0])!,
+    share: at - Math.floor(at),
+  }));
 }
+
+/** What the chart keeps in sight: the place that is worked, or the whole way that is travelled. */
+const inSight = (step: Step, cue: Cue): Place[] =>
+  (cue.placeIndex === null ? step.path : step.path.slice(cue.placeIndex, cue.placeIndex + 1)).flatMap((p) =>
+    placesOn(p, cue.side),
+  );
 
 const KEYS: Record<string, PlainKind> = {
   ArrowRight: 'next',
@@ -173,7 +190,8 @@ export function Player({ routine, open, port, catalogue, screening, composed, be
   const doneSide = doneSideAt(cues, cue.index);
   const step = steps[cue.stepIndex]!;
   const technique = catalogue.techniques.get(step.technique)!;
-  const places = placesNow(step, cue, Math.min(state.intoMs, cue.endMs - cue.startMs));
+  const contact = contactNow(step, cue, Math.min(state.intoMs, cue.endMs - cue.startMs));
+  const live = state.status !== 'ready' && state.status !== 'done' && state.status !== 'stopped';
   const ended = state.status === 'done' || state.status === 'stopped';
   const lengthMs = cueLengthMs(cue, state);
   const ribbon = useMemo(() => ribbonOf(run.routine, cues, catalogue), [run.routine, cues, catalogue]);
@@ -186,7 +204,8 @@ export function Player({ routine, open, port, catalogue, screening, composed, be
         <div className="guide-chart">
           <FaceChart
             zoom={!ended && state.status !== 'ready'}
-            follow={places}
+            follow={inSight(step, cue)}
+            paths={live ? [pathMark(step, cue.side)] : []}
             keepOff={standingMarks()}
             muscles={step.path
               .filter((p) => p.kind === 'muscle')
@@ -196,9 +215,7 @@ export function Player({ routine, open, port, catalogue, screening, composed, be
                 ),
               )}
             ring={
-              ended || state.status === 'ready'
-                ? null
-                : { places, left: lengthMs ? 1 - state.intoMs / lengthMs : 0, pressure: state.pressure }
+              live ? { at: contact, left: lengthMs ? 1 - state.intoMs / lengthMs : 0, pressure: state.pressure } : null
             }
           />
         </div>
@@ -285,6 +302,10 @@ export function Player({ routine, open, port, catalogue, screening, composed, be
                     {technique.cue}
                     {step.note && <> {step.note}</>}
                     {bodyWords(cue.body) && <span className="soft"> {bodyWords(cue.body)}.</span>}
+                  </p>
+                  <p className="feel">
+                    <strong>Feel</strong> {technique.feelFor.toLowerCase()} <strong>Not</strong>{' '}
+                    {technique.avoid.toLowerCase()}
                   </p>
                   {doneSide && cue.kind === 'change-side' && !asking && (
                     <p className="mb-0">

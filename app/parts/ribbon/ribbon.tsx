@@ -177,6 +177,16 @@ function Block({ block: b, x, middle, unit, first, names, flags, chosen, onChoos
           {b.left > 0 && <rect x={left} y={middle} width={width} height={b.left * unit} fill={fill} />}
         </>
       )}
+      {b.placeSeconds.map((s) => (
+        <line
+          key={s}
+          className="place-cut"
+          x1={x(s)}
+          x2={x(s)}
+          y1={middle - b.right * unit}
+          y2={middle + b.left * unit}
+        />
+      ))}
       {b.kind === 'midline' && (
         <rect x={left} y={middle - (rank * unit) / 2} width={width} height={rank * unit} fill={fill} />
       )}

@@ -1,6 +1,7 @@
 import { CLIENT_MEASURES, type LandmarkRow, type NodeRow, wayToTerminus } from '../../../core/atlas';
-import { doseWords, type Technique } from '../../../core/routine';
-import { PHASE_NAMES, REGION_NAMES } from '../../../core/words';
+import { doseWords, groundWords, pathWords, type Technique } from '../../../core/routine';
+import { DOER_NAMES, NEED_NAMES, PHASE_NAMES, REGION_NAMES } from '../../../core/words';
+import { CATALOGUE } from '../../../reference/catalogue';
 import { BODY_INCHES } from '../../../reference/facts/body-inches';
 import { DRAINAGE_PATHS, LYMPH_NODES } from '../../../reference/facts/lymph';
 import { POINTS } from '../../../reference/facts/points';
@@ -107,8 +108,8 @@ export function TechniqueSheet({ technique: t }: { technique: Technique }) {
           </Row>
         )}
         <Row label="How">
-          <MotionGlyph motion={t.motion} /> {t.contacts.join(' or ').replaceAll('-', ' ')}, {t.motion.replace('-', ' ')}
-          : {t.direction}
+          <MotionGlyph motion={t.motion} /> {t.contacts[0]!.replaceAll('-', ' ')}, {t.motion.replace('-', ' ')}
+          {t.direction && `: ${t.direction}`}
         </Row>
         <Row label="Dose">
           {doseWords(t.defaults)}, {SIDE_PLAN_NAMES[t.defaults.sides.mode]}
@@ -130,9 +131,23 @@ export function TechniqueSheet({ technique: t }: { technique: Technique }) {
             {n.words}
           </Row>
         ))}
-        <Row label="Say or heed">
-          {t.cue} {t.clientCue && <span className="soft">“{t.clientCue}”</span>}
+        <Row label="Do">{t.cue}</Row>
+        <Row label="Feel for">{t.feelFor}</Row>
+        <Row label="Avoid">{t.avoid}</Row>
+        {t.clientCue && <Row label="Say">“{t.clientCue}”</Row>}
+        <Row label="Path">{pathWords(t.defaults, CATALOGUE)}</Row>
+        <Row label="Done by">
+          {DOER_NAMES[t.by]}
+          {t.isTest && '; a test, no treatment'}
         </Row>
+        {t.needs.length > 0 && <Row label="Needs before">{t.needs.map((n) => NEED_NAMES[n]).join('; ')}</Row>}
+        {t.equipment && <Row label="Tools">{t.equipment}</Row>}
+        {(t.position !== 'any' || t.posture) && (
+          <Row label="Client">
+            {[t.position === 'any' ? '' : t.position.replace('-', ' '), t.posture].filter(Boolean).join('; ')}
+          </Row>
+        )}
+        <Row label="Grounds">{groundWords(t)}</Row>
       </dl>
       <CautionList keys={t.heed} />
     </>

@@ -25,6 +25,7 @@ import { POINTS } from '../../../reference/facts/points';
 import { saveTemplate } from '../../../server/db/queries/templates.server';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { ClientChart } from '../../parts/chart/client-chart';
+import { pathsOf } from '../../parts/chart/path-layer';
 import { placesOn, type Place } from '../../parts/chart/places';
 import { AddStep } from '../../rooms/visit/compose/add-step';
 import { BudgetField } from '../../rooms/visit/compose/budget-field';
@@ -149,6 +150,7 @@ export default function Compose() {
         <div className="chart-side">
           <FaceChart
             stops={stopsOf(routine, chosen)}
+            paths={pathsOf(routine, chosen)}
             onChooseStop={setChosen}
             soundings={soundingsOf(readings, 'before')}
             keepOff={keepOffMarks(screening)}

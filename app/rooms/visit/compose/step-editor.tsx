@@ -1,14 +1,17 @@
 import {
   BOUNDS,
   goesBothWays,
+  groundWords,
   LENGTHS,
+  pathWords,
   type DosePart,
   type Step,
   type Stroke,
   type Technique,
 } from '../../../../core/routine';
-import type { Contact, OneSide } from '../../../../core/words';
+import { type Contact, NEED_NAMES, type OneSide } from '../../../../core/words';
 import { Form } from 'react-bootstrap';
+import { CATALOGUE } from '../../../../reference/catalogue';
 import { NumberField } from '../../../parts/fields/number-field';
 
 /** Everything of one step that can be changed beyond its row. */
@@ -27,9 +30,7 @@ export function StepEditor({
   const oneByOne = sides.mode === 'each' || sides.mode === 'left' || sides.mode === 'right';
   return (
     <div className="step-editor">
-      <p className="small mb-2">
-        <strong>{technique.direction}.</strong> {technique.cue}
-      </p>
+      <WorkWords technique={technique} step={step} />
       <div className="field-row">
         {dose.parts.map((part, i) => (
           <PartFields key={i} part={part} onChange={(p) => setPart(i, p)} />
@@ -285,4 +286,40 @@ function PartFields({ part, onChange }: { part: DosePart; onChange: (part: DoseP
         />
       );
   }
+}
+
+/** What hands need while they work: the way, what to feel for and to avoid, what the client is told, and on what ground. */
+function WorkWords({ technique, step }: { technique: Technique; step: Step }) {
+  const { cue, clientCue, feelFor, avoid, needs, equipment, by } = technique;
+  const before = [
+    ...needs.map((n) => NEED_NAMES[n]),
+    equipment.toLowerCase(),
+    by === 'client' ? 'the client does it' : '',
+  ].filter(Boolean);
+  return (
+    <dl className="work-words">
+      <dt>Where</dt>
+      <dd>{pathWords(step, CATALOGUE)}</dd>
+      <dt>Do</dt>
+      <dd>{cue}</dd>
+      <dt>Feel for</dt>
+      <dd>{feelFor}</dd>
+      <dt>Avoid</dt>
+      <dd>{avoid}</dd>
+      {clientCue && (
+        <>
+          <dt>Say</dt>
+          <dd>“{clientCue}”</dd>
+        </>
+      )}
+      {before.length > 0 && (
+        <>
+          <dt>Needs</dt>
+          <dd>{before.join('; ')}</dd>
+        </>
+      )}
+      <dt>Dose</dt>
+      <dd className="soft">{groundWords(technique)}</dd>
+    </dl>
+  );
 }
