@@ -32,6 +32,8 @@ export default [
     route('practice', 'routes/practice/practice.tsx', [
       index('routes/practice/rules.tsx'),
       route('school', 'routes/practice/school.tsx'),
+      route('techniques', 'routes/practice/techniques.tsx'),
+      route('techniques/:techniqueId', 'routes/practice/technique.tsx'),
       route('texts', 'routes/practice/texts.tsx'),
       route('products', 'routes/practice/products.tsx'),
       route('trail', 'routes/practice/trail.tsx'),
@@ -49,6 +51,7 @@ export default [
   route('visits/:visitId/photo/:photoId', 'routes/visit/photo-one.ts'),
   route('clients/:clientId/consent', 'routes/client/consent.ts'),
   route('clients/:clientId/patch-test', 'routes/client/patch-test.ts'),
+  route('practice/techniques/file', 'routes/practice/techniques-file.ts'),
   route('practice/trail/check', 'routes/practice/trail-check.ts'),
   route('devices/gauge', 'routes/devices/gauge.ts'),
   route('routines/:templateId/file', 'routes/routine-file.ts'),

@@ -10,12 +10,10 @@ import { chartAsPng, chartAsSvg, saveFile } from '../rooms/atlas/export';
 import { Results } from '../rooms/atlas/results';
 import { SearchPanel } from '../rooms/atlas/search-panel';
 import { Sheet } from '../rooms/atlas/sheet';
-import { placesOfEntry } from '../rooms/atlas/places-of';
-import { CATALOGUE } from '../../reference/catalogue';
+import { pathsOfEntry, placesOfEntry } from '../rooms/atlas/places-of';
 import { CAUTIONS } from '../../reference/facts/cautions';
 import { FaceChart } from '../parts/chart/face-chart';
 import { useFitted } from '../parts/chart/fitted';
-import { pathMark } from '../parts/chart/path-layer';
 import { placesOn, type Place } from '../parts/chart/places';
 import { requirePractitioner } from '../../server/access/session.server';
 import { keepOffMarks } from '../parts/chart/chart-marks';
@@ -50,7 +48,7 @@ export default function Atlas({ loaderData: { whose, measured }, params }: Route
   const answers = useMemo(() => answersTo(readAsk(new URLSearchParams(key))), [key]);
   const kind = ENTRY_KINDS.find((k) => k === params.kind) ?? null;
   const entry = ATLAS_ENTRIES.find((e) => e.kind === kind && e.id === params.id) ?? null;
-  const technique = entry?.kind === 'technique' ? CATALOGUE.techniques.get(entry.id) : undefined;
+  const paths = useMemo(() => (entry ? pathsOfEntry(entry) : undefined), [entry]);
   const chosen = useMemo(() => (entry ? placesOfEntry(entry) : []), [entry]);
   const second = query.get('with') ? (placesOn({ kind: 'point', id: query.get('with')! }, 'left')[0] ?? null) : null;
   const search = query.size ? `?${query}` : '';
@@ -88,8 +86,8 @@ export default function Atlas({ loaderData: { whose, measured }, params }: Route
         <FaceChart
           map={['Points']}
           pick={pick}
-          chosen={technique ? null : (chosen[0] ?? null)}
-          paths={technique && [pathMark(technique.defaults)]}
+          chosen={paths ? null : (chosen[0] ?? null)}
+          paths={paths}
           second={second}
           follow={second ? [...chosen.slice(0, 1), second] : region.length ? region : chosen}
           nearTo={region}

@@ -10,11 +10,13 @@ import {
 } from '../../core/routine';
 import { checkRoutine } from '../../core/rules';
 import { clock } from '../../core/words';
+import { useMemo } from 'react';
 import { Button } from 'react-bootstrap';
 import { data, Form, redirect, useActionData } from 'react-router';
-import { CATALOGUE } from '../../reference/catalogue';
 import { STARTING_ROUTINES } from '../../reference/routines';
+import { ownTechniques } from '../../server/db/queries/techniques.server';
 import { deleteTemplate, findTemplate, renameTemplate } from '../../server/db/queries/templates.server';
+import { withOwn } from '../parts/catalogue/catalogue';
 import { FaceChart } from '../parts/chart/face-chart';
 import { RuleNotes } from '../parts/routine/rule-notes';
 import { Ribbon } from '../parts/ribbon/ribbon';
@@ -29,11 +31,12 @@ import type { Route } from './+types/routine';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
-  const template = await findTemplate(practiceId, params.templateId);
+  const [template, own] = await Promise.all([findTemplate(practiceId, params.templateId), ownTechniques(practiceId)]);
   if (!template) notFound('routine');
   const origin = STARTING_ROUTINES.find((s) => s.id === template.origin);
   return {
     template,
+    own,
     origin: origin ? { stated: origin.statedMinutes, statedFor: origin.statedFor, because: origin.because } : null,
   };
 }
@@ -67,12 +70,13 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${loaderData?.template.name ?? 'Routine'} · Velvet Compass` },
 ];
 
-export default function RoutinePage({ loaderData: { template, origin } }: Route.ComponentProps) {
+export default function RoutinePage({ loaderData: { template, origin, own } }: Route.ComponentProps) {
   const answered = useActionData<typeof action>();
   const routine = template.body;
+  const catalogue = useMemo(() => withOwn(own), [own]);
   const cues = expandRoutine(routine);
   const totals = totalsOf(stepCount(routine), cues);
-  const names = stepNames(routine, CATALOGUE);
+  const names = stepNames(routine, catalogue);
   return (
     <div className="compose is-page">
       <div className="visit-body">
@@ -113,7 +117,7 @@ export default function RoutinePage({ loaderData: { template, origin } }: Route.
             </Button>
           </Form>
           <p className="soft">
-            {CATALOGUE.schools.get(routine.school)?.name}
+            {catalogue.schools.get(routine.school)?.name}
             {routine.order ? `, but: ${routine.order.reason}` : '.'}{' '}
             {origin &&
               `Practitioners state ${origin.stated} min${origin.statedFor === 'one side' ? ' for one side' : ''} of work. ${origin.because}`}
@@ -147,11 +151,11 @@ export default function RoutinePage({ loaderData: { template, origin } }: Route.
               ))}
             </tbody>
           </table>
-          <RuleNotes findings={checkRoutine(routine, CATALOGUE)} disabled onFix={() => {}} />
+          <RuleNotes findings={checkRoutine(routine, catalogue)} disabled onFix={() => {}} />
         </main>
       </div>
       <Ribbon
-        data={ribbonOf(routine, cues, CATALOGUE)}
+        data={ribbonOf(routine, cues, catalogue)}
         budgetSeconds={routine.budgetMinutes === null ? null : routine.budgetMinutes * 60}
         names={names}
       />

@@ -1,5 +1,5 @@
 import { type Catalogue, hardestOf, type Step, type Technique, touchedRegions } from '../routine/index.ts';
-import { pressureRank, type PositionWord, type WorkWord } from '../words/index.ts';
+import { pressureRank, TOOL_OF_CONTACT, type PositionWord, type WorkWord } from '../words/index.ts';
 import type { StepFacts } from './clause.ts';
 
 /** What a step is, in the words that cautions use. */
@@ -19,9 +19,15 @@ export function factsOf(step: Step, catalogue: Catalogue): StepFacts {
     if (place.kind === 'muscle') muscle.add(place.id);
   }
   const tool = new Set<string>();
-  if (technique?.tool) tool.add(technique.tool);
+  // Who takes another contact takes another tool: gloves on a step of the hand are gloves.
+  for (const word of [
+    technique?.tool,
+    TOOL_OF_CONTACT[step.contact],
+    step.still && TOOL_OF_CONTACT[step.still.contact],
+  ])
+    if (word) tool.add(word);
   return {
-    work: workWords(step, technique),
+    work: workWords(step, technique, tool),
     pressure: new Set(step.pressure ? [step.pressure.there, ...(step.pressure.back ? [step.pressure.back] : [])] : []),
     tool,
     position: positionWords(step, technique),
@@ -40,7 +46,7 @@ function positionWords(step: Step, technique: Technique | undefined): Set<string
 }
 
 /** Words that follow from how a step moves and presses, added to the technique's own. */
-function workWords(step: Step, technique: Technique | undefined): Set<string> {
+function workWords(step: Step, technique: Technique | undefined, tools: ReadonlySet<string>): Set<string> {
   const words = new Set<string>(technique?.words);
   const add = (word: WorkWord) => words.add(word);
   const hardest = hardestOf(step);
@@ -52,7 +58,7 @@ function workWords(step: Step, technique: Technique | undefined): Set<string> {
   if ((step.motion === 'sweep' || step.motion === 'glide') && rank > 0 && rank <= 2) add('light-stroke');
   if (technique && (technique.phase === 'open-drainage' || technique.phase === 'close-drainage')) add('lymph-stroke');
   if (step.glide === 'product' && technique?.glide !== 'water-based') add('oil');
-  if (technique?.tool === 'microcurrent-device' || step.contact === 'conductive-gloves') add('microcurrent');
+  if (tools.has('microcurrent-device')) add('microcurrent');
   if (step.body.head !== 'still') add('neck-rotation');
   if (step.body.jaw === 'wide' || step.body.jaw === 'opens-and-closes') add('jaw-mobilisation');
   if (rank >= pressureRank('firm')) add('strong-stimulation');

@@ -1,4 +1,5 @@
 import type { LocalRule, Product } from '../limits/index.ts';
+import type { OwnTechnique } from '../routine/index.ts';
 
 /** A rule of the practice's own, as it is kept. */
 export interface StoredRule extends LocalRule {
@@ -14,6 +15,16 @@ export interface StoredRule extends LocalRule {
 export interface StoredProduct extends Product {
   /** Of the record. */
   id: string;
+  /** No longer offered. */
+  retired: boolean;
+  /** Grows with every change. */
+  version: number;
+}
+
+/** A technique of the practice's own, as it is kept. */
+export interface StoredTechnique {
+  /** As it was written. */
+  own: OwnTechnique;
   /** No longer offered. */
   retired: boolean;
   /** Grows with every change. */

@@ -8,6 +8,7 @@ import {
   USUAL_SCHOOL,
   type DosePart,
   type Routine,
+  type Step,
 } from './model.ts';
 import { readField } from './read.ts';
 import { RENAMED_TECHNIQUES } from './renamed.ts';
@@ -71,10 +72,15 @@ function checkTogether(routine: Routine): void {
     steps.forEach((step, j) => {
       const path = item.kind === 'block' ? `items[${i}].steps[${j}]` : `items[${i}]`;
       if (item.kind === 'block') take(step.id, path);
-      step.dose.parts.forEach((part, k) => checkPart(part, `${path}.dose.parts[${k}]`));
-      if (step.breath?.phases) checkBreath(step.breath.phases, `${path}.breath.phases`);
+      checkParts(step, path);
     });
   });
+}
+
+/** What the fields of a dose and a breath say together. @throws InputError */
+export function checkParts({ dose, breath }: Pick<Step, 'dose' | 'breath'>, path: string): void {
+  dose.parts.forEach((part, i) => checkPart(part, `${path}.dose.parts[${i}]`));
+  if (breath?.phases) checkBreath(breath.phases, `${path}.breath.phases`);
 }
 
 function checkPart(part: DosePart, path: string): void {

@@ -1,6 +1,7 @@
 /** The routine: its document, what it expands to, how it is edited and told. */
 // The document, and reading one from anywhere.
 export {
+  BODY_WAYS,
   BOUNDS,
   goesBothWays,
   hardestOf,
@@ -8,6 +9,7 @@ export {
   pressed,
   SIDE_MODES,
   stepsOf,
+  STROKES,
   USUAL_ORDER,
   USUAL_PAUSES,
   USUAL_SCHOOL,
@@ -22,9 +24,22 @@ export {
   type Stroke,
 } from './model.ts';
 export { emptyRoutine, readRoutine, stepCount } from './document.ts';
-export { ROUTINE_JSON_SCHEMA } from './json-schema.ts';
+export { ROUTINE_JSON_SCHEMA, TECHNIQUES_JSON_SCHEMA } from './json-schema.ts';
+// A practice's own techniques: read, kept, made into those of the catalogue.
+export {
+  emptyOwn,
+  fromOwn,
+  ownFileOf,
+  ownFrom,
+  OWN_MOST,
+  readOwnFile,
+  readOwnTechnique,
+  TECHNIQUE_LENGTHS,
+  type KnownHere,
+  type OwnTechnique,
+} from './own.ts';
 // Techniques and schools, as the reference writes them.
-export { newStep, stepNames, techniqueFor, type Catalogue, type Technique } from './technique.ts';
+export { catalogueWith, newStep, stepNames, techniqueFor, type Catalogue, type Technique } from './technique.ts';
 export { touchedRegions } from './touched.ts';
 export type { School } from './school.ts';
 // What happens from when to when, and how long it takes.

@@ -1,5 +1,6 @@
 import type { Field } from './fields.ts';
 import { ROUTINE } from './model.ts';
+import { OWN_FILE } from './own.ts';
 
 type Json = Record<string, unknown>;
 const said = (words: string): Json => (words ? { description: words } : {});
@@ -60,4 +61,14 @@ export const ROUTINE_JSON_SCHEMA: Json = {
   $schema: 'https://json-schema.org/draft/2020-12/schema',
   title: 'Velvet Compass routine, version 2',
   ...schemaOf(ROUTINE),
+};
+
+/**
+ * JSON Schema of a file of techniques. What it cannot say (places and cautions that are known, each id once, a usual
+ * pressure inside its range) is checked on reading.
+ */
+export const TECHNIQUES_JSON_SCHEMA: Json = {
+  $schema: 'https://json-schema.org/draft/2020-12/schema',
+  title: 'Velvet Compass techniques of a practice, version 1',
+  ...schemaOf(OWN_FILE),
 };

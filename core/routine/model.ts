@@ -102,7 +102,7 @@ const PARTS = kinds({
   ),
 });
 
-const STROKES = [
+export const STROKES = [
   'still',
   'one-way',
   'to-and-fro',
@@ -143,51 +143,59 @@ const JAWS = ['loose', 'closed', 'slightly-open', 'wide', 'opens-and-closes', 'o
 const EYES = ['any', 'shut', 'open', 'blink', 'squeeze'] as const;
 const TONGUES = ['rest', 'palate', 'presses-palate', 'out', 'circles'] as const;
 
+/** What the client does meanwhile, part by part. */
+export const BODY_WAYS = { head: HEADS, jaw: JAWS, eyes: EYES, tongue: TONGUES } as const;
+
+/** What is done, whatever it is called: all of a step but its name, its technique and its note. */
+export const WORK_FIELDS = {
+  path: list(PLACE, [0, LENGTHS.path], 'Places in the order they are worked, of one side; mirrored for the other.'),
+  contact: oneOf(CONTACTS, 'What touches.'),
+  still: orNull(object({ contact: oneOf(CONTACTS), place: orNull(PLACE) }, 'A second contact that stays put.')),
+  motion: oneOf(MOTIONS, 'What the contact does.'),
+  stroke: oneOf(STROKES, 'How it travels. The two “other way” strokes count every repetition once each way.'),
+  pressure: orNull(
+    object(
+      {
+        there: oneOf(PRESSURES),
+        back: orNull(oneOf(PRESSURES, 'On the way back, where it differs.')),
+      },
+      'null where nothing presses.',
+    ),
+  ),
+  sides: SIDES,
+  dose: object({
+    parts: list(PARTS, [1, LENGTHS.parts], 'What is done, one after the other.'),
+    perPlace: yesNo('true = all of it at every place of the path; false = one pass over the path.'),
+    pauses: PAUSES,
+  }),
+  swap: oneOf(['none', 'each-set', 'each-count'] as const, 'When the hands change over.'),
+  body: object(
+    {
+      head: oneOf(HEADS, 'turns-away = from the side that is worked.'),
+      jaw: oneOf(JAWS),
+      eyes: oneOf(EYES),
+      tongue: oneOf(TONGUES),
+    },
+    'What the client does meanwhile.',
+  ),
+  breath: orNull(
+    object(
+      {
+        phases: orNull(PHASES),
+        words: text(LENGTHS.words, 'How: “through the nose”.'),
+      },
+      'Goes on during the work; phases null = at the client’s own pace.',
+    ),
+  ),
+};
+
 const STEP = object(
   {
     kind: constant('step'),
     id: id('Unique in the routine.'),
     technique: id('Id of a technique; one the reader does not know is refused.'),
     label: orNull(text(LENGTHS.label, 'Own name of the step; null = the technique’s.')),
-    path: list(PLACE, [0, LENGTHS.path], 'Places in the order they are worked, of one side; mirrored for the other.'),
-    contact: oneOf(CONTACTS, 'What touches.'),
-    still: orNull(object({ contact: oneOf(CONTACTS), place: orNull(PLACE) }, 'A second contact that stays put.')),
-    motion: oneOf(MOTIONS, 'What the contact does.'),
-    stroke: oneOf(STROKES, 'How it travels. The two “other way” strokes count every repetition once each way.'),
-    pressure: orNull(
-      object(
-        {
-          there: oneOf(PRESSURES),
-          back: orNull(oneOf(PRESSURES, 'On the way back, where it differs.')),
-        },
-        'null where nothing presses.',
-      ),
-    ),
-    sides: SIDES,
-    dose: object({
-      parts: list(PARTS, [1, LENGTHS.parts], 'What is done, one after the other.'),
-      perPlace: yesNo('true = all of it at every place of the path; false = one pass over the path.'),
-      pauses: PAUSES,
-    }),
-    swap: oneOf(['none', 'each-set', 'each-count'] as const, 'When the hands change over.'),
-    body: object(
-      {
-        head: oneOf(HEADS, 'turns-away = from the side that is worked.'),
-        jaw: oneOf(JAWS),
-        eyes: oneOf(EYES),
-        tongue: oneOf(TONGUES),
-      },
-      'What the client does meanwhile.',
-    ),
-    breath: orNull(
-      object(
-        {
-          phases: orNull(PHASES),
-          words: text(LENGTHS.words, 'How: “through the nose”.'),
-        },
-        'Goes on during the work; phases null = at the client’s own pace.',
-      ),
-    ),
+    ...WORK_FIELDS,
     glide: oneOf(['dry', 'product', 'either'] as const, 'Skin.'),
     note: text(LENGTHS.note, ''),
   },

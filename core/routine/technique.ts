@@ -14,7 +14,7 @@ import type {
   Region,
   Role,
   SoughtFor,
-  ToolWord,
+  TechniqueTool,
   WorkWord,
 } from '../words/index.ts';
 import { stepsOf, type Routine, type Step } from './model.ts';
@@ -49,7 +49,7 @@ export interface Technique {
   /** Kinds of work that cautions speak of, beside those that follow from the step itself. */
   words: readonly WorkWord[];
   /** Tool it is done with; null for the bare hand. */
-  tool: Extract<ToolWord, 'roller' | 'ball' | 'probe' | 'microcurrent-device'> | null;
+  tool: TechniqueTool | null;
   /** What has to be at hand, in words; empty for the bare hand. */
   equipment: string;
   /** What goes on the skin. */
@@ -86,6 +86,8 @@ export interface Technique {
   observedSeconds: number | null;
   /** Made by the practice itself. */
   own: boolean;
+  /** No longer offered; routines that hold it keep it. */
+  retired: boolean;
   /** Everything of a new step but its id. */
   defaults: Omit<Step, 'id' | 'technique'>;
 }
@@ -100,6 +102,13 @@ export interface Catalogue {
   regionOf: (place: PlaceRef) => Region | null;
   /** Name of a place, null when it is unknown. */
   placeName: (place: PlaceRef) => string | null;
+}
+
+/** A catalogue with a practice's own techniques after the library's. */
+export function catalogueWith(catalogue: Catalogue, own: readonly Technique[]): Catalogue {
+  return own.length
+    ? { ...catalogue, techniques: new Map([...catalogue.techniques, ...own.map((t) => [t.id, t] as const)]) }
+    : catalogue;
 }
 
 /** A new step of a technique. */

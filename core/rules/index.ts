@@ -3,4 +3,5 @@
 // Holding a routine against them, and mending it.
 export { checkRoutine } from './check.ts';
 export { applyFix } from './fix.ts';
+export { stopOfOwn } from './own-check.ts';
 export type { RuleFinding } from './types.ts';

@@ -9,8 +9,29 @@ export { FACE_REGIONS, NECK_REGIONS, REGION_NAMES, REGIONS, type Region } from '
 export { COMPLAINT_KINDS, COMPLAINT_NAMES, complaintName, type ComplaintKind } from './complaints.ts';
 // How: pressure, what touches, how it moves, what kind of work, in which phase.
 export { lighterOf, PRESSURE_KPA, pressureRank, PRESSURES, type Pressure } from './pressure.ts';
-export { CONTACTS, contactsLike, MOTIONS, PLACE_KINDS, type Contact, type Motion, type PlaceRef } from './touch.ts';
-export { PLANNED_WORDS, type Craft, type PositionWord, type Role, type ToolWord, type WorkWord } from './work.ts';
+export {
+  CONTACTS,
+  contactsLike,
+  MOTIONS,
+  PLACE_KINDS,
+  TOOL_OF_CONTACT,
+  type Contact,
+  type Motion,
+  type PlaceRef,
+} from './touch.ts';
+export {
+  COMES_WITH,
+  COMES_WITH_NAMES,
+  CRAFTS,
+  PLANNED_WORDS,
+  TECHNIQUE_TOOLS,
+  type Craft,
+  type PositionWord,
+  type Role,
+  type TechniqueTool,
+  type ToolWord,
+  type WorkWord,
+} from './work.ts';
 // Who with what: doer, needs, position, glide; where figures come from.
 export {
   CLIENT_POSITIONS,

@@ -54,6 +54,14 @@ export const contactsLike = (contact: Contact): Contact[] => [
   ...(ALIKE.find((all) => all.includes(contact)) ?? []).filter((c) => c !== contact),
 ];
 
+/** Contacts that are a tool: cautions that speak of the tool speak of them. */
+export const TOOL_OF_CONTACT: Partial<Record<Contact, 'ball' | 'probe' | 'microcurrent-device'>> = {
+  'single-ball': 'ball',
+  'ball-pair': 'ball',
+  probe: 'probe',
+  'conductive-gloves': 'microcurrent-device',
+};
+
 export const MOTIONS = [
   'hold',
   'press-pulse',

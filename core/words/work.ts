@@ -97,19 +97,56 @@ export const PLANNED_WORDS = [
 ] as const satisfies readonly (WorkWord | ToolWord | PositionWord)[];
 
 /** Ways of teaching and working; where they differ is a setting, not a truth. */
-export type Craft =
-  | 'hand-massage'
-  | 'breathwork'
-  | 'lymph-drainage'
-  | 'point-holding'
-  | 'shiatsu-press'
-  | 'fascia-release'
-  | 'neck-stretch'
-  | 'tapping-qigong'
-  | 'resisted-exercise'
-  | 'ball-release'
-  | 'reflex-probe'
-  | 'microcurrent-glide';
+export const CRAFTS = [
+  'hand-massage',
+  'breathwork',
+  'lymph-drainage',
+  'point-holding',
+  'shiatsu-press',
+  'fascia-release',
+  'neck-stretch',
+  'tapping-qigong',
+  'resisted-exercise',
+  'ball-release',
+  'reflex-probe',
+  'microcurrent-glide',
+] as const;
+export type Craft = (typeof CRAFTS)[number];
+
+/** Tools of a technique. */
+export const TECHNIQUE_TOOLS = [
+  'roller',
+  'ball',
+  'probe',
+  'microcurrent-device',
+] as const satisfies readonly ToolWord[];
+export type TechniqueTool = (typeof TECHNIQUE_TOOLS)[number];
+
+/** What comes with a technique that its movement does not tell: cautions close work by these words. */
+export const COMES_WITH = [
+  'heat',
+  'cold',
+  'oil',
+  'essential-oil',
+  'vibration',
+  'intraoral',
+  'neck-traction',
+  'gua-sha',
+  'cupping',
+  'light-therapy',
+] as const satisfies readonly WorkWord[];
+export const COMES_WITH_NAMES: Record<(typeof COMES_WITH)[number], string> = {
+  heat: 'heat',
+  cold: 'cold',
+  oil: 'oil or cream',
+  'essential-oil': 'scent or essential oil',
+  vibration: 'vibration',
+  intraoral: 'fingers inside the mouth',
+  'neck-traction': 'a pull on the neck',
+  'gua-sha': 'a scraping tool',
+  cupping: 'cups',
+  'light-therapy': 'light',
+};
 
 /** What a technique does for a routine, so that no rule has to name a technique. */
 export type Role =

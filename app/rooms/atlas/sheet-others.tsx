@@ -1,6 +1,7 @@
 import { CLIENT_MEASURES, type LandmarkRow, type NodeRow, wayToTerminus } from '../../../core/atlas';
 import { doseWords, groundWords, pathWords, type Technique } from '../../../core/routine';
 import { DOER_NAMES, NEED_NAMES, PHASE_NAMES, REGION_NAMES } from '../../../core/words';
+import { Link } from 'react-router';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { BODY_INCHES } from '../../../reference/facts/body-inches';
 import { DRAINAGE_PATHS, LYMPH_NODES } from '../../../reference/facts/lymph';
@@ -149,6 +150,9 @@ export function TechniqueSheet({ technique: t }: { technique: Technique }) {
         )}
         <Row label="Grounds">{groundWords(t)}</Row>
       </dl>
+      <p className="no-print">
+        <Link to={`/practice/techniques/new?from=${t.id}`}>Copy it and make it your own</Link>
+      </p>
       <CautionList keys={t.heed} />
     </>
   );

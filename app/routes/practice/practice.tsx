@@ -8,7 +8,7 @@ export async function loader({ request }: Route.LoaderArgs) {
 }
 export const meta = () => [{ title: 'Practice · Velvet Compass' }];
 
-/** What the whole practice shares: its rules, texts and products, and the trail of what was decided. */
+/** What the whole practice shares: its rules, techniques, texts and products, and the trail of what was decided. */
 export default function PracticeFrame({ loaderData }: Route.ComponentProps) {
   return (
     <>
@@ -20,6 +20,7 @@ export default function PracticeFrame({ loaderData }: Route.ComponentProps) {
           <NavLink to="/practice" end>
             Rules
           </NavLink>
+          <NavLink to="/practice/techniques">Techniques</NavLink>
           <NavLink to="/practice/school">School</NavLink>
           <NavLink to="/practice/texts">Texts</NavLink>
           <NavLink to="/practice/products">Products</NavLink>

@@ -17,7 +17,6 @@ import { clock, complaintName, InputError } from '../../../core/words';
 import { useContext, useEffect, useMemo, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { data } from 'react-router';
-import { CATALOGUE } from '../../../reference/catalogue';
 import { BODY_INCHES } from '../../../reference/facts/body-inches';
 import { landmarkName } from '../../../reference/facts/landmarks';
 import { PRESSED_MUSCLES } from '../../../reference/facts/muscles';
@@ -73,7 +72,7 @@ export default function Compose() {
   const { visit, client, readings, screening, goTo, ended, practiceSchool } = useVisit();
   const first = client.complaints.find((c) => !c.closed);
   const table = useRoutine(first ? complaintName(first) : 'Routine', practiceSchool);
-  const { routine, edit, findings, totals } = table;
+  const { routine, edit, findings, totals, catalogue } = table;
   const [chosen, setChosen] = useState<string | null>(null);
   const [place, setPlace] = useState<Place | null>(null);
   const [adapted, setAdapted] = useState('');
@@ -85,11 +84,11 @@ export default function Compose() {
       if (f.severity !== 'hint') for (const id of f.stepIds) if (out.get(id) !== 'stop') out.set(id, f.severity);
     return out;
   }, [findings]);
-  const names = useMemo(() => stepNames(routine, CATALOGUE), [routine]);
+  const names = useMemo(() => stepNames(routine, catalogue), [routine, catalogue]);
   const { measures } = useContext(ClientChart);
   const pickable = useMemo(() => {
     const inches = measures && clientInches(BODY_INCHES, measures);
-    const closed = new Set(keepOffPlaces(screening, CATALOGUE).map((k) => `${k.place.kind}:${k.place.id}`));
+    const closed = new Set(keepOffPlaces(screening, catalogue).map((k) => `${k.place.kind}:${k.place.id}`));
     const of = (kind: 'point' | 'muscle', id: string, name: string, region: string, more?: string) =>
       placesOn({ kind, id }, 'both').map((p) => ({
         place: p,
@@ -109,7 +108,7 @@ export default function Compose() {
         ),
       ),
     ];
-  }, [screening, measures]);
+  }, [screening, measures, catalogue]);
   const stopped = findings.some((f) => f.severity === 'stop');
 
   useEffect(() => {
@@ -124,13 +123,13 @@ export default function Compose() {
   });
 
   const add = (step: Step) => {
-    if (edit(insertStep(routine, step, usualIndex(routine, step.technique, CATALOGUE)))) setChosen(step.id);
+    if (edit(insertStep(routine, step, usualIndex(routine, step.technique, catalogue)))) setChosen(step.id);
   };
   const move = (id: string, by: -1 | 1) =>
     edit(moveStep(routine, id, stepsOf(routine).findIndex((s) => s.id === id) + by));
   /** A template comes without what this client may not have today, and says so. */
   const start = (body: Routine) => {
-    const { routine: fit, leftOut, lowered } = admitRoutine(body, screening, CATALOGUE);
+    const { routine: fit, leftOut, lowered } = admitRoutine(body, screening, catalogue);
     setChosen(null);
     if (edit(fit))
       setAdapted(
@@ -255,7 +254,7 @@ export default function Compose() {
             <RuleNotes
               findings={findings}
               disabled={ended}
-              onFix={(f) => f.fix && edit(applyFix(routine, f.fix.action, CATALOGUE))}
+              onFix={(f) => f.fix && edit(applyFix(routine, f.fix.action, catalogue))}
             />
           </fieldset>
         </main>

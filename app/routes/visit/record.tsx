@@ -5,9 +5,9 @@ import { type Reaction, REACTION_NAMES, REACTIONS } from '../../../core/record';
 import { clock } from '../../../core/words';
 import { Button, Form } from 'react-bootstrap';
 import { Link } from 'react-router';
-import { CATALOGUE } from '../../../reference/catalogue';
 import { PRESSED_MUSCLES } from '../../../reference/facts/muscles';
 import { runsOfVisit } from '../../../server/db/queries/runs.server';
+import { catalogueOf } from '../../../server/db/queries/techniques.server';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { placesOn } from '../../parts/chart/places';
 import { requirePractitioner } from '../../../server/access/session.server';
@@ -24,10 +24,10 @@ import type { Route } from './+types/record';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
-  const runs = await runsOfVisit(practiceId, params.visitId);
+  const [runs, catalogue] = await Promise.all([runsOfVisit(practiceId, params.visitId), catalogueOf(practiceId)]);
   return {
     runs: runs.map((r) => {
-      const names = stepNames(r.routine, CATALOGUE);
+      const names = stepNames(r.routine, catalogue);
       return {
         id: r.id,
         status: r.status,

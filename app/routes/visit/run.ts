@@ -4,10 +4,10 @@ import { hasEnded, sorerSide } from '../../../core/record';
 import { InputError } from '../../../core/words';
 import { data } from 'react-router';
 import { array, mixed, number, object, string } from 'yup';
-import { CATALOGUE } from '../../../reference/catalogue';
 import { openRun, takeEvents } from '../../../server/db/queries/runs.server';
 import { findClient } from '../../../server/db/queries/clients.server';
 import { readingsOfVisit } from '../../../server/db/queries/readings.server';
+import { catalogueOf } from '../../../server/db/queries/techniques.server';
 import { findVisit } from '../../../server/db/queries/visits.server';
 import { readJson } from '../../schemas/read';
 import { screeningOf } from '../../../server/access/screening.server';
@@ -35,7 +35,8 @@ export async function action({ request, params }: Route.ActionArgs) {
   if (input.value.kind === 'open') {
     if (hasEnded(visit.stage)) return data({ message: 'This visit has ended.' }, { status: 409 });
     const screening = (await screeningOf(practiceId, visit))(visit);
-    const stop = visit.routine && checkRoutine(visit.routine, CATALOGUE, screening).find((f) => f.severity === 'stop');
+    const catalogue = await catalogueOf(practiceId);
+    const stop = visit.routine && checkRoutine(visit.routine, catalogue, screening).find((f) => f.severity === 'stop');
     if (stop || screening.mustStop)
       return data({ message: stop?.title ?? 'A red flag was answered yes.' }, { status: 422 });
     const [client, readings] = await Promise.all([

@@ -1,8 +1,8 @@
 import { referralOf, refusalOf, type VisitPatch } from '../../../core/record';
 import { checkedAnswers, measureOf } from '../../../core/measures';
 import { data } from 'react-router';
-import { CATALOGUE } from '../../../reference/catalogue';
 import { saveVisit } from '../../../server/db/queries/save-visit.server';
+import { catalogueOf } from '../../../server/db/queries/techniques.server';
 import { findVisit } from '../../../server/db/queries/visits.server';
 import { readJson } from '../../schemas/read';
 import { screeningOf } from '../../../server/access/screening.server';
@@ -22,7 +22,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   }
   const visit = await findVisit(who.practiceId, params.visitId);
   if (!visit) return data({ result: 'missing' } as const, { status: 404 });
-  const screened = await screeningOf(who.practiceId, visit);
+  const [screened, catalogue] = await Promise.all([screeningOf(who.practiceId, visit), catalogueOf(who.practiceId)]);
   const given = cleaned(input.value.patch as VisitPatch);
   const patch: VisitPatch =
     given.kind === 'stage' && given.stage === 'stopped' ? { ...given, referral: referralOf(screened(visit)) } : given;
@@ -30,7 +30,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     who,
     visit.id,
     { saveId: input.value.saveId, expectedVersion: input.value.expectedVersion, patch },
-    (locked) => refusalOf(locked, patch, screened(locked), CATALOGUE),
+    (locked) => refusalOf(locked, patch, screened(locked), catalogue),
   );
   return data(result, { status: STATUS[result.result] });
 }

@@ -2,7 +2,7 @@ import { type Answer, type Answers, type Caution, preparationFor } from '../../.
 import { useState } from 'react';
 import { Button, Form as BsForm } from 'react-bootstrap';
 import { Link } from 'react-router';
-import { CATALOGUE } from '../../../reference/catalogue';
+import { useCatalogue } from '../../parts/catalogue/catalogue';
 import { PREPARATION } from '../../../reference/facts/preparation';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { takenAwayBy } from '../../parts/words/caution-words';
@@ -26,6 +26,7 @@ type Group = (typeof GROUPS)[number]['group'];
 
 export default function ScreenStage() {
   const visit = useVisit();
+  const catalogue = useCatalogue();
   const { screen, setScreen, lastScreen, screening, ended, stage, cautions, routine, undo, redo } = visit;
   /** The group whose questions are about to be answered with one press. */
   const [asking, setAsking] = useState<Group | null>(null);
@@ -113,7 +114,7 @@ export default function ScreenStage() {
           <div>
             <h2 className="mb-1">Preparation</h2>
             <div className="prep-list">
-              {preparationFor(PREPARATION, routine, CATALOGUE).map((p) => (
+              {preparationFor(PREPARATION, routine, catalogue).map((p) => (
                 <BsForm.Check
                   key={p.key}
                   id={`prep-${p.key}`}

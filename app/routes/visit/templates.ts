@@ -1,9 +1,9 @@
 import { routineSeconds, stepCount } from '../../../core/routine';
 import { admitRoutine } from '../../../core/limits';
-import { CATALOGUE } from '../../../reference/catalogue';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';
 import { screeningOf } from '../../../server/access/screening.server';
 import { templatesInUse } from '../../../server/db/queries/templates.server';
+import { catalogueOf } from '../../../server/db/queries/techniques.server';
 import { findVisit } from '../../../server/db/queries/visits.server';
 import type { Route } from './+types/templates';
 
@@ -16,19 +16,20 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const visit = await findVisit(practiceId, params.visitId);
   if (!visit) notFound('visit');
   const text = new URL(request.url).searchParams.get('q')?.slice(0, 80) ?? '';
-  const [found, screened] = await Promise.all([
+  const [found, screened, catalogue] = await Promise.all([
     templatesInUse(practiceId, text, AT_A_TIME + 1),
     screeningOf(practiceId, visit),
+    catalogueOf(practiceId),
   ]);
   const screening = screened(visit);
   return {
     more: found.length > AT_A_TIME,
     templates: found.slice(0, AT_A_TIME).map(({ id, name, body }) => {
-      const { routine, leftOut, lowered } = admitRoutine(body, screening, CATALOGUE);
+      const { routine, leftOut, lowered } = admitRoutine(body, screening, catalogue);
       return {
         id,
         name,
-        school: CATALOGUE.schools.get(body.school)?.name ?? '',
+        school: catalogue.schools.get(body.school)?.name ?? '',
         steps: stepCount(routine),
         of: stepCount(body),
         seconds: routineSeconds(routine),

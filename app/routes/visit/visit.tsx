@@ -8,7 +8,9 @@ import { latestMeasures } from '../../../server/db/queries/measures.server';
 import { scoresOfClient } from '../../../server/db/queries/scores.server';
 import { readingsBefore, readingsOfVisit } from '../../../server/db/queries/readings.server';
 import { findVisit, visitBefore, visitNumber } from '../../../server/db/queries/visits.server';
+import { ownTechniques } from '../../../server/db/queries/techniques.server';
 import { hasGauge } from '../../../server/gauge.server';
+import { OwnTechniques } from '../../parts/catalogue/catalogue';
 import { ClientChart } from '../../parts/chart/client-chart';
 import { useFitted } from '../../parts/chart/fitted';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';
@@ -31,6 +33,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     before,
     { rules, texts, products, photos, ...beside },
     practiceSchool,
+    own,
   ] = await Promise.all([
     findClient(practiceId, clientId),
     latestMeasures(practiceId, clientId),
@@ -41,6 +44,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     visitBefore(practiceId, visit),
     besideVisit(practiceId, visit),
     schoolOf(practiceId),
+    ownTechniques(practiceId),
   ]);
   if (!client) notFound('client');
   return {
@@ -51,6 +55,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     scores: scores.filter((s) => s.visitId === visit.id || s.takenAt < visit.startsAt),
     practiceName,
     practiceSchool,
+    own,
     who: { practitionerId, name, email },
     timeZone,
     readings,
@@ -89,7 +94,9 @@ export default function VisitFrame({ loaderData }: Route.ComponentProps) {
   return (
     <VisitProvider key={loaderData.visit.id} data={loaderData} reload={() => void revalidate()}>
       <ClientChart value={whose}>
-        <Inside />
+        <OwnTechniques value={loaderData.own}>
+          <Inside />
+        </OwnTechniques>
       </ClientChart>
     </VisitProvider>
   );

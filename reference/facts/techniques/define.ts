@@ -156,6 +156,7 @@ export function techniqueOf(id: string, craft: Craft, row: Row): Technique {
     grounds: row.grounds,
     observedSeconds: row.observedSeconds ?? null,
     own: false,
+    retired: false,
     defaults: {
       kind: 'step',
       label: null,

@@ -1,6 +1,7 @@
 import type { LocalRule, Product } from '../../../core/limits/index.ts';
 import type { PhotoMarks } from '../../../core/measures/index.ts';
 import type { TextKind } from '../../../core/record/index.ts';
+import type { OwnTechnique } from '../../../core/routine/index.ts';
 import {
   DataTypes,
   Model,
@@ -45,6 +46,17 @@ export class LocalRuleModel extends Model<InferAttributes<LocalRuleModel>, Infer
   declare body: LocalRule;
   declare active: CreationOptional<boolean>;
   declare version: CreationOptional<number>;
+  declare updatedAt: Date;
+}
+
+/** A technique of the practice's own. */
+export class TechniqueModel extends Model<InferAttributes<TechniqueModel>, InferCreationAttributes<TechniqueModel>> {
+  declare practiceId: string;
+  declare id: string;
+  declare body: OwnTechnique;
+  declare retired: CreationOptional<boolean>;
+  declare version: CreationOptional<number>;
+  declare createdBy: string;
   declare updatedAt: Date;
 }
 
@@ -131,6 +143,18 @@ export function definePractice(sequelize: Sequelize): void {
       updatedAt: DataTypes.DATE,
     },
     { sequelize, tableName: 'local_rules' },
+  );
+  TechniqueModel.init(
+    {
+      practiceId: { type: DataTypes.UUID, primaryKey: true },
+      id: { type: DataTypes.TEXT, primaryKey: true },
+      body: DataTypes.JSONB,
+      retired: { type: DataTypes.BOOLEAN, defaultValue: false },
+      version,
+      createdBy: DataTypes.UUID,
+      updatedAt: DataTypes.DATE,
+    },
+    { sequelize, tableName: 'techniques' },
   );
   OverrideModel.init(
     {

@@ -3,7 +3,7 @@ import type { Screening } from '../../../../core/limits';
 import { clock, COMPLAINT_KINDS, COMPLAINT_NAMES, type ComplaintKind, InputError } from '../../../../core/words';
 import { forwardRef, useId, useState } from 'react';
 import { Form } from 'react-bootstrap';
-import { CATALOGUE } from '../../../../reference/catalogue';
+import { useCatalogue } from '../../../parts/catalogue/catalogue';
 import type { Place } from '../../../parts/chart/places';
 import { MotionGlyph } from '../../../parts/marks/glyph';
 import { suggest, type Suggestion } from './suggest';
@@ -22,6 +22,7 @@ export const AddStep = forwardRef<HTMLInputElement, Props>(function AddStep(
   ref,
 ) {
   const id = useId();
+  const catalogue = useCatalogue();
   const [line, setLine] = useState('');
   const [serves, setServes] = useState<ComplaintKind | 'opening' | 'closing' | null>(null);
   const [at, setAt] = useState(0);
@@ -32,7 +33,7 @@ export const AddStep = forwardRef<HTMLInputElement, Props>(function AddStep(
   const asking = !!(line.trim() || place || serves);
   if (asking)
     try {
-      found = suggest({ line, place, serves }, screening, freshId).slice(0, 30);
+      found = suggest({ line, place, serves }, screening, freshId, catalogue).slice(0, 30);
       if (!found.length)
         problem =
           'Nothing answers to that. Name a technique, a point, a muscle or a complaint, for example "masseter knuckle firm 20x left".';
@@ -53,7 +54,7 @@ export const AddStep = forwardRef<HTMLInputElement, Props>(function AddStep(
     onAdd(s.step);
     close();
   };
-  const placeName = place ? (CATALOGUE.placeName(place) ?? place.id) : '';
+  const placeName = place ? (catalogue.placeName(place) ?? place.id) : '';
 
   return (
     <div
@@ -128,7 +129,7 @@ export const AddStep = forwardRef<HTMLInputElement, Props>(function AddStep(
                   >
                     <MotionGlyph motion={s.technique.motion} />
                     <span>
-                      <strong>{s.technique.name}</strong>{' '}
+                      <strong>{s.technique.name}</strong> {s.technique.own && <span className="own-mark">own</span>}{' '}
                       <span className="soft small">
                         {s.banned ? '' : `${pressureWords(s.step)}, ${doseWords(s.step)}`}
                         {s.lowered && <span className="now"> {s.lowered}</span>}

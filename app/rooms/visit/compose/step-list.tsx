@@ -2,7 +2,7 @@ import { moveStep, removeStep, replaceStep, stepsOf, type Routine } from '../../
 import { PHASE_NAMES } from '../../../../core/words';
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { CATALOGUE } from '../../../../reference/catalogue';
+import { useCatalogue } from '../../../parts/catalogue/catalogue';
 import { StepRow } from './step-row';
 
 interface Props {
@@ -20,6 +20,7 @@ export function StepList({ routine, stepSeconds, flags, chosen, disabled, onChoo
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
+  const { techniques } = useCatalogue();
   const steps = stepsOf(routine);
   const indexOf = (id: string) => steps.findIndex((s) => s.id === id);
   return (
@@ -34,9 +35,9 @@ export function StepList({ routine, stepSeconds, flags, chosen, disabled, onChoo
       <SortableContext items={steps.map((s) => s.id)} strategy={verticalListSortingStrategy}>
         <div className="steps">
           {steps.map((step, i) => {
-            const technique = CATALOGUE.techniques.get(step.technique);
+            const technique = techniques.get(step.technique);
             if (!technique) return null;
-            const before = CATALOGUE.techniques.get(steps[i - 1]?.technique ?? '');
+            const before = techniques.get(steps[i - 1]?.technique ?? '');
             return (
               <div key={step.id}>
                 {before?.phase !== technique.phase && <div className="phase-name">{PHASE_NAMES[technique.phase]}</div>}

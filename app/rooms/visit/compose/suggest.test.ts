@@ -13,12 +13,12 @@ const ask = (
   place: Place | null = null,
   answers: Answers = {},
   cap: Parameters<typeof screen>[2] = null,
-) => suggest({ line, place, serves: null }, screen(CAUTIONS, answers, cap), 'new');
+) => suggest({ line, place, serves: null }, screen(CAUTIONS, answers, cap), 'new', CATALOGUE);
 
 describe('by place', () => {
   test('techniques on the muscle come first', () =>
     expect(
-      techniquesAt(masseter)
+      techniquesAt(masseter, CATALOGUE)
         .slice(0, 6)
         .every(
           (t) =>
@@ -26,7 +26,7 @@ describe('by place', () => {
         ),
     ).toBe(true));
   test('a point finds the technique that presses it', () =>
-    expect(techniquesAt({ kind: 'point', id: 'LI20', side: 'left' })[0]!.points).toContain('LI20'));
+    expect(techniquesAt({ kind: 'point', id: 'LI20', side: 'left' }, CATALOGUE)[0]!.points).toContain('LI20'));
   test('one side after the other begins where the finger pointed', () =>
     expect(ask('scm pinch', { kind: 'muscle', id: 'scm-sternal', side: 'right' })[0]!.step.sides).toMatchObject({
       mode: 'each',
@@ -48,7 +48,7 @@ describe('by typed line', () => {
 
 describe('by what it is for', () => {
   test.each(['opening', 'closing', 'jaw', 'headache', 'eye-strain', 'stress'] as const)('%s', (serves) =>
-    expect(suggest({ line: '', place: null, serves }, free, 'n').length).toBeGreaterThan(2),
+    expect(suggest({ line: '', place: null, serves }, free, 'n', CATALOGUE).length).toBeGreaterThan(2),
   );
 });
 
@@ -74,7 +74,7 @@ describe('screening', () => {
         fc.constantFrom('masseter firm', 'temple deep', 'neck', 'eye', 'LI4', 'drain', 'probe'),
         (answers, line) => {
           const screening = screen(CAUTIONS, answers);
-          for (const s of suggest({ line, place: null, serves: null }, screening, 'n'))
+          for (const s of suggest({ line, place: null, serves: null }, screening, 'n', CATALOGUE))
             if (!s.banned) expect(isBannedOutright(s.step, screening, CATALOGUE)).toBe(false);
         },
       ),

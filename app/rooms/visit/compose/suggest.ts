@@ -1,4 +1,5 @@
 import {
+  type Catalogue,
   newStep,
   readTypedLine,
   type Step,
@@ -8,7 +9,6 @@ import {
 } from '../../../../core/routine';
 import { admit, type Screening } from '../../../../core/limits';
 import { type ComplaintKind, InputError, type OneSide } from '../../../../core/words';
-import { CATALOGUE, TECHNIQUES } from '../../../../reference/catalogue';
 import type { Place } from '../../../parts/chart/places';
 
 export interface Suggestion {
@@ -22,9 +22,12 @@ export interface Suggestion {
   ignored: readonly string[];
 }
 
+/** What can be added: all but what the practice retired, in the order of the library. */
+const offered = (catalogue: Catalogue): Technique[] => [...catalogue.techniques.values()].filter((t) => !t.retired);
+
 /** Techniques that work at a place: named there, on its muscle, or anywhere in its region. */
-export function techniquesAt(place: Place): Technique[] {
-  const region = CATALOGUE.regionOf(place);
+export function techniquesAt(place: Place, catalogue: Catalogue): Technique[] {
+  const region = catalogue.regionOf(place);
   const score = (t: Technique) => {
     const named = t.points.includes(place.id) || t.muscles[0] === place.id;
     const onPath = t.defaults.path.some((p) => p.kind === place.kind && p.id === place.id);
@@ -32,7 +35,9 @@ export function techniquesAt(place: Place): Technique[] {
     if (named || onPath) return 3 + (onPath && t.defaults.path.length === 1 ? 1 : 0) + (named ? 1 : 0);
     return t.muscles.includes(place.id) ? 2 : region && t.regions.includes(region) ? 1 : 0;
   };
-  return TECHNIQUES.filter((t) => score(t) > 0).sort((a, b) => score(b) - score(a));
+  return offered(catalogue)
+    .filter((t) => score(t) > 0)
+    .sort((a, b) => score(b) - score(a));
 }
 
 /**
@@ -44,8 +49,13 @@ export function suggest(
   ask: { line: string; place: Place | null; serves: ComplaintKind | 'opening' | 'closing' | null },
   screening: Screening,
   id: string,
+  catalogue: Catalogue,
 ): Suggestion[] {
-  const here = ask.place ? techniquesAt(ask.place) : ask.serves ? servedBy(ask.serves) : [...TECHNIQUES];
+  const here = ask.place
+    ? techniquesAt(ask.place, catalogue)
+    : ask.serves
+      ? servedBy(ask.serves, catalogue)
+      : offered(catalogue);
   let found: { technique: Technique; step: Step; ignored?: readonly string[] }[];
   if (ask.line.trim()) {
     try {
@@ -62,7 +72,7 @@ export function suggest(
     }
   } else found = here.map((technique) => ({ technique, step: newStep(technique, id) }));
   return found.map(({ technique, step, ignored = [] }) => ({
-    ...allowed(technique, aimed(step, ask.place), screening),
+    ...allowed(technique, aimed(step, ask.place), screening, catalogue),
     ignored,
   }));
 }
@@ -73,15 +83,20 @@ const aimed = (step: Step, place: Place | null): Step =>
     ? { ...step, sides: { ...step.sides, first: place.side as OneSide } }
     : step;
 
-function allowed(technique: Technique, step: Step, screening: Screening): Omit<Suggestion, 'ignored'> {
-  const result = admit(step, screening, CATALOGUE);
+function allowed(
+  technique: Technique,
+  step: Step,
+  screening: Screening,
+  catalogue: Catalogue,
+): Omit<Suggestion, 'ignored'> {
+  const result = admit(step, screening, catalogue);
   return result.step
     ? { technique, step: result.step, banned: null, lowered: result.lowered }
     : { technique, step, banned: result.ban, lowered: null };
 }
 
-const servedBy = (serves: ComplaintKind | 'opening' | 'closing'): Technique[] =>
-  TECHNIQUES.filter((t) =>
+const servedBy = (serves: ComplaintKind | 'opening' | 'closing', catalogue: Catalogue): Technique[] =>
+  offered(catalogue).filter((t) =>
     serves === 'opening'
       ? ['prepare', 'breathe', 'open-drainage'].includes(t.phase)
       : serves === 'closing'

@@ -11,12 +11,13 @@ import {
 import { newlyBanned } from '../../../../core/limits';
 import { InputError } from '../../../../core/words';
 import { useMemo, useState } from 'react';
-import { CATALOGUE } from '../../../../reference/catalogue';
+import { useCatalogue } from '../../../parts/catalogue/catalogue';
 import { useVisit } from '../session/context';
 
 /** The routine on the table: every edit is checked by the core, can be undone, and is written at once. */
 export function useRoutine(name: string, school: string) {
   const { routine: stored, setRoutine, screening, undo, redo } = useVisit();
+  const catalogue = useCatalogue();
   const routine = useMemo(() => stored ?? emptyRoutine(name, school), [stored, name, school]);
   const [problem, setProblem] = useState('');
 
@@ -25,10 +26,10 @@ export function useRoutine(name: string, school: string) {
     return {
       cues,
       totals: totalsOf(stepCount(routine), cues),
-      findings: checkRoutine(routine, CATALOGUE, screening),
-      ribbon: ribbonOf(routine, cues, CATALOGUE),
+      findings: checkRoutine(routine, catalogue, screening),
+      ribbon: ribbonOf(routine, cues, catalogue),
     };
-  }, [routine, screening]);
+  }, [routine, screening, catalogue]);
 
   /** Whether a routine may stand on the table; why it may not is told. */
   const fits = (next: Routine): boolean => {
@@ -40,9 +41,9 @@ export function useRoutine(name: string, school: string) {
       setProblem(error.message);
       return false;
     }
-    const banned = newlyBanned(next, routine, screening, CATALOGUE);
+    const banned = newlyBanned(next, routine, screening, catalogue);
     setProblem(
-      banned ? `${CATALOGUE.techniques.get(banned.step.technique)!.name} cannot be added. ${banned.reason}` : '',
+      banned ? `${catalogue.techniques.get(banned.step.technique)!.name} cannot be added. ${banned.reason}` : '',
     );
     return !banned;
   };
@@ -56,6 +57,7 @@ export function useRoutine(name: string, school: string) {
   const checked = (step: typeof undo) => step && (() => step((p) => p.kind !== 'routine' || fits(p.routine)));
   return {
     routine,
+    catalogue,
     ...derived,
     edit,
     problem,

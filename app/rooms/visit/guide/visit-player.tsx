@@ -2,7 +2,7 @@ import { preparationFor } from '../../../../core/limits';
 import { MEASURES, type MeasureKey } from '../../../../core/measures';
 import type { Routine } from '../../../../core/routine';
 import { useMemo } from 'react';
-import { CATALOGUE } from '../../../../reference/catalogue';
+import { useCatalogue } from '../../../parts/catalogue/catalogue';
 import { PREPARATION } from '../../../../reference/facts/preparation';
 import type { OpenRun } from '../../../parts/player/port';
 import { Player } from '../../../parts/player/player';
@@ -14,6 +14,7 @@ import { portOfVisit } from './port';
 /** The player of a visit: its runs are kept there, and what screening says counts. */
 export function VisitPlayer({ routine, open, again }: { routine: Routine; open: OpenRun | null; again: boolean }) {
   const { visit, screen, setScreen, setReading, screening, goTo, routine: composed } = useVisit();
+  const catalogue = useCatalogue();
   const product = useProductToday();
   const port = useMemo(() => portOfVisit(visit.id), [visit.id]);
   const played = open?.routine ?? routine;
@@ -22,12 +23,12 @@ export function VisitPlayer({ routine, open, again }: { routine: Routine; open: 
       routine={routine}
       open={open}
       port={port}
-      catalogue={CATALOGUE}
+      catalogue={catalogue}
       screening={screening}
       composed={composed}
       before={{
         again,
-        toReady: preparationFor(PREPARATION, played, CATALOGUE).filter((p) => !screen.preparation.includes(p.key)),
+        toReady: preparationFor(PREPARATION, played, catalogue).filter((p) => !screen.preparation.includes(p.key)),
         onReady: (key) => setScreen({ ...screen, preparation: [...screen.preparation, key] }),
         saved: <SaveState />,
         conflict: <SaveConflict />,
