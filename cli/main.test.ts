@@ -3,7 +3,8 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { readRoutine, stepsOf, type Routine } from '../core/routine/index.ts';
+import { ownFileOf, ownFrom, readRoutine, stepsOf, type OwnTechnique, type Routine } from '../core/routine/index.ts';
+import { CATALOGUE } from '../reference/catalogue.ts';
 import { routineFrom } from '../tests/support/routines.ts';
 import { run } from './main.ts';
 
@@ -35,6 +36,22 @@ describe('verbs', () => {
       (run(['check', path, ...(answers ? ['--screening', answers] : [])]) as { rule: string }[]).map((f) => f.rule);
     expect(rules()).not.toContain('screening');
     expect(rules(file('s.json', { pregnancy: 'yes' }))).toContain('screening');
+  });
+  test('check knows the techniques of a file, and only then', () => {
+    const own = {
+      ...ownFrom(CATALOGUE.techniques.get('hegu-web-massage')!, 'own-web', 'Our web'),
+      comesWith: ['heat'],
+    };
+    const routine = routineFrom(['hegu-web-massage']);
+    const items = routine.items.map((item) => ({ ...item, technique: 'own-web' }));
+    const path = file('own.json', { ...routine, items });
+    expect(() => run(['check', path])).toThrow('own-web');
+    const techniques = file('t.json', ownFileOf([own as OwnTechnique]));
+    const screening = file('s2.json', { pregnancy: 'yes' });
+    const found = run(['check', path, '--techniques', techniques, '--screening', screening]) as { rule: string }[];
+    expect(found.map((f) => f.rule)).toContain('screening');
+    const bad = file('bad-t.json', ownFileOf([{ ...own, cue: '' } as OwnTechnique]));
+    expect(() => run(['check', path, '--techniques', bad])).toThrow('techniques[0].cue');
   });
   test('relief judges each complaint of a table of readings', () => {
     const rows = Array.from(

@@ -6,7 +6,16 @@ import { locateOnClient, readLandmarksFile } from '../core/atlas/index.ts';
 import { nrsScore, REGISTRY } from '../core/measures/index.ts';
 import { courseReason, coursesOf, courseTitle, type RatedAt } from '../core/relief/index.ts';
 import { checkRoutine } from '../core/rules/index.ts';
-import { expandRoutine, readRoutine, stepCount, totalsOf } from '../core/routine/index.ts';
+import {
+  catalogueWith,
+  expandRoutine,
+  fromOwn,
+  readOwnFile,
+  readRoutine,
+  stepCount,
+  totalsOf,
+  type Catalogue,
+} from '../core/routine/index.ts';
 import { type Answers, screen } from '../core/limits/index.ts';
 import { InputError } from '../core/words/index.ts';
 import { readFileSync } from 'node:fs';
@@ -19,7 +28,7 @@ import { POINTS } from '../reference/facts/points/index.ts';
 import { SCORES } from './score.ts';
 
 const USAGE = `usage: core plan <routine.json>
-       core check <routine.json> [--screening answers.json]
+       core check <routine.json> [--screening answers.json] [--techniques techniques.json]
        core relief <readings.csv>
        core measures
        core locate <landmarks.json>
@@ -75,6 +84,17 @@ function score(measure: string | undefined, path: string | undefined): unknown {
   return rule(readJson(path));
 }
 
+/** The library, with the techniques of a file where one is named. */
+function catalogueFrom(args: readonly string[]): Catalogue {
+  const at = args.indexOf('--techniques');
+  if (at < 0) return CATALOGUE;
+  const known = { catalogue: CATALOGUE, cautions: new Set(CAUTIONS.map((c) => c.key)) };
+  return catalogueWith(
+    CATALOGUE,
+    readOwnFile(readJson(args[at + 1]), known).map((own) => fromOwn(own, CATALOGUE)),
+  );
+}
+
 export function run([verb, ...args]: readonly string[]): unknown {
   switch (verb) {
     case 'plan': {
@@ -86,7 +106,7 @@ export function run([verb, ...args]: readonly string[]): unknown {
       const routine = readRoutine(readJson(args[0]));
       const at = args.indexOf('--screening');
       const screening = at < 0 ? null : screen(CAUTIONS, readJson(args[at + 1]) as Answers);
-      return checkRoutine(routine, CATALOGUE, screening);
+      return checkRoutine(routine, catalogueFrom(args), screening);
     }
     case 'relief':
       return relief(args[0]);

@@ -25,6 +25,7 @@ import {
   ReadingModel,
   RunEventModel,
   RunModel,
+  TechniqueModel,
   TemplateModel,
   VisitModel,
 } from '../server/db/models/index.ts';
@@ -34,6 +35,7 @@ import { findingsOf, seedBeside, seedPractice, type SeededPractice } from './pra
 import { seeded } from './random.ts';
 import { ROUTINES } from './routines.ts';
 import { seedScores } from './scores.ts';
+import { OWN_TECHNIQUES } from './techniques.ts';
 
 export const DEMO_SIGN_IN = { email: 'imke@harbour-row.example', password: 'velvet-harbour' } as const;
 const DEMO_SECOND = { email: 'rafe@harbour-row.example', password: 'velvet-harbour' } as const;
@@ -85,6 +87,11 @@ async function seedPracticeOf(
       { transaction },
     );
   await plantStartingRoutines({ practiceId, practitionerId: imke.id }, moment(today, 60, '12:00'), transaction);
+  for (const body of OWN_TECHNIQUES)
+    await TechniqueModel.create(
+      { practiceId, id: body.id, body, createdBy: imke.id, updatedAt: moment(today, 45, '12:00') },
+      { transaction },
+    );
   const made = await seedPractice(practiceId, imke.id, moment(today, 60, '12:00'), transaction);
   const random = seeded(20_260_309);
   for (const person of PEOPLE)

@@ -22,8 +22,8 @@ import { readField } from './read.ts';
 import type { Catalogue, Technique } from './technique.ts';
 
 /** A practice's own techniques as a file, version 1. */
-export const OWN_FORMAT = 'velvet-compass/techniques';
-export const OWN_VERSION = 1;
+const OWN_FORMAT = 'velvet-compass/techniques';
+const OWN_VERSION = 1;
 /** Most techniques that a practice keeps of its own, and that one file holds. Our choice. */
 export const OWN_MOST = 300;
 

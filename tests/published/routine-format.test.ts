@@ -1,17 +1,28 @@
-import { readRoutine, ROUTINE_JSON_SCHEMA } from '../../core/routine/index.ts';
+import {
+  ownFileOf,
+  ownFrom,
+  readOwnFile,
+  readRoutine,
+  ROUTINE_JSON_SCHEMA,
+  TECHNIQUES_JSON_SCHEMA,
+} from '../../core/routine/index.ts';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import fc from 'fast-check';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, test } from 'vitest';
 import { ROUTINES } from '../../demo/routines.ts';
-import { TECHNIQUES } from '../../reference/catalogue.ts';
+import { OWN_TECHNIQUES, TECHNIQUES_FILE } from '../../demo/techniques.ts';
+import { CATALOGUE, TECHNIQUES } from '../../reference/catalogue.ts';
+import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
 import { routineFrom } from '../support/routines.ts';
 
 /** The published schema and our own reader must agree; the judge of the schema is Ajv, which we did not write. */
-const published = JSON.parse(readFileSync('docs/formats/routine.schema.json', 'utf8')) as object;
-const example = JSON.parse(readFileSync('docs/formats/routine.example.json', 'utf8')) as unknown;
-const valid = new Ajv2020({ strict: true, allErrors: false }).compile(published);
+const read = (name: string): unknown => JSON.parse(readFileSync(`docs/formats/${name}`, 'utf8'));
+const published = read('routine.schema.json') as object;
+const example = read('routine.example.json');
+const ajv = new Ajv2020({ strict: true, allErrors: false });
+const valid = ajv.compile(published);
 const reads = (value: unknown): boolean => {
   try {
     readRoutine(value);
@@ -25,6 +36,18 @@ describe('the files in docs/formats', () => {
   test('are what the program writes today', () => {
     expect(published).toEqual(JSON.parse(JSON.stringify(ROUTINE_JSON_SCHEMA)));
     expect(example).toEqual(JSON.parse(JSON.stringify(ROUTINES.jaw)));
+  });
+  test('those of techniques too, and their example is valid by Ajv and by our reader', () => {
+    const schema = read('techniques.schema.json');
+    const file = read('techniques.example.json');
+    expect(schema).toEqual(JSON.parse(JSON.stringify(TECHNIQUES_JSON_SCHEMA)));
+    expect(file).toEqual(JSON.parse(JSON.stringify(TECHNIQUES_FILE)));
+    const fits = ajv.compile(schema as object);
+    expect(fits(file)).toBe(true);
+    const known = { catalogue: CATALOGUE, cautions: new Set(CAUTIONS.map((c) => c.key)) };
+    expect(readOwnFile(file, known)).toHaveLength(OWN_TECHNIQUES.length);
+    for (const t of TECHNIQUES)
+      expect(fits(JSON.parse(JSON.stringify(ownFileOf([ownFrom(t, 'own-1', t.name)]))))).toBe(true);
   });
   test('the example is valid by Ajv and by our reader', () =>
     expect([valid(example), reads(example)]).toEqual([true, true]));

@@ -28,8 +28,8 @@ import {
 } from '../../../core/words/index.ts';
 
 /** A place as rows write it: "point:GB20". */
-export type PlaceWord = `${PlaceRef['kind']}:${string}`;
-export const placeOf = (word: PlaceWord): PlaceRef => {
+type PlaceWord = `${PlaceRef['kind']}:${string}`;
+const placeOf = (word: PlaceWord): PlaceRef => {
   const colon = word.indexOf(':');
   return { kind: word.slice(0, colon) as PlaceRef['kind'], id: word.slice(colon + 1) };
 };

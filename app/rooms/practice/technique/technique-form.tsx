@@ -93,7 +93,7 @@ export function TechniqueForm({ start, version, answered }: Props) {
   const { work } = own;
   const set = (change: Partial<OwnTechnique>) => setOwn({ ...own, ...change });
   const setWork = (change: Partial<OwnTechnique['work']>) => set({ work: { ...work, ...change } });
-  const pick = useMemo(pickablePlaces, []);
+  const pick = useMemo(() => pickablePlaces(), []);
   const at = (path: string) => ({ path, refused });
   const seconds = useMemo(() => {
     try {
@@ -110,6 +110,7 @@ export function TechniqueForm({ start, version, answered }: Props) {
     <div className="visit-body is-page">
       <div className="chart-side">
         <FaceChart
+          map={['Points']}
           paths={work.path.length ? [pathMark(work)] : []}
           pick={{
             places: pick,
@@ -123,10 +124,10 @@ export function TechniqueForm({ start, version, answered }: Props) {
           method="post"
           noValidate
           onSubmit={(e) => {
-            const figure = form.current?.querySelector('.is-invalid')
+            const figure = form.current?.querySelector('[inputmode].is-invalid')
               ? { field: 'figures', message: 'a figure lies outside its range; see there' }
               : null;
-            const wrong = refusalOf(own) ?? (refused ? null : figure);
+            const wrong = refusalOf(own) ?? figure;
             setRefused(wrong);
             if (wrong) e.preventDefault();
           }}
