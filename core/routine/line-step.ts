@@ -1,4 +1,5 @@
-import type { DosePart, Step } from './model.ts';
+import { breathCyclesIn } from './cues.ts';
+import { BOUNDS, type DosePart, type Step } from './model.ts';
 import { newStep, type Technique } from './technique.ts';
 import { CONTACT_WORDS, strokeFor, type TypedLine } from './typed-line.ts';
 
@@ -87,9 +88,11 @@ export function stepFromLine(typed: TypedLine, technique: Technique, id: string)
   const ignored: string[] = [];
   const parts = partsFor(typed, step.dose.parts, ignored);
   const isCounted = parts.some((p) => p.kind === 'beats');
-  if (typed.stroke && !isCounted)
+  const typedStroke = typed.stroke && isCounted ? strokeFor(typed.stroke, step.stroke) : null;
+  if (typed.stroke && !typedStroke)
     ignored.push(typed.stroke === 'to-and-fro' ? 'there and back' : typed.stroke.replace('-', ' '));
-  const stroke = isCounted ? strokeFor(typed.stroke, step.stroke) : step.stroke;
+  const stroke = typedStroke ?? step.stroke;
+  if (typed.words.includes('hold') && !matchScore(technique, ['hold'])) ignored.push('hold');
   const mode = typed.mode ?? (typed.first || typed.extra ? 'each' : step.sides.mode);
   if (typed.pressure && !step.pressure) ignored.push(typed.pressure);
   const twoWays = stroke === 'to-and-fro' || stroke === 'one-way-then-other' || stroke === 'circles-both-ways';
@@ -102,6 +105,7 @@ export function stepFromLine(typed: TypedLine, technique: Technique, id: string)
   if (typed.extra && !extra) ignored.push(`+${typed.extra.sets} ${typed.extra.side}`);
   if (typed.first && mode !== 'each') ignored.push(`${typed.first} first`);
   const path = pathFor(typed.places, step.path, ignored);
+  if (typed.perPlace && path.length < 2) ignored.push('per place');
   return {
     step: {
       ...step,
@@ -110,7 +114,7 @@ export function stepFromLine(typed: TypedLine, technique: Technique, id: string)
       dose: {
         ...step.dose,
         parts,
-        perPlace: typed.perPlace || (typed.places ?? 0) > 1 || step.dose.perPlace,
+        perPlace: (typed.perPlace && path.length > 1) || (typed.places ?? 0) > 1 || step.dose.perPlace,
       },
       contact: mayUse ? typed.contact! : step.contact,
       pressure: step.pressure && {
@@ -138,28 +142,44 @@ function pathFor(places: number | null, path: Step['path'], ignored: string[]): 
   return path;
 }
 
-/** The dose with what was typed: a typed kind of dose that the technique lacks takes the place of its own. */
+/**
+ * The dose with what was typed. "Until" and "hold" take the place of what the technique does; bare seconds give it that
+ * length, by as many counts or breaths as fit.
+ */
 function partsFor(typed: TypedLine, own: readonly DosePart[], ignored: string[]): DosePart[] {
   const has = (kind: DosePart['kind']) => own.some((p) => p.kind === kind);
+  const holdsAfter = typed.seconds !== null && has('beats') && typed.count !== null && !has('hold');
+  let parts: DosePart[];
   if (typed.open && !has('open')) {
     const usualSeconds = typed.open.usualSeconds ?? 30;
-    return [openPart({ kind: 'open', until: '', usualSeconds, leastSeconds: 10, mostSeconds: 90 }, typed)];
+    parts = [openPart({ kind: 'open', until: '', usualSeconds, leastSeconds: 10, mostSeconds: 90 }, typed)];
+  } else if (typed.seconds !== null && (has('open') || (typed.isHold && !has('hold') && !holdsAfter))) {
+    parts = [{ kind: 'hold', seconds: typed.seconds }];
+  } else {
+    parts = own.map((p) => adjusted(p, typed, own));
+    // "10x 5s": repetitions that end in a hold.
+    if (holdsAfter) parts.push({ kind: 'hold', seconds: typed.seconds! });
   }
-  let parts: DosePart[] = own.map((p) => adjusted(p, typed));
-  if (typed.holdSeconds !== null && !has('hold')) {
-    // "10x 5s": repetitions that end in a hold. Else the hold is the whole dose.
-    parts =
-      has('beats') && typed.count !== null
-        ? [...parts, { kind: 'hold', seconds: typed.holdSeconds }]
-        : [{ kind: 'hold', seconds: typed.holdSeconds }];
-  }
-  const isCounted = parts.some((p) => p.kind === 'beats');
-  if (typed.count !== null && !isCounted && !has('breath'))
+  const made = (kind: DosePart['kind']) => parts.some((p) => p.kind === kind);
+  const isTimed = typed.seconds === null || made('hold') || made('check') || made('test') || lasts(typed, own);
+  if (!isTimed) ignored.push(`${typed.isHold ? 'hold ' : ''}${typed.seconds}s`);
+  if (typed.open && !made('open')) ignored.push(`until ${typed.open.until}`);
+  if (typed.count !== null && !made('beats') && !made('breath'))
     ignored.push(typed.most ? `${typed.count}-${typed.most}x` : `${typed.count}x`);
-  if (typed.perMinute !== null && !isCounted) ignored.push(`${typed.perMinute}/min`);
-  if (typed.breath && !has('breath')) ignored.push('breath');
+  if (typed.most !== null && !made('beats') && made('breath')) ignored.push(`up to ${typed.most}x`);
+  if (typed.perMinute !== null && !made('beats')) ignored.push(`${typed.perMinute}/min`);
+  if (typed.breath && !made('breath')) ignored.push('breath');
   return parts;
 }
+
+/** Bare seconds give the length of a count or of breaths, where nothing else in the dose has seconds of its own. */
+const lasts = ({ seconds, count, open, breath }: TypedLine, own: readonly DosePart[]): boolean =>
+  seconds !== null &&
+  count === null &&
+  !open &&
+  !breath?.cycles &&
+  own.length === 1 &&
+  (own[0]!.kind === 'beats' || own[0]!.kind === 'breath');
 
 function openPart(part: Extract<DosePart, { kind: 'open' }>, { open }: TypedLine): DosePart {
   const usualSeconds = open?.usualSeconds ?? part.usualSeconds;
@@ -174,24 +194,26 @@ function openPart(part: Extract<DosePart, { kind: 'open' }>, { open }: TypedLine
   };
 }
 
-function adjusted(part: DosePart, typed: TypedLine): DosePart {
+function adjusted(part: DosePart, typed: TypedLine, own: readonly DosePart[]): DosePart {
+  const seconds = lasts(typed, own) ? typed.seconds! : null;
+  const within = (n: number, [least, most]: readonly [number, number]) =>
+    Math.min(Math.max(Math.round(n), least), most);
   switch (part.kind) {
-    case 'beats':
-      return {
-        ...part,
-        count: typed.count ?? part.count,
-        most: typed.count !== null ? typed.most : part.most,
-        perMinute: typed.perMinute ?? part.perMinute,
-      };
+    case 'beats': {
+      const perMinute = typed.perMinute ?? part.perMinute;
+      const count = typed.count ?? (seconds === null ? part.count : within((seconds * perMinute) / 60, BOUNDS.count));
+      return { ...part, count, most: typed.count !== null || seconds !== null ? typed.most : part.most, perMinute };
+    }
     case 'hold':
-      return { ...part, seconds: typed.holdSeconds ?? part.seconds };
+    case 'check':
+    case 'test':
+      return { ...part, seconds: typed.seconds ?? part.seconds };
     case 'open':
       return typed.open ? openPart(part, typed) : part;
     case 'breath': {
-      const cycles = typed.breath?.cycles ?? typed.count ?? part.cycles;
-      return { ...part, phases: typed.breath?.phases ?? part.phases, cycles };
+      const phases = typed.breath?.phases ?? part.phases;
+      const fitting = seconds === null ? part.cycles : within(breathCyclesIn(seconds, phases), BOUNDS.cycles);
+      return { ...part, phases, cycles: typed.breath?.cycles ?? typed.count ?? fitting };
     }
-    default:
-      return part;
   }
 }

@@ -1,5 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { TECHNIQUES } from '../../reference/catalogue.ts';
+import { POINTS } from '../../reference/facts/points/index.ts';
+import type { DosePart, Step } from './model.ts';
 import { searchTechniques, stepFromLine, techniquesForLine } from './line-step.ts';
 import { readTypedLine } from './typed-line.ts';
 import { breathWords, doseWords } from './words.ts';
@@ -17,7 +19,8 @@ describe('a step typed as one line', () => {
       count: 20,
       most: null,
       perMinute: null,
-      holdSeconds: null,
+      seconds: null,
+      isHold: false,
       open: null,
       breath: null,
       sets: null,
@@ -30,13 +33,13 @@ describe('a step typed as one line', () => {
   test.each([
     ['temple 20×', 'count', 20],
     ['temple 20 x', 'count', 20],
-    ['temple 30s', 'holdSeconds', 30],
-    ['temple 30 sec', 'holdSeconds', 30],
-    ['temple 2min', 'holdSeconds', 120],
+    ['temple 30s', 'seconds', 30],
+    ['temple 30 sec', 'seconds', 30],
+    ['temple 2min', 'seconds', 120],
     ['temple 4 spots', 'places', 4],
     ['temple 4 places', 'places', 4],
-    ['temple hold 10s', 'holdSeconds', 10],
-    ['hold 10 s temple', 'holdSeconds', 10],
+    ['temple hold 10s', 'seconds', 10],
+    ['hold 10 s temple', 'seconds', 10],
     ['temple 5-30x', 'most', 30],
     ['temple 3sets', 'sets', 3],
     ['temple 45/min', 'perMinute', 45],
@@ -220,4 +223,93 @@ describe('what was typed and has no place is told', () => {
     ['masseter press open left left first', ['left first']],
     ['temple circles 5x', []],
   ])('"%s" → %j', (text, told) => expect(ignored(text)).toEqual(told));
+});
+
+describe('a point alone is a plain press of it', () => {
+  test.each(POINTS.filter((p) => p.id !== 'ST9').map((p) => p.id))('%s 10s', (id) => {
+    const typed = readTypedLine(`${id} 10s`);
+    const [technique] = techniquesForLine(typed, TECHNIQUES);
+    expect(technique!.id).toBe(`press-${id}`);
+    const { step, ignored } = stepFromLine(typed, technique!, 'n');
+    expect(step.dose.parts).toEqual([{ kind: 'hold', seconds: 10 }]);
+    expect(step.path).toEqual([{ kind: 'point', id }]);
+    expect(ignored).toEqual([]);
+  });
+  test('the point over the carotid pulse has no press', () =>
+    expect(techniquesForLine(readTypedLine('ST9 10s'), TECHNIQUES)).toEqual([]));
+});
+
+describe('bare seconds give the length', () => {
+  const line = (text: string, id: string) =>
+    stepFromLine(
+      readTypedLine(text),
+      TECHNIQUES.find((t) => t.id === id)!,
+      'n',
+    );
+  test('of counts at their tempo, of breaths in their pattern, of a look', () => {
+    expect(line('x 20s', 'temple-circles').step.dose.parts[0]).toMatchObject({ kind: 'beats', count: 10 });
+    expect(line('x 2min', 'belly-breath-two-hands').step.dose.parts[0]).toMatchObject({ kind: 'breath', cycles: 12 });
+    expect(line('x 25s', 'face-tension-scan').step.dose.parts[0]).toMatchObject({ kind: 'check', seconds: 25 });
+  });
+  test('"hold" stays still instead', () =>
+    expect(line('x hold 20s', 'temple-circles').step.dose.parts).toEqual([{ kind: 'hold', seconds: 20 }]));
+  test('with a count they are a hold at its end', () =>
+    expect(line('x 5x 7s', 'temple-circles').step.dose.parts).toMatchObject([
+      { kind: 'beats', count: 5 },
+      { kind: 'hold', seconds: 7 },
+    ]));
+});
+
+/** Whatever is typed on whatever technique is in the step afterwards, or told beside it: nothing is dropped in silence. */
+describe('used or told', () => {
+  const has = (step: Step, kind: DosePart['kind'], fits: (part: never) => boolean) =>
+    step.dose.parts.some((p) => p.kind === kind && fits(p as never));
+  const seconds = (n: number) => (s: Step) =>
+    ['hold', 'check', 'test'].some((k) => has(s, k as 'hold', (p: { seconds: number }) => p.seconds === n)) ||
+    // As many counts or breaths as fit into it.
+    s.dose.parts.some(
+      (p) =>
+        (p.kind === 'beats' && p.count === Math.max(1, Math.round((n * p.perMinute) / 60))) ||
+        (p.kind === 'breath' && p.cycles >= 1),
+    );
+  const DOSES: readonly [string, (step: Step) => boolean][] = [
+    ['11s', seconds(11)],
+    ['hold 13s', (s) => has(s, 'hold', (p: { seconds: number }) => p.seconds === 13) || seconds(13)(s)],
+    [
+      '7x',
+      (s) =>
+        has(s, 'beats', (p: { count: number }) => p.count === 7) ||
+        has(s, 'breath', (p: { cycles: number }) => p.cycles === 7),
+    ],
+    ['3-9x', (s) => has(s, 'beats', (p: { count: number; most: number }) => p.count === 3 && p.most === 9)],
+    ['47/min', (s) => has(s, 'beats', (p: { perMinute: number }) => p.perMinute === 47)],
+    ['both ways', (s) => s.stroke === 'one-way-then-other' || s.stroke === 'circles-both-ways'],
+    ['there and back', (s) => s.stroke === 'to-and-fro'],
+    ['one way', (s) => s.stroke === 'one-way' || s.stroke === 'circles-one-way'],
+    ['per place', (s) => s.dose.perPlace],
+    ['until it gives ~21s 11-61', (s) => has(s, 'open', (p: { until: string }) => p.until === 'it gives')],
+    ['breath 3-5 x2', (s) => has(s, 'breath', (p: { cycles: number }) => p.cycles === 2)],
+    ['4 sets', (s) => s.sides.sets === 4],
+    ['2 places', (s) => s.path.length === 2],
+    ['left first', (s) => s.sides.mode === 'each' && s.sides.first === 'left'],
+    ['+2 right', (s) => s.sides.extra?.sets === 2],
+    ['firm', (s) => s.pressure?.there === 'firm'],
+    ['back feather', (s) => s.pressure?.back === 'feather'],
+  ];
+  test.each(DOSES)('%s', (typed, isIn) => {
+    let told = 0;
+    for (const technique of TECHNIQUES) {
+      const { step, ignored } = stepFromLine(readTypedLine(`x ${typed}`), technique, 'n');
+      if (isIn(step)) continue;
+      told++;
+      expect(ignored.length, `${technique.id}: "${typed}" is neither in ${doseWords(step)} nor told`).toBeGreaterThan(
+        0,
+      );
+    }
+    expect(told).toBeLessThan(TECHNIQUES.length);
+  });
+  test('"hold" alone is told where nothing stays', () => {
+    const temple = TECHNIQUES.find((t) => t.id === 'temple-circles')!;
+    expect(stepFromLine(readTypedLine('temple circles hold'), temple, 'n').ignored).toEqual(['hold']);
+  });
 });

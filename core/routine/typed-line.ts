@@ -25,8 +25,10 @@ export interface TypedLine {
   most: number | null;
   /** "60/min". */
   perMinute: number | null;
-  /** "10s". */
-  holdSeconds: number | null;
+  /** "10s": so long, whatever the technique does. */
+  seconds: number | null;
+  /** "hold 10s": staying still. */
+  isHold: boolean;
   /** "until it softens ~40s 20-90". */
   open: { until: string; usualSeconds: number | null; leastSeconds: number | null; mostSeconds: number | null } | null;
   /** "breath 4-6 x6". */
@@ -123,8 +125,13 @@ const GRAMMAR: readonly [RegExp, Take][] = [
     new RegExp(`${N} ?(?:/ ?min|bpm)\\b`),
     (out, [, n]) => (out.perMinute = inRange(Number(n), 'tempo', BOUNDS.perMinute, ' per min')),
   ],
-  [new RegExp(`(?:\\bhold )?${N}min\\b`), (out, [, n]) => (out.holdSeconds = hold(Number(n) * 60))],
-  [new RegExp(`(?:\\bhold )?${N}s(?:ec)?\\b`), (out, [, n]) => (out.holdSeconds = hold(Number(n)))],
+  [
+    new RegExp(`(\\bhold )?${N}(min|s|sec)\\b`),
+    (out, [, word, n, unit]) => {
+      out.seconds = hold(Number(n) * (unit === 'min' ? 60 : 1));
+      out.isHold = !!word;
+    },
+  ],
   [/(\d+)(?:spots?|places?)\b/, (out, [, n]) => (out.places = inRange(Number(n), 'places', [1, LENGTHS.path], ''))],
   [/(\d+)sets?\b/, (out, [, n]) => (out.sets = inRange(Number(n), 'sets', BOUNDS.sets, ''))],
   [/\bper place\b/, (out) => (out.perPlace = true)],
@@ -167,7 +174,8 @@ export function readTypedLine(line: string): TypedLine {
     count: null,
     most: null,
     perMinute: null,
-    holdSeconds: null,
+    seconds: null,
+    isHold: false,
     open: null,
     breath: null,
     sets: null,
@@ -205,11 +213,14 @@ export function readTypedLine(line: string): TypedLine {
   return out;
 }
 
-/** The two-way form of a stroke as a technique does it. */
-export const strokeFor = (typed: TypedLine['stroke'], usual: Stroke): Stroke => {
+/**
+ * The typed form of a stroke as a technique does it; null where the technique does not travel that way: pulses stay in
+ * their place, and circles do not go there and back.
+ */
+export function strokeFor(typed: NonNullable<TypedLine['stroke']>, usual: Stroke): Stroke | null {
+  if (usual === 'in-place' || usual === 'still') return null;
   const circles = usual === 'circles-one-way' || usual === 'circles-both-ways';
-  if (typed === null) return usual;
   if (typed === 'both-ways') return circles ? 'circles-both-ways' : 'one-way-then-other';
   if (typed === 'one-way') return circles ? 'circles-one-way' : 'one-way';
-  return 'to-and-fro';
-};
+  return circles ? null : 'to-and-fro';
+}

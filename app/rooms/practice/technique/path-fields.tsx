@@ -66,7 +66,12 @@ export function PathFields({
           </li>
         ))}
       </ol>
-      {!path.length && <p className="soft small">No place yet: click places on the chart in working order; points, muscles, landmarks and nodes are layers there.</p>}
+      {!path.length && (
+        <p className="soft small">
+          No place yet: click places on the chart in working order; points, muscles, landmarks and nodes are layers
+          there.
+        </p>
+      )}
       <div className="d-flex gap-2 align-items-end">
         <div className="flex-grow-1">
           <Form.Label className="mb-0" htmlFor={id}>

@@ -43,6 +43,10 @@ describe('by typed line', () => {
       banned: null,
       step: { sides: { mode: 'left' } },
     }));
+  test('a point that is never worked is refused with its reason', () => {
+    expect(() => ask('ST9 10s')).toThrow('ST9 Renying is not worked. No pressure.');
+    expect(() => ask('renying')).toThrow('not worked');
+  });
   test('a number out of range is refused with its field', () => expect(() => ask('temple 999x')).toThrow('count: '));
 });
 

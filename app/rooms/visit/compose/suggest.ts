@@ -9,6 +9,7 @@ import {
 } from '../../../../core/routine';
 import { admit, type Screening } from '../../../../core/limits';
 import { type ComplaintKind, InputError, type OneSide } from '../../../../core/words';
+import { POINTS } from '../../../../reference/facts/points';
 import type { Place } from '../../../parts/chart/places';
 
 export interface Suggestion {
@@ -60,6 +61,7 @@ export function suggest(
   if (ask.line.trim()) {
     try {
       const typed = readTypedLine(ask.line);
+      notWorked(typed.words, catalogue);
       found = techniquesForLine(typed, here).map((technique) => ({
         technique,
         ...stepFromLine(typed, technique, id),
@@ -75,6 +77,13 @@ export function suggest(
     ...allowed(technique, aimed(step, ask.place), screening, catalogue),
     ignored,
   }));
+}
+
+/** A point that no technique works is refused with its own reason, not with silence. @throws InputError */
+function notWorked(words: readonly string[], catalogue: Catalogue): void {
+  const point = POINTS.find((p) => words.includes(p.id.toLowerCase()) || words.includes(p.name.toLowerCase()));
+  if (point && !offered(catalogue).some((t) => t.points.includes(point.id)))
+    throw new InputError('point', `${point.id} ${point.name} is not worked. ${point.press}`);
 }
 
 /** One side after the other begins where the finger pointed. */
