@@ -1,35 +1,13 @@
 import type { Catalogue } from '../core/routine/index.ts';
-import { type PlaceRef, type Region, REGION_NAMES, REGIONS } from '../core/words/index.ts';
-import { LANDMARK_REGION } from './facts/landmark-regions.ts';
-import { LANDMARKS } from './facts/landmarks.ts';
-import { LYMPH_NODES } from './facts/lymph.ts';
-import { MUSCLES } from './facts/muscles/index.ts';
-import { KEEP_OFF } from './facts/other-places.ts';
-import { POINTS } from './facts/points/index.ts';
 import { TECHNIQUES } from './facts/techniques/index.ts';
+import { PLACE_INDEX } from './place-index.ts';
 import { SCHOOLS } from './schools/index.ts';
 
 export { TECHNIQUES };
-
-const known = new Map<string, { name: string; region: Region | null }>();
-for (const p of POINTS) known.set(`point:${p.id}`, { name: `${p.id} ${p.name}`, region: p.region });
-for (const m of MUSCLES) known.set(`muscle:${m.id}`, { name: m.name, region: m.region });
-for (const n of LYMPH_NODES) known.set(`node:${n.id}`, { name: n.name, region: n.region });
-for (const k of KEEP_OFF) known.set(`keep-off:${k.id}`, { name: k.name, region: k.region });
-/** Landmarks whose own name needs no anatomy book. */
-const PLAIN = new Set(['brow-peak', 'mastoid-tip', 'suprasternal-notch']);
-for (const l of LANDMARKS) {
-  // "endocanthion" says less beside a step than "inner corner of the eye".
-  const scholarly = (l.code !== '' && !PLAIN.has(l.id)) || l.id === 'malar';
-  const name = scholarly ? l.what[0]!.toLowerCase() + l.what.slice(1).replace(/\.$/, '') : l.name;
-  known.set(`landmark:${l.id}`, { name, region: LANDMARK_REGION.get(l.id) ?? null });
-}
-for (const id of REGIONS) known.set(`region:${id}`, { name: REGION_NAMES[id], region: id });
 
 /** Techniques, places and schools, as the core wants them. */
 export const CATALOGUE: Catalogue = {
   techniques: new Map(TECHNIQUES.map((t) => [t.id, t])),
   schools: new Map(SCHOOLS.map((s) => [s.id, s])),
-  regionOf: (place: PlaceRef) => known.get(`${place.kind}:${place.id}`)?.region ?? null,
-  placeName: (place: PlaceRef) => known.get(`${place.kind}:${place.id}`)?.name ?? null,
+  ...PLACE_INDEX,
 };

@@ -5,7 +5,14 @@
 import { clientInches, locateAll, pointDistance } from '../core/atlas/index.ts';
 import { MEASURE_KEYS, type MeasureKey, MEASURES } from '../core/measures/index.ts';
 import { checkRoutine } from '../core/rules/index.ts';
-import { expandRoutine, newStep, type Routine } from '../core/routine/index.ts';
+import {
+  expandRoutine,
+  newStep,
+  readTypedLine,
+  stepFromLine,
+  techniquesForLine,
+  type Routine,
+} from '../core/routine/index.ts';
 import { screen } from '../core/limits/index.ts';
 import { buildBodies } from '../core/drawing/index.ts';
 import type { Side } from '../core/words/index.ts';
@@ -71,6 +78,11 @@ function measureCore(): void {
   say('## Core\n');
   say('| what | ms, median | aim |');
   say('|---|---|---|');
+  const line = readTypedLine('masseter knuckle firm 20x left');
+  const search = median(300, () => techniquesForLine(line, TECHNIQUES).map((t) => stepFromLine(line, t, 'x')));
+  say(
+    `| search ${TECHNIQUES.length} techniques for a typed line, with the steps found | ${search.toFixed(2)} | under 5 |`,
+  );
   say(`| expand and check a 60-step routine against all rules and a screening | ${ms[1]!.toFixed(2)} | under 2 |`);
   say(
     `| the same with 30, 60 and 120 steps: ms a step, dearest over cheapest | ${ms.map((t) => t.toFixed(2)).join(', ')}: × ${(Math.max(...perStep) / Math.min(...perStep)).toFixed(2)} | within × 1.2 |`,
@@ -158,6 +170,15 @@ function scriptKilobytes(html: string): number {
   );
 }
 
+/** The script that holds the library of techniques: known by an id that stands in no other. */
+function libraryFile(): { name: string; kilobytes: number } {
+  const folder = join(ROOT, 'build', 'client', 'assets');
+  const name = readdirSync(folder).find(
+    (f) => f.endsWith('.js') && readFileSync(join(folder, f), 'utf8').includes('jaw-opening-finger-count'),
+  )!;
+  return { name, kilobytes: gzipSync(readFileSync(join(folder, name))).length / 1000 };
+}
+
 say('# Speed\n');
 say(
   `Written by \`npm run bench\` on ${new Date().toISOString().slice(0, 10)}; Node.js ${process.version}, ${cpus().length} cores. Compare ratios, not milliseconds, between machines.\n`,
@@ -177,12 +198,15 @@ try {
   say(
     `The bare page is the form for a new client: React Router, the frame and one query. ${rounds} requests each, median.\n`,
   );
-  say('| page | ms | × bare | aim | script, kB gz |');
-  say('|---|---|---|---|---|');
+  const library = libraryFile();
+  say('| page | ms | × bare | aim | script, kB gz | with the library |');
+  say('|---|---|---|---|---|---|');
   const row = async (name: string, path: string, aim: string): Promise<void> => {
     const ms = path.endsWith('/clients/new') ? bare : await timed(path, cookie, rounds);
     const html = await (await fetch(path, { headers: { cookie } })).text();
-    say(`| ${name} | ${ms.toFixed(1)} | ${(ms / bare).toFixed(2)} | ${aim} | ${scriptKilobytes(html).toFixed(0)} |`);
+    say(
+      `| ${name} | ${ms.toFixed(1)} | ${(ms / bare).toFixed(2)} | ${aim} | ${scriptKilobytes(html).toFixed(0)} | ${html.includes(library.name) ? 'yes' : ''} |`,
+    );
   };
   await row('bare', `${url}/clients/new`, '');
   await row('Today', `${url}/today`, '');
@@ -198,6 +222,7 @@ try {
     'under 3',
   );
 
+  say(`\nThe library of techniques is a script of ${library.kilobytes.toFixed(1)} kB gz (aim: at most 60).`);
   const terrain = readdirSync(join(ROOT, 'app', 'parts', 'chart', 'terrain'));
   say(
     `\nChart drawings, loaded when a view is first shown: ${terrain.map((f) => `${f.replace('.svg', '')} ${(statSync(join(ROOT, 'app', 'parts', 'chart', 'terrain', f)).size / 1000).toFixed(0)} kB`).join(', ')}.`,

@@ -52,7 +52,7 @@ export const pressureWords = ({ pressure }: Pick<Step, 'pressure'>): string =>
  */
 export function pathWords(
   { path, dose, stroke }: Pick<Step, 'path' | 'dose' | 'stroke'>,
-  catalogue: Catalogue,
+  catalogue: Pick<Catalogue, 'placeName'>,
 ): string {
   const names = path.map((p) => catalogue.placeName(p) ?? p.id);
   const there = dose.perPlace ? ', ' : stroke === 'to-and-fro' ? ' ↔ ' : ' → ';

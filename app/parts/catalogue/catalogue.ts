@@ -1,15 +1,10 @@
-import type { StoredTechnique } from '../../../core/record';
 import { catalogueWith, fromOwn, type Catalogue } from '../../../core/routine';
-import { createContext, use, useMemo } from 'react';
+import { use, useMemo } from 'react';
 import { CATALOGUE } from '../../../reference/catalogue';
-
-type Own = readonly Pick<StoredTechnique, 'own' | 'retired'>[];
-
-/** The practice's own techniques on this page, as the loader brought them. */
-export const OwnTechniques = createContext<Own>([]);
+import { OwnTechniques, type OwnHere } from './own-techniques';
 
 /** The library with a practice's own techniques. */
-export const withOwn = (own: Own): Catalogue =>
+export const withOwn = (own: OwnHere): Catalogue =>
   catalogueWith(
     CATALOGUE,
     own.map((t) => fromOwn(t.own, CATALOGUE, t.retired)),

@@ -2,7 +2,7 @@ import type { Reading, ReadingPhase } from '../../../core/measures';
 import { hardestOf, stepsOf, type Routine, type SidePlan } from '../../../core/routine';
 import { keepOffPlaces, type Screening } from '../../../core/limits';
 import type { OneSide, Side } from '../../../core/words';
-import { CATALOGUE } from '../../../reference/catalogue';
+import { PLACE_INDEX } from '../../../reference/place-index';
 import { KEEP_OFF, REGION_PATCHES } from '../../../reference/facts/other-places';
 import type { KeepOff, Sounding, Stop } from './layers';
 import { placesOn } from './places';
@@ -12,7 +12,7 @@ const RADIUS = new Map<string, number>(REGION_PATCHES.map((r) => [r.id, r.radius
 
 /** What is off limits today, and the joint that never is pressed. */
 export function keepOffMarks(screening: Screening): KeepOff[] {
-  const today = keepOffPlaces(screening, CATALOGUE).flatMap(({ place, why }) =>
+  const today = keepOffPlaces(screening, PLACE_INDEX).flatMap(({ place, why }) =>
     placesOn(place, 'both').map((p) => ({
       place: p,
       radius: place.kind === 'region' ? (RADIUS.get(place.id) ?? 14) : 10,

@@ -10,7 +10,7 @@ import { readingsBefore, readingsOfVisit } from '../../../server/db/queries/read
 import { findVisit, visitBefore, visitNumber } from '../../../server/db/queries/visits.server';
 import { ownTechniques } from '../../../server/db/queries/techniques.server';
 import { hasGauge } from '../../../server/gauge.server';
-import { OwnTechniques } from '../../parts/catalogue/catalogue';
+import { OwnTechniques } from '../../parts/catalogue/own-techniques';
 import { ClientChart } from '../../parts/chart/client-chart';
 import { useFitted } from '../../parts/chart/fitted';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';

@@ -1,11 +1,11 @@
 import type { PlaceRef } from '../../../../core/words';
 import { useId, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { CATALOGUE } from '../../../../reference/catalogue';
+import { PLACE_INDEX } from '../../../../reference/place-index';
 import { PLACE_CHOICES } from './place-choices';
 import { Told, type Refused } from './controls';
 
-const nameOf = (place: PlaceRef): string => CATALOGUE.placeName(place) ?? place.id;
+const nameOf = (place: PlaceRef): string => PLACE_INDEX.placeName(place) ?? place.id;
 
 /** The places of the path in working order: picked on the chart beside it, or added by name. */
 export function PathFields({

@@ -1,5 +1,5 @@
 import { type PlaceRef, REGION_NAMES, REGIONS } from '../../../../core/words';
-import { CATALOGUE } from '../../../../reference/catalogue';
+import { PLACE_INDEX } from '../../../../reference/place-index';
 import { LANDMARKS } from '../../../../reference/facts/landmarks';
 import { MUSCLES } from '../../../../reference/facts/muscles';
 import { LYMPH_NODES } from '../../../../reference/facts/lymph';
@@ -25,14 +25,16 @@ const PLACES: readonly PlaceRef[] = [
     'node',
     LYMPH_NODES.map((n) => n.id),
   ),
-].filter((p) => CATALOGUE.regionOf(p));
+].filter((p) => PLACE_INDEX.regionOf(p));
 
 /** Every place a path can go to, by the name it is chosen by. */
 export const PLACE_CHOICES: readonly { place: PlaceRef; label: string }[] = [
-  ...PLACES.map((place) => ({ place, label: CATALOGUE.placeName(place) ?? place.id })),
+  ...PLACES.map((place) => ({ place, label: PLACE_INDEX.placeName(place) ?? place.id })),
   ...REGIONS.map((id) => ({ place: { kind: 'region' as const, id }, label: `region: ${REGION_NAMES[id]}` })),
 ];
 
 /** Those that lie on the chart, on both sides: a click on either means the place. */
 export const pickablePlaces = (): Pickable[] =>
-  PLACES.flatMap((ref) => placesOn(ref, 'both').map((place) => ({ place, name: CATALOGUE.placeName(ref) ?? ref.id })));
+  PLACES.flatMap((ref) =>
+    placesOn(ref, 'both').map((place) => ({ place, name: PLACE_INDEX.placeName(ref) ?? ref.id })),
+  );

@@ -11,7 +11,7 @@ import {
 } from '../../../../core/routine';
 import { type Contact, NEED_NAMES, type OneSide } from '../../../../core/words';
 import { Form } from 'react-bootstrap';
-import { CATALOGUE } from '../../../../reference/catalogue';
+import { PLACE_INDEX } from '../../../../reference/place-index';
 import { NumberField } from '../../../parts/fields/number-field';
 import { PartFields } from '../../../parts/routine/part-fields';
 
@@ -212,7 +212,7 @@ function WorkWords({ technique, step }: { technique: Technique; step: Step }) {
   return (
     <dl className="work-words">
       <dt>Where</dt>
-      <dd>{pathWords(step, CATALOGUE)}</dd>
+      <dd>{pathWords(step, PLACE_INDEX)}</dd>
       <dt>Do</dt>
       <dd>{cue}</dd>
       <dt>Feel for</dt>
