@@ -22,8 +22,27 @@ for (const l of LANDMARKS) {
 }
 for (const id of REGIONS) known.set(`region:${id}`, { name: REGION_NAMES[id], region: id });
 
+/** Points by the landmark or node they lie at without a distance. */
+const at = new Map<string, string[]>([
+  ['node:supraclavicular', ['ST12']],
+  ['node:terminus', ['ST12']],
+  ['landmark:endocanthion', ['BL1']],
+  ['landmark:exocanthion', ['GB1']],
+  ['landmark:temple-midpoint', ['EX-HN5']],
+  ['landmark:supraorbital-notch', ['EX-HN4']],
+  ['landmark:wrist-crease', ['PC6', 'HT7']],
+  ['landmark:cheilion', ['ST4']],
+]);
+for (const { id, place } of POINTS)
+  if (place.landmark && !place.cun) {
+    const key = `landmark:${place.landmark}`;
+    at.set(key, [...(at.get(key) ?? []), id]);
+  }
+const NONE: readonly string[] = [];
+
 /** Region and name of every place, without the techniques: for pages that only mark places. */
-export const PLACE_INDEX: Pick<Catalogue, 'regionOf' | 'placeName'> = {
+export const PLACE_INDEX: Pick<Catalogue, 'regionOf' | 'placeName' | 'pointsAt'> = {
   regionOf: (place: PlaceRef) => known.get(`${place.kind}:${place.id}`)?.region ?? null,
+  pointsAt: (place: PlaceRef) => (place.kind === 'point' ? [place.id] : (at.get(`${place.kind}:${place.id}`) ?? NONE)),
   placeName: (place: PlaceRef) => known.get(`${place.kind}:${place.id}`)?.name ?? null,
 };

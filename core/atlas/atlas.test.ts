@@ -129,9 +129,9 @@ describe('what a caution touches', () => {
     expect(reachOfPlace(caution('pregnancy'), { region: 'forehead', point: 'GB14' })).toBeNull();
   });
   test('a ban that hangs on pressure limits; advice for the whole visit is care; a red flag closes everything', () => {
-    expect(reachOfPlace(caution('neck-injury'), { region: 'neck-back' })).toEqual({
+    expect(reachOfPlace(caution('carotid-history'), { region: 'neck-back' })).toEqual({
       effect: 'capped',
-      what: 'medium or firm or deep pressure',
+      what: 'more than light pressure',
     });
     expect(reachOfPlace(caution('children'), { region: 'cheek' })).toEqual({ effect: 'care', what: '' });
     expect(reachOfPlace(caution('thunderclap'), { region: 'cheek' })).toEqual({

@@ -1,4 +1,13 @@
-import type { PlaceRef, PositionWord, Pressure, Region, ToolWord, WorkWord } from '../words/index.ts';
+import {
+  pressureRank,
+  PRESSURES,
+  type PlaceRef,
+  type PositionWord,
+  type Pressure,
+  type Region,
+  type ToolWord,
+  type WorkWord,
+} from '../words/index.ts';
 
 /**
  * What a caution closes: all that is named has to hold, of each list any one. `{ work: ['any'] }` is the whole visit;
@@ -21,8 +30,16 @@ export interface Clause {
   point?: readonly string[];
   /** Ids of muscles. */
   muscle?: readonly string[];
+  /** Kinds of work to which it does not apply. */
+  not?: readonly WorkWord[];
+  /** At this pressure it is free again: what is harder is lowered to it. With `pressure`, those pressures only. */
+  cap?: Pressure;
+  /** What it does, where that does not follow from the caution. */
+  effect?: 'stop' | 'warn' | 'note';
+  /** No reason in writing lifts it. */
+  final?: true;
 }
-export type ClauseKind = keyof Clause;
+export type ClauseKind = Exclude<keyof Clause, 'not' | 'cap' | 'effect' | 'final'>;
 /** Kinds of words in the order in which a clause is looked up by: the rarest first. */
 export const CLAUSE_KINDS = [
   'point',
@@ -62,6 +79,8 @@ export interface Closed {
   allWork: boolean;
   /** Pressures it closes; null when it does not speak of pressure. */
   pressures: ReadonlySet<string> | null;
+  /** Kinds of work to which it does not apply; null when it applies to all. */
+  not: ReadonlySet<string> | null;
   /** The words it names, by kind; absent kinds do not matter. */
   words: Partial<Record<ClauseKind, ReadonlySet<string>>>;
 }
@@ -73,12 +92,14 @@ export function closes(clause: Clause): Closed {
   if (closed) return closed;
   const words: Closed['words'] = {};
   for (const kind of CLAUSE_KINDS) if (clause[kind]) words[kind] = new Set<string>(clause[kind]);
+  if (clause.cap && !words.pressure) words.pressure = new Set(PRESSURES.slice(pressureRank(clause.cap)));
   const named = Object.keys(words);
   closed = {
     wholeVisit: named.length === 1 && !!clause.work?.includes('any'),
     hasPlace: PLACE_KINDS.some((k) => words[k]),
-    allWork: WORK_KINDS.every((k) => !words[k]),
+    allWork: WORK_KINDS.every((k) => !words[k]) && !clause.not,
     pressures: words.pressure ?? null,
+    not: clause.not ? new Set<string>(clause.not) : null,
     words,
   };
   known.set(clause, closed);
@@ -87,6 +108,7 @@ export function closes(clause: Clause): Closed {
 
 /** Whether a step runs into what is closed. */
 export function closesStep(closed: Closed, facts: StepFacts): boolean {
+  if (closed.not && meets(facts.work, closed.not)) return false;
   for (const kind of CLAUSE_KINDS) {
     const words = closed.words[kind];
     if (words && !(kind === 'work' && words.has('any')) && !meets(facts[kind], words)) return false;
@@ -109,10 +131,14 @@ export function closesPlace({ hasPlace, words }: Closed, place: PlaceFacts): boo
   return hasPlace && PLACE_KINDS.every(holds);
 }
 
+/** Whether nothing at all may be done at a place: all work is closed there, or every contact that stays. */
+export const closesAllThere = (clause: Clause): boolean =>
+  closes(clause).allWork || (!!clause.point && !!clause.work?.includes('standing-contact'));
+
 /** Places that a clause names and closes for everything: those that lie in all that it names. */
 export function placesOf(clause: Clause, regionOf: (place: PlaceRef) => Region | null): PlaceRef[] {
   const closed = closes(clause);
-  if (!closed.hasPlace || !closed.allWork) return [];
+  if (!closed.hasPlace || !closesAllThere(clause)) return [];
   return PLACE_KINDS.flatMap((kind) => (clause[kind] ?? []).map((id): PlaceRef => ({ kind, id }))).filter((place) =>
     closesPlace(closed, {
       region: place.kind === 'region' ? (place.id as Region) : regionOf(place),

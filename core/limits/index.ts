@@ -2,10 +2,11 @@
 // Holding answers against cautions.
 export {
   breachesOf,
+  carriedOver,
+  isAsked,
   isBannedOutright,
   screen,
   SEVERITIES,
-  takesAway,
   type Answer,
   type Answers,
   type Breach,
@@ -33,3 +34,4 @@ export {
   type Product,
 } from './products.ts';
 export { preparationFor, type PreparationItem } from './preparation.ts';
+export { takesAway } from './words.ts';

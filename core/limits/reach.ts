@@ -1,6 +1,8 @@
 import { type Catalogue, newStep, type Technique } from '../routine/index.ts';
-import { closes, closesPlace, type PlaceFacts } from './clause.ts';
+import { closes, closesAllThere, closesPlace, type PlaceFacts } from './clause.ts';
+import { effectOf } from './effect.ts';
 import { breachesOf, screen, type Caution, type Limit } from './screen.ts';
+import { workWords } from './words.ts';
 
 /** How a caution touches one place or technique. */
 export interface Reach {
@@ -16,25 +18,23 @@ const harder = (a: Reach | null, b: Reach): Reach => (!a || RANK[b.effect] > RAN
 /** How a caution touches a place of a region, a point or a muscle; null when it does not. */
 export function reachOfPlace(caution: Caution, place: PlaceFacts): Reach | null {
   let reach: Reach | null = null;
-  const bans = caution.severity === 'refer-out' || caution.severity === 'avoid';
   for (const clause of caution.appliesTo) {
     const closed = closes(clause);
+    const effect = effectOf(caution.severity, clause);
     if (closed.wholeVisit) {
-      reach = harder(reach, { effect: bans ? 'off' : 'care', what: bans ? 'the whole visit' : '' });
+      const off = effect === 'ban';
+      reach = harder(reach, { effect: off ? 'off' : 'care', what: off ? 'the whole visit' : '' });
       continue;
     }
     if (!closesPlace(closed, place)) continue;
-    const what = WORK_KINDS.flatMap((kind) =>
-      clause[kind]
-        ? [`${clause[kind].map((v) => v.replaceAll('-', ' ')).join(' or ')}${kind === 'pressure' ? ' pressure' : ''}`]
-        : [],
-    ).join(' with ');
-    const caps = bans || (caution.severity === 'adapt' && closed.pressures !== null);
-    reach = harder(reach, { effect: !caps ? 'care' : closed.allWork ? 'off' : 'capped', what });
+    const off = effect === 'ban' && closesAllThere(clause);
+    reach = harder(reach, {
+      effect: effect !== 'ban' ? 'care' : off ? 'off' : 'capped',
+      what: effect !== 'ban' || off ? '' : workWords(clause),
+    });
   }
   return reach;
 }
-const WORK_KINDS = ['work', 'tool', 'position', 'pressure'] as const;
 
 /** How a caution touches a technique as it is usually done. */
 export function reachOfTechnique(caution: Caution, technique: Technique, catalogue: Catalogue): Reach | null {

@@ -2,6 +2,7 @@ import { type Catalogue, hardestOf, type Step } from '../routine/index.ts';
 import { lighterOf, type Pressure, pressureRank, PRESSURES } from '../words/index.ts';
 import { factsOf } from './facts.ts';
 import { CLAUSE_KINDS, closes, closesStep, type Clause, type StepFacts } from './clause.ts';
+import { effectOf, type Effect } from './effect.ts';
 import { mayBeOverridden } from './override.ts';
 
 export const SEVERITIES = ['refer-out', 'avoid', 'adapt', 'note'] as const;
@@ -29,9 +30,14 @@ export interface Caution {
   seeWho: string;
   /** On what ground. */
   source: string;
+  /** Arises between visits: a no of last time is asked anew. */
+  anew?: true;
+  /** Asked only after a yes, or a not sure, to this caution. */
+  after?: string;
 }
 
-export type Answer = 'yes' | 'no';
+/** `unsure` counts as yes, and is shown as not sure so that it can be cleared up. */
+export type Answer = 'yes' | 'no' | 'unsure';
 export type Answers = Readonly<Record<string, Answer>>;
 
 /** What one caution takes away. */
@@ -41,7 +47,7 @@ export interface Limit {
   /** What it closes. */
   clause: Clause;
   /** Taken away, warned of, or told. */
-  effect: 'ban' | 'warn' | 'note';
+  effect: Effect;
   /** Why, in words; the same for every step that runs into it. */
   reason: string;
   /** A ban that was lifted in writing, and warns instead. */
@@ -79,20 +85,24 @@ export function screen(
   const unanswered: string[] = [];
   for (const caution of cautions) {
     if (caution.question !== null) {
+      if (!isAsked(caution, answers)) continue;
       const answer = answers[caution.key];
       if (answer === undefined) unanswered.push(caution.key);
-      if (answer !== 'yes') continue;
+      if (answer !== 'yes' && answer !== 'unsure') continue;
     }
     hits[caution.severity].push(caution);
     const clauses = caution.appliesTo;
     // Beside a clause for the whole visit, further places only say where to show it.
     const wholeVisit = clauses.some((c) => closes(c).wholeVisit);
-    const lifted = overridden.has(caution.key) && mayBeOverridden(caution);
+    const mayLift = overridden.has(caution.key) && mayBeOverridden(caution);
     for (const clause of clauses) {
-      const effect = wholeVisit && !closes(clause).wholeVisit ? 'note' : effectOf(caution.severity, clause);
+      const effect =
+        wholeVisit && !closes(clause).wholeVisit && !clause.effect && !clause.cap
+          ? 'note'
+          : effectOf(caution.severity, clause);
       const reason = `${caution.title}: ${caution.advice}`;
       limits.push(
-        lifted && effect === 'ban'
+        mayLift && !clause.final && effect === 'ban'
           ? { caution, clause, effect: 'warn', overridden: true, reason: `Overridden in writing. ${reason}` }
           : { caution, clause, effect, reason },
       );
@@ -108,19 +118,27 @@ export function screen(
   };
 }
 
-const NONE: ReadonlySet<string> = new Set();
+/** Whether a question is put at all: some hang on a yes to another. */
+export const isAsked = ({ question, after }: Pick<Caution, 'question' | 'after'>, answers: Answers): boolean =>
+  question !== null && (!after || answers[after] === 'yes' || answers[after] === 'unsure');
 
 /**
- * refer-out and avoid ban what they apply to. adapt bans only what is too hard (a clause with a pressure) and warns
- * otherwise; adapt and note for the whole visit are advice.
+ * The answers of last time as they hold today: a yes stands until it is taken back, a no for facts that do not come
+ * overnight. Red flags, the state of today and what arises between visits are not sure until they are asked.
+ * @param last Null where there was no last time.
  */
-function effectOf(severity: Severity, clause: Clause): Limit['effect'] {
-  const { wholeVisit, pressures } = closes(clause);
-  if (severity === 'refer-out' || severity === 'avoid') return 'ban';
-  if (severity === 'note') return pressures ? 'warn' : 'note';
-  if (wholeVisit) return 'note';
-  return pressures ? 'ban' : 'warn';
+export function carriedOver(cautions: readonly Caution[], last: Answers | null): Record<string, Answer> {
+  const out: Record<string, Answer> = {};
+  for (const { key, question, group, anew } of cautions) {
+    if (question === null) continue;
+    const before = last?.[key];
+    const stays = group === 'standing' && (before === 'yes' || before === 'unsure' || (before === 'no' && !anew));
+    out[key] = stays ? before! : 'unsure';
+  }
+  return out;
 }
+
+const NONE: ReadonlySet<string> = new Set();
 
 /** A limit that a step runs into, and the most pressure at which it would not (null: no pressure frees it). */
 export interface Breach {
@@ -196,6 +214,9 @@ export const isBannedOutright = (step: Step, screening: Screening, catalogue: Ca
   breachesOf(step, screening, catalogue).some((b) => b.effect === 'ban' && b.lowerTo === null);
 
 function freeingPressure(clause: Clause, facts: StepFacts, step: Step): Pressure | null {
+  if (clause.effect === 'stop') return null;
+  // Where the pressure was left out, it is the hardest until somebody sets it.
+  if (clause.cap) return step.pressure ? lighterOf(clause.cap, step.pressure.there) : clause.cap;
   if (!step.pressure) return null;
   const { there } = step.pressure;
   const { pressures, words } = closes(clause);
@@ -212,31 +233,4 @@ function isOnlyStrong(work: ReadonlySet<string> | undefined, facts: StepFacts): 
   let words = 0;
   for (const word of facts.work) if (work.has(word)) words++;
   return words === 1;
-}
-
-/** In short words what a caution takes away, for the list beside each answer. Few points are named, many are counted. */
-export function takesAway(caution: Caution, names: { region: (id: string) => string }): string {
-  if (caution.severity === 'refer-out') return 'the whole visit';
-  if (caution.appliesTo.some((c) => closes(c).wholeVisit))
-    return caution.severity === 'avoid' ? 'the whole visit' : 'nothing; work with care';
-  const parts = caution.appliesTo.map((clause) => {
-    const where = WORD_KINDS.flatMap((kind) => (clause[kind] ? [kindWords(kind, clause[kind], names)] : [])).join(
-      ' with ',
-    );
-    return clause.pressure ? `${where ? `${where}: ` : ''}${clause.pressure.join(' and ')} pressure` : where;
-  });
-  return [...new Set(parts)].join('; ');
-}
-/** In the order in which they are told. */
-const WORD_KINDS = ['muscle', 'point', 'region', 'work', 'tool', 'position'] as const;
-
-function kindWords(
-  kind: (typeof WORD_KINDS)[number],
-  words: readonly string[],
-  names: { region: (id: string) => string },
-): string {
-  if (kind === 'region') return words.map(names.region).join(', ');
-  if (kind === 'muscle') return words.length === 1 ? '1 muscle' : `${words.length} muscles`;
-  if (kind === 'point') return words.length > 4 ? `${words.length} points` : words.join(', ');
-  return words.map((v) => v.replaceAll('-', ' ')).join(', ');
 }

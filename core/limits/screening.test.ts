@@ -8,7 +8,8 @@ import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
 import { factsOf } from './facts.ts';
 import { closes, closesPlace, closesStep, placesOf, type Clause, type StepFacts } from './clause.ts';
 import { keepOffPlaces } from './keep-off.ts';
-import { breachesOf, isBannedOutright, screen, takesAway, type Answers, type Caution } from './screen.ts';
+import { takesAway } from './words.ts';
+import { breachesOf, isBannedOutright, screen, type Answers, type Caution } from './screen.ts';
 
 const NAMES = { region: (id: string) => id };
 const yes = (...keys: string[]): Answers => Object.fromEntries(keys.map((k) => [k, 'yes' as const]));
@@ -102,12 +103,13 @@ describe('an answer sheet', () => {
   });
   test('every red flag stops', () => {
     for (const c of CAUTIONS.filter((x) => x.group === 'red-flag'))
-      expect(screen(CAUTIONS, yes(c.key)).mustStop, c.key).toBe(true);
+      expect(screen(CAUTIONS, { ...yes(c.after ?? ''), ...yes(c.key) }).mustStop, c.key).toBe(true);
   });
   test('fever postpones without stopping', () =>
     expect(screen(CAUTIONS, yes('fever-infection'))).toMatchObject({ mustStop: false, postpone: true }));
   test('no answer is not a no', () => {
-    expect(screen(CAUTIONS, {}).unanswered.length).toBe(CAUTIONS.filter((c) => c.question).length);
+    expect(screen(CAUTIONS, {}).unanswered.length).toBe(CAUTIONS.filter((c) => c.question && !c.after).length);
+    expect(screen(CAUTIONS, yes('pregnancy')).unanswered).toContain('pregnancy-warning');
     expect(screen(CAUTIONS, Object.fromEntries(CAUTIONS.map((c) => [c.key, 'no' as const]))).unanswered).toEqual([]);
   });
   test('rules for everyone hold without a question', () =>
@@ -169,14 +171,16 @@ describe('in words', () => {
       NAMES,
     );
   test('red flags take the whole visit', () => expect(words('thunderclap')).toBe('the whole visit'));
-  test('places', () => expect(words('thyroid')).toBe('neck-front; ST9, LI18, CV22, CV23'));
-  test('pressure', () =>
-    expect(words('hypertension')).toBe(
-      'strong stimulation; firm and deep pressure; neck-front, neck-side; GB20, ST9, GV20',
-    ));
-  test('many points are counted', () => expect(words('numbness')).toContain('12 points'));
-  test('advice for the whole visit takes nothing away', () =>
-    expect(words('children')).toBe('nothing; work with care'));
+  test('places, work and pressure', () => {
+    expect(words('thyroid')).toBe('neck-front; ST9, LI18, CV22, CV23; neck-front, neck-side: current');
+    expect(words('hypertension')).toBe('neck-front; ST9; the head low or hanging; more than light pressure');
+    expect(words('dizziness')).toContain('turning the head, tipping the head, a hanging head or pulling the neck');
+  });
+  test('the whole face is said in one word, many points are counted', () => {
+    expect(words('acne-rosacea')).toContain('the face: scraping or rubbing and circling');
+    expect(words('filler')).toContain('6 points');
+  });
+  test('advice alone takes nothing away', () => expect(words('emotional-release')).toBe('nothing; work with care'));
   test('every row can be said', () => {
     for (const c of CAUTIONS) expect(takesAway(c, NAMES).length, c.key).toBeGreaterThan(2);
   });

@@ -102,6 +102,8 @@ export interface Catalogue {
   regionOf: (place: PlaceRef) => Region | null;
   /** Name of a place, null when it is unknown. */
   placeName: (place: PlaceRef) => string | null;
+  /** Points that lie at a place: itself, or those of its landmark or node. */
+  pointsAt: (place: PlaceRef) => readonly string[];
 }
 
 /** A catalogue with a practice's own techniques after the library's. */

@@ -51,3 +51,4 @@ export {
   type SoughtFor,
 } from './work.ts';
 export { PHASE_NAMES, PHASES, type Phase } from './phases.ts';
+export { POSITION_NAMES, TOOL_NAMES, WORK_NAMES } from './work-names.ts';

@@ -19,11 +19,68 @@ export type WorkWord =
   | 'neck-traction'
   | 'stretch'
   | 'pincer'
-  | 'light-therapy';
+  | 'light-therapy'
+  // What touches, and how: followed from the step.
+  | 'touch'
+  | 'standing-contact'
+  | 'moving-stroke'
+  | 'both-sides-standing'
+  | 'both-sides-moving'
+  | 'long-hold'
+  | 'taps'
+  | 'knuckle'
+  | 'palm-press'
+  | 'ball-on-it'
+  | 'spreading'
+  | 'dry-slide'
+  | 'lid'
+  | 'lid-pinched'
+  | 'on-eye'
+  | 'shields-eye'
+  | 'on-joint'
+  | 'on-spine'
+  | 'upper-rim'
+  | 'mental-nerve'
+  | 'palms-over-eyes'
+  | 'scent-at-eye'
+  // What the client does meanwhile: followed from the step.
+  | 'head-turns'
+  | 'head-tips'
+  | 'head-back'
+  | 'head-hangs'
+  | 'head-nods'
+  | 'jaw-wide'
+  | 'jaw-moves'
+  | 'jaw-bites'
+  | 'jaw-drops'
+  | 'tool-on-moving-jaw'
+  | 'finding-out'
+  | 'eyes-squeezed'
+  | 'eyes-shut'
+  | 'effort'
+  | 'face-exercise'
+  | 'double-breath'
+  | 'current-across'
+  | 'oil-under-current'
+  // What the technique says of itself.
+  | 'jaw-load'
+  | 'shakes-head'
+  | 'chest-stretch'
+  | 'arms-raised'
+  | 'whole-limb-stroke'
+  | 'heat-pack'
+  | 'nut-oil'
+  | 'latex-gloves'
+  | 'into-ear'
+  | 'into-orbit'
+  | 'forced-opening'
+  | 'sideways';
 
 /** Tools by which cautions speak of work. */
 export type ToolWord =
   | 'roller'
+  | 'stone-tool'
+  | 'light-device'
   | 'ball'
   | 'probe'
   | 'cup'
@@ -34,10 +91,19 @@ export type ToolWord =
   | 'microcurrent-device';
 
 /** How the client lies or sits, as far as cautions speak of it. */
-export type PositionWord = 'face-down' | 'head-low';
+export type PositionWord = 'face-down' | 'head-low' | 'lying';
 
 /** How the client lies or sits; `any` = it does not matter, `upright` = sitting or standing. */
-export const CLIENT_POSITIONS = ['any', 'seated', 'upright', 'standing', 'lying', 'face-down'] as const;
+export const CLIENT_POSITIONS = [
+  'any',
+  'seated',
+  'upright',
+  'standing',
+  'lying',
+  'side-lying',
+  'face-down',
+  'head-low',
+] as const;
 export type ClientPosition = (typeof CLIENT_POSITIONS)[number];
 
 /** Who can do it: only a practitioner, only the client (own weight, own muscles, own breath), or either. */
@@ -134,6 +200,16 @@ export const COMES_WITH = [
   'gua-sha',
   'cupping',
   'light-therapy',
+  'heat-pack',
+  'nut-oil',
+  'latex-gloves',
+  'jaw-load',
+  'shakes-head',
+  'chest-stretch',
+  'forced-opening',
+  'into-ear',
+  'into-orbit',
+  'sideways',
 ] as const satisfies readonly WorkWord[];
 export const COMES_WITH_NAMES: Record<(typeof COMES_WITH)[number], string> = {
   heat: 'heat',
@@ -146,6 +222,16 @@ export const COMES_WITH_NAMES: Record<(typeof COMES_WITH)[number], string> = {
   'gua-sha': 'a scraping tool',
   cupping: 'cups',
   'light-therapy': 'light',
+  'heat-pack': 'a heat pack',
+  'nut-oil': 'nut oil',
+  'latex-gloves': 'latex gloves',
+  'jaw-load': 'pressure on the jaw from in front',
+  'shakes-head': 'rocking or shaking the head',
+  'chest-stretch': 'a strong stretch of the chest',
+  'forced-opening': 'a hand that opens the mouth',
+  'into-ear': 'something into the ear canal',
+  'into-orbit': 'pressure toward the eye',
+  sideways: 'a sideways push on thin skin',
 };
 
 /** What a technique does for a routine, so that no rule has to name a technique. */

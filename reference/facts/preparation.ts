@@ -17,7 +17,6 @@ export const PREPARATION = [
     label: 'Device checked, gloves damp with inner gloves on, gel without oil',
     neededFor: [{ tool: ['microcurrent-device'] }],
   },
-  { key: 'inside', label: 'Fresh single-use gloves for work inside the mouth', neededFor: [{ work: ['intraoral'] }] },
   {
     key: 'eyes',
     label: 'Hands washed again just before the eyes',

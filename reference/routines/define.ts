@@ -31,6 +31,8 @@ interface Change {
   sets?: number;
   side?: Step['sides']['mode'];
   pressure?: Pressure;
+  /** With the bare hand in place of the technique's tool. */
+  byHand?: true;
   note?: string;
 }
 type StepRow = string | readonly [technique: string, change: Change];
@@ -50,13 +52,15 @@ interface Described {
   steps: readonly (StepRow | BlockRow)[];
 }
 
-function changed(step: Step, { count, most, sets, side, pressure, note }: Change): Step {
+function changed(step: Step, { count, most, sets, side, pressure, byHand, note }: Change): Step {
   const parts = step.dose.parts.map((part) => {
     if (part.kind === 'beats') return { ...part, count: count ?? part.count, most: most ?? part.most };
     return part.kind === 'breath' ? { ...part, cycles: count ?? part.cycles } : part;
   });
   return {
     ...step,
+    contact: byHand ? 'whole-hand' : step.contact,
+    still: byHand && step.still ? { ...step.still, contact: 'whole-hand' } : step.still,
     dose: { ...step.dose, parts },
     sides: { ...step.sides, mode: side ?? step.sides.mode, sets: sets ?? step.sides.sets },
     pressure: pressure ? { there: pressure, back: null } : step.pressure,

@@ -20,11 +20,17 @@ export const GLOVES_AND_PROBE: readonly StartingRoutine[] = [
           label: 'One side, then the other',
           sides: 'left-then-right',
           steps: [
-            ['glove-trapezius-glide', { note: 'Medium to firm.' }],
+            ['glove-trapezius-glide', { note: 'Light at the upper neck, firmer over the shoulder.' }],
             ['glove-chest-to-armpit-drain', { note: 'Very slow.' }],
             'glove-pectoral-spread',
-            ['glove-scm-split', { note: 'Light; stop beside the thyroid.' }],
-            ['glove-platysma-split', { note: 'Three lanes, a few passes.' }],
+            [
+              'glove-scm-split',
+              { byHand: true, note: 'By hand: no current over the vessels of the neck. Stop beside the thyroid.' },
+            ],
+            [
+              'glove-platysma-split',
+              { byHand: true, note: 'By hand: no current over the front of the neck. Three lanes, a few passes.' },
+            ],
             ['glove-jaw-to-cheek-glide', { note: 'Shorter strokes.' }],
             ['glove-masseter-split', { note: 'Really slow, medium.' }],
             ['glove-chin-down-glide', { note: 'Chin, then mouth corner.' }],

@@ -1,3 +1,4 @@
+import { OWN_TECHNIQUES } from '../../demo/techniques.ts';
 import type { RouteConfigEntry } from '@react-router/dev/routes';
 import { expect, openPractice, signIn, test } from './base.ts';
 
@@ -25,7 +26,10 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
   await signIn(page);
   await page.getByRole('link', { name: 'Noor Halvorsen' }).first().click();
   await page.waitForURL('**/compose');
-  const ids: Record<string, string> = { visitId: /visits\/([^/]+)/.exec(page.url())![1]! };
+  const ids: Record<string, string> = {
+    techniqueId: OWN_TECHNIQUES[0]!.id,
+    visitId: /visits\/([^/]+)/.exec(page.url())![1]!,
+  };
   await page.locator('.client-strip').getByRole('link', { name: 'Noor Halvorsen' }).click();
   await page.waitForURL(/clients\/[0-9a-f-]{36}/);
   ids.clientId = /clients\/([^/?]+)/.exec(page.url())![1]!;

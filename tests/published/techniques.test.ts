@@ -19,6 +19,10 @@ const DEPARTS: Readonly<Record<string, { fields: readonly string[]; because: str
   },
   'spine-side-push-down': { fields: ['pressure.there', 'most'], because: 'light is the most at the upper neck' },
   'trapezius-spread': { fields: ['pressure.there'], because: 'usual is light beside the neck; medium may be chosen' },
+  'glove-trapezius-glide': {
+    fields: ['pressure.there', 'least'],
+    because: 'the fixed glove lies at the upper neck, where light is the most; firmer lower down may be chosen',
+  },
   'inner-brow-thumb-press': { fields: ['name'], because: 'medium is the most there, so it is not called firm' },
 };
 const BREATH_WORDS: Readonly<Record<string, string>> = {

@@ -16,6 +16,10 @@ export interface CautionText {
   advice: string;
   seeWho?: string;
   source?: string;
+  /** Asked anew after a no. */
+  anew?: true;
+  /** Asked only after a yes to this one. */
+  after?: string;
 }
 
 export const rows = (
@@ -24,4 +28,19 @@ export const rows = (
   table: Record<string, CautionText>,
 ): Caution[] => Object.entries(table).map(([key, t]) => ({ key, group, severity, seeWho: '', source: PRACTICE, ...t }));
 
-export const NECK_POINTS = ['BL10', 'GB20', 'ST9', 'LI18', 'SI17', 'TE16', 'GV15', 'GV16', 'EX-HN-Anmian'] as const;
+/** Everything, everywhere. */
+export const WHOLE_VISIT: readonly Clause[] = [{ work: ['any'] }];
+
+// Groups of regions that several cautions speak of.
+export const MOUTH = ['upper-lip', 'lips', 'chin'] as const;
+export const EYE = ['upper-lid', 'under-eye'] as const;
+export const UPPER_FACE = ['forehead', 'glabella', 'brow', 'temple', 'upper-lid', 'under-eye'] as const;
+export const LOWER_FACE = ['nose', 'cheek', 'upper-lip', 'lips', 'chin', 'jaw'] as const;
+export const FACE = [...UPPER_FACE, ...LOWER_FACE] as const;
+export const NECK = ['neck-front', 'neck-side', 'neck-back'] as const;
+/** Points at the front of the neck and behind the jaw angle. */
+export const VESSEL_POINTS = ['ST9', 'LI18', 'SI17', 'CV22'] as const;
+export const UPPER_NECK_POINTS = ['BL10', 'GB20', 'TE16', 'EX-HN-Anmian'] as const;
+export const JOINT_POINTS = ['GB2', 'SI19', 'TE21'] as const;
+/** The head goes where a sore or loose neck must not go. */
+export const HEAD_GOES = ['head-turns', 'head-tips', 'head-hangs'] as const;

@@ -101,7 +101,7 @@ export const CROWN_POINTS = [
         'thyroid gland above',
       ],
       tradition: ['stress'],
-      cautions: ['throat-airway', 'thyroid', 'carotid'],
+      cautions: ['throat-airway', 'thyroid', 'carotid', 'carotid-history'],
       mark: 'sure',
     },
   ),

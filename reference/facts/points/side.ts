@@ -319,7 +319,7 @@ export const SIDE_POINTS = [
         'deep nodes',
       ],
       tradition: ['jaw', 'neck-tension'],
-      cautions: ['carotid', 'cervical-artery', 'unexplained-lump'],
+      cautions: ['carotid', 'cervical-artery', 'unexplained-lump', 'carotid-history'],
       mark: 'sure',
     },
   ),

@@ -341,6 +341,7 @@ export const BALL_RELEASE = rowsOf('ball-release', {
     position: 'lying',
     posture: 'Head resting on the ball where neck meets skull, slow nose breathing',
     serves: ['neck-tension', 'stress'],
+    words: ['neck-traction'],
     cue: 'Set the larger ball under the skull edge, let the head rest on it and wait while its weight sinks in.',
     client: 'Let your head get heavy. Slow breaths through the nose.',
     feel: 'Head drifts away from the shoulders by itself',

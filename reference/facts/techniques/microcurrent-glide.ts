@@ -47,7 +47,7 @@ export const MICROCURRENT_GLIDE = rowsOf('microcurrent-glide', {
     motion: 'glide',
     stroke: 'one-way',
     direction: 'one hand fixed at the back of the neck, the other down and away over the shoulder',
-    press: ['medium', 'medium', 'firm'],
+    press: ['light', 'light', 'firm'],
     path: ['point:BL10', 'landmark:shoulder-midpoint', 'landmark:acromion'],
     dose: [beats(6, 6, 'glides')],
     sides: 'each',

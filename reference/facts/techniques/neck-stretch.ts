@@ -213,6 +213,7 @@ export const NECK_STRETCH = rowsOf('neck-stretch', {
     position: 'upright',
     posture: 'Fingers linked behind the back, nose breathing',
     serves: ['neck-tension', 'stress'],
+    words: ['chest-stretch'],
     cue: 'Hands off: fingers linked behind the back, chest forward, have the head turn a little to each side.',
     client: 'Link your fingers behind you and look left and right.',
     feel: 'Front of the chest opens, nape loosens',

@@ -674,7 +674,6 @@ export const RESISTED_EXERCISE = rowsOf('resisted-exercise', {
     posture: 'Head tilted back only as far as is easy, lips closed, nose breathing',
     serves: [],
     soughtFor: ['tone'],
-    words: ['intraoral'],
     cue: 'Support the back of the head, feel below the chin with a flat hand; client taps the palate each second.',
     client: 'Lips closed, tongue up and down, once a second.',
     feel: 'Floor of the mouth hardens with each tap',

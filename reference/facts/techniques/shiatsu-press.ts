@@ -310,6 +310,7 @@ export const SHIATSU_PRESS = rowsOf('shiatsu-press', {
     body: { eyes: 'shut' },
     serves: ['stress'],
     soughtFor: ['brow-lines'],
+    words: ['shakes-head'],
     cue: 'Grip the scalp with spread fingertips and give it small quick shakes from front to back.',
     client: 'Neck long, jaw loose.',
     feel: 'Scalp slides on the skull while the head stays still',
