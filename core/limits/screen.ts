@@ -198,6 +198,11 @@ export function breachesOf(step: Step, screening: Screening, catalogue: Catalogu
       lowerTo: freeingPressure(limit.clause, facts, step),
     });
   }
+  // What a technique raises by its own row is law: care, where no clause of that caution says what else.
+  const heed = catalogue.techniques.get(step.technique)?.heed ?? NO_HEED;
+  for (const caution of heed.length ? hitsOf(screening) : [])
+    if (caution.question !== null && heed.includes(caution.key) && !out.some((b) => b.limit?.caution === caution))
+      out.push({ limit: null, effect: 'warn', reason: `${caution.title}: ${caution.advice}`, lowerTo: null });
   const hardest = hardestOf(step);
   if (screening.pressureCap && hardest && pressureRank(hardest) > pressureRank(screening.pressureCap))
     out.push({
@@ -208,6 +213,9 @@ export function breachesOf(step: Step, screening: Screening, catalogue: Catalogu
     });
   return out;
 }
+
+const NO_HEED: readonly string[] = [];
+const hitsOf = ({ hits }: Screening): Caution[] => SEVERITIES.flatMap((s) => hits[s]);
 
 /** True when no pressure and no change of the step's dose would make it allowed. */
 export const isBannedOutright = (step: Step, screening: Screening, catalogue: Catalogue): boolean =>

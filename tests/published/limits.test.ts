@@ -1,6 +1,8 @@
 import { describe, expect, test } from 'vitest';
-import type { Caution, Clause } from '../../core/limits/index.ts';
+import { breachesOf, screen, type Caution, type Clause } from '../../core/limits/index.ts';
+import { newStep } from '../../core/routine/index.ts';
 import { PRESSURES } from '../../core/words/index.ts';
+import { CATALOGUE, TECHNIQUES } from '../../reference/catalogue.ts';
 import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
 import { CAUTION_CASES } from '../support/caution-cases.ts';
 import { DETAILS, verdictOf } from './limits/case.ts';
@@ -91,14 +93,27 @@ function weakened(): [string, Caution, readonly Caution[]][] {
 }
 const WEAKER = weakened();
 test(`each of ${WEAKER.length} ways to take a clause out of a caution or to soften a cap fails a case`, () => {
-  const cases = [...met, ...CAUTION_CASES];
+  // Without what techniques raise by themselves, so that the clauses have to hold alone.
+  const cases = [...met, ...CAUTION_CASES].filter((r) => fits(r, verdictOf(r, CAUTIONS, undefined, false)));
   const unheld = WEAKER.filter(([, caution, cautions]) =>
     cases
       .filter((r) => r.caution === caution.key || (caution.question === null && r.caution === 'always'))
       .every(
         (r) =>
-          fits(r, verdictOf(r, cautions)) && (!r.overridable || isLifted(r, cautions) === (r.overridable === 'yes')),
+          fits(r, verdictOf(r, cautions, undefined, false)) &&
+          (!r.overridable || isLifted(r, cautions) === (r.overridable === 'yes')),
       ),
   );
   expect(unheld.map(([what]) => what)).toEqual([]);
+});
+
+test('what a technique raises by its own row is law: a yes to it is never passed over', () => {
+  for (const t of TECHNIQUES)
+    for (const key of t.heed) {
+      const caution = CAUTIONS.find((c) => c.key === key);
+      expect(caution, `${t.id}: ${key}`).toBeDefined();
+      if (caution!.question === null) continue;
+      const met = breachesOf(newStep(t, 'a'), screen([caution!], { [key]: 'yes' }), CATALOGUE);
+      expect(met.length, `${t.id}: ${key}`).toBeGreaterThan(0);
+    }
 });

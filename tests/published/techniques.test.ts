@@ -23,6 +23,9 @@ const DEPARTS: Readonly<Record<string, { fields: readonly string[]; because: str
     fields: ['pressure.there', 'least'],
     because: 'the fixed glove lies at the upper neck, where light is the most; firmer lower down may be chosen',
   },
+  'shoulder-blade-massage': { fields: ['heed'], because: 'medium there is free with fragile bones, firmer is capped' },
+  'brow-center-hold-pulse': { fields: ['heed'], because: 'a light hold is free after a peel, more is capped' },
+  'heart-palms-rest': { fields: ['heed'], because: 'hands laid down without weight are free beside an implant' },
   'inner-brow-thumb-press': { fields: ['name'], because: 'medium is the most there, so it is not called firm' },
 };
 const BREATH_WORDS: Readonly<Record<string, string>> = {

@@ -206,7 +206,7 @@ export const BREATHWORK = rowsOf('breathwork', {
     client: 'One deep breath, then blink your eyes open.',
     feel: 'Chest rises into the palms',
     avoid: 'Leaning on the chest; laying hands there unasked',
-    heed: ['implanted-electronics', 'emotional-release'],
+    heed: ['emotional-release'],
     grounds: 'observed',
     observedSeconds: 15,
   },

@@ -24,7 +24,7 @@ export const POINT_HOLDING = rowsOf('point-holding', {
     client: 'Close your eyes and breathe toward my fingers.',
     feel: 'Frown spreads under the fingers',
     avoid: 'Rubbing instead of pressing',
-    heed: ['recent-peel-laser', 'botulinum', 'filler', 'recent-surgery', 'facial-palsy'],
+    heed: ['botulinum', 'filler', 'recent-surgery', 'facial-palsy'],
     grounds: 'stated',
     observedSeconds: 35,
   },

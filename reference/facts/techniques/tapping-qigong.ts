@@ -291,7 +291,7 @@ export const TAPPING_QIGONG = rowsOf('tapping-qigong', {
     client: 'Let this shoulder hang.',
     feel: 'Blade edge loosens and glides',
     avoid: 'Thumb digging in beside the spine',
-    heed: ['pregnancy', 'osteoporosis', 'neck-injury'],
+    heed: ['pregnancy', 'neck-injury'],
     grounds: 'choice',
     observedSeconds: 20,
   },

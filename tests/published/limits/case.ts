@@ -162,27 +162,54 @@ export function screeningOf(
   return screen([caution], { ...asked, ...carriedOver([caution], last) }, null, lifted);
 }
 
-/** What the program does to the work of a row: "stop", "cap:light", "warn", "note" or "free". */
+interface Prepared {
+  step: Step;
+  catalogue: Catalogue;
+  /** The same technique without the cautions its own row raises. */
+  bare: Catalogue;
+  /** What the rules that hold for everyone do, whatever the cautions: null, or the pressure they lower to. */
+  rules: 'stop' | Pressure | null;
+}
+const PREPARED = new Map<LimitRow, Prepared>();
+
+function prepared(row: LimitRow): Prepared {
+  const known = PREPARED.get(row);
+  if (known) return known;
+  const { step, catalogue } = caseOf(row);
+  const bare = catalogueWith(CATALOGUE, [{ ...catalogue.techniques.get('case')!, heed: [] }]);
+  let rules: Prepared['rules'] = null;
+  if (row.caution === 'always') {
+    const routine = { ...emptyRoutine('case'), budgetMinutes: null, items: [step] };
+    for (const f of checkRoutine(routine, catalogue, null))
+      if (f.severity === 'stop' && rules !== 'stop')
+        rules =
+          f.fix?.action.do !== 'set-pressure'
+            ? 'stop'
+            : rules
+              ? lighterOf(rules, f.fix.action.pressure)
+              : f.fix.action.pressure;
+  }
+  const made = { step, catalogue, bare, rules };
+  PREPARED.set(row, made);
+  return made;
+}
+
+/**
+ * What the program does to the work of a row: "stop", "cap:light", "warn", "note" or "free".
+ * @param own Whether the cautions that the technique's own row raises count too.
+ */
 export function verdictOf(
   row: LimitRow,
   cautions: readonly Caution[] = CAUTIONS,
   lifted: ReadonlySet<string> = new Set(),
+  own = true,
 ): string {
-  const { step, catalogue } = caseOf(row);
-  const screening = screeningOf(row, cautions, lifted);
-  const breaches = breachesOf(step, screening, catalogue);
+  const { step, catalogue, bare, rules } = prepared(row);
+  const breaches = breachesOf(step, screeningOf(row, cautions, lifted), own ? catalogue : bare);
   const bans = breaches.filter((b) => b.effect === 'ban').map((b) => b.lowerTo);
-  let cap: Pressure | null = null;
-  if (bans.includes(null)) return 'stop';
+  if (bans.includes(null) || rules === 'stop') return 'stop';
+  let cap: Pressure | null = rules;
   for (const to of bans) cap = cap ? lighterOf(cap, to!) : to;
-  if (row.caution === 'always') {
-    const routine = { ...emptyRoutine('case'), budgetMinutes: null, items: [step] };
-    for (const f of checkRoutine(routine, catalogue, null))
-      if (f.severity === 'stop') {
-        if (f.fix?.action.do !== 'set-pressure') return 'stop';
-        cap = cap ? lighterOf(cap, f.fix.action.pressure) : f.fix.action.pressure;
-      }
-  }
   if (cap) return `cap:${cap}`;
   if (breaches.some((b) => b.effect === 'warn')) return 'warn';
   return breaches.some((b) => b.effect === 'note') ? 'note' : 'free';
