@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { ownFileOf, ownFrom, readRoutine, stepsOf, type OwnTechnique, type Routine } from '../core/routine/index.ts';
 import { CATALOGUE } from '../reference/catalogue.ts';
+import { CAUTIONS } from '../reference/facts/cautions/index.ts';
 import { routineFrom } from '../tests/support/routines.ts';
 import { run } from './main.ts';
 
@@ -117,14 +118,56 @@ describe('from the shell', () => {
     const out = core('relief', file('bad.csv', 'complaint,at,value,source\nJaw,2026-03-01,11,home\n'));
     expect([out.status, out.stderr]).toEqual([1, 'line 2.value: a whole number from 0 to 10 is accepted\n']);
   });
-  test.each([[[]], [['dance']], [['plan']], [['score', 'mood', 'x.json']]])(
-    'bad usage %j shows the usage, exit code 2',
-    (args) => {
-      const out = core(...args);
-      expect(out.status).toBe(2);
-      expect(out.stderr).toContain('usage: core plan');
-    },
-  );
+  test('check exits 3 on a stop and 0 on none, and lists what nobody answered', () => {
+    const path = file('hegu-2.json', routineFrom(['hegu-web-massage']));
+    const clean = Object.fromEntries(CAUTIONS.filter((c) => c.question && !c.after).map((c) => [c.key, 'no']));
+    const good = core('check', path, '--screening', file('no.json', clean));
+    expect([good.status, good.stderr]).toEqual([0, '']);
+    const sheet = (answers: object) => core('check', path, '--screening', file('sheet.json', { ...clean, ...answers }));
+    const stopped = sheet({ pregnancy: 'unsure', 'pregnancy-warning': 'no' });
+    expect(stopped.status).toBe(3);
+    expect(JSON.parse(stopped.stdout)).toContainEqual(expect.objectContaining({ rule: 'screening', severity: 'stop' }));
+    const some = core('check', path, '--screening', file('one.json', { thyroid: 'no' }));
+    expect(some.status).toBe(0);
+    expect(some.stderr).toContain('not answered, and not taken for a no: thunderclap');
+  });
+  test.each([
+    [{ pregnancy: true }, 'pregnancy: yes, no or unsure is accepted'],
+    [{ pregnancy: 'Yes' }, 'pregnancy: yes, no or unsure is accepted'],
+    [{ pregnancy: 'ja' }, 'pregnancy: yes, no or unsure is accepted'],
+    [{ pregnency: 'yes' }, 'pregnency: is no question that is asked'],
+    [{ carotid: 'no' }, 'carotid: is no question that is asked'],
+  ])('an answer sheet with %j is refused', (answers, message) => {
+    const out = core('check', file('r2.json', routineFrom(['temple-circles'])), '--screening', file('a.json', answers));
+    expect([out.status, out.stdout, out.stderr]).toEqual([1, '', `${message}\n`]);
+  });
+  test('a routine comes from the standard input; --help tells what there is', () => {
+    const input = JSON.stringify(routineFrom(['temple-circles']));
+    const out = spawnSync(process.execPath, ['--import', 'tsx', 'cli/main.ts', 'plan', '-'], {
+      encoding: 'utf8',
+      input,
+    });
+    expect([out.status, out.stderr]).toEqual([0, '']);
+    const help = core('--help');
+    expect([help.status, help.stdout.startsWith('usage: core plan')]).toEqual([0, true]);
+  });
+  test('days are ISO days only', () => {
+    const out = core('relief', file('days.csv', 'complaint,at,value,source\nJaw,3/1/2026,5,home\n'));
+    expect([out.status, out.stderr]).toEqual([1, 'line 2.at: an ISO 8601 date is accepted\n']);
+  });
+  test.each([
+    [[]],
+    [['dance']],
+    [['plan']],
+    [['score', 'mood', 'x.json']],
+    [['check', 'r.json', '--screning', 's.json']],
+    [['plan', 'r.json', '--screening', 's.json']],
+    [['plan', 'r.json', 'another.json']],
+  ])('bad usage %j shows the usage, exit code 2', (args) => {
+    const out = core(...args);
+    expect(out.status).toBe(2);
+    expect(out.stderr).toContain('usage: core plan');
+  });
   test('nothing of the example file is lost on reading', () => {
     const example = JSON.parse(readFileSync('docs/formats/routine.example.json', 'utf8')) as Routine;
     expect(readRoutine(example)).toEqual(example);

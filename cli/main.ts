@@ -1,11 +1,11 @@
 /**
  * The core from the command line: JSON in and out. `npm run -s core -- <verb> …`. Errors go to stderr as one line
- * with the field; exit code 1 for bad input, 2 for bad usage.
+ * with the field; exit code 1 for bad input, 2 for bad usage, 3 when a check found something that may not stay.
  */
 import { locateOnClient, readLandmarksFile } from '../core/atlas/index.ts';
 import { nrsScore, REGISTRY } from '../core/measures/index.ts';
 import { courseReason, coursesOf, courseTitle, type RatedAt } from '../core/relief/index.ts';
-import { checkRoutine } from '../core/rules/index.ts';
+import { checkRoutine, type RuleFinding } from '../core/rules/index.ts';
 import {
   catalogueWith,
   expandRoutine,
@@ -16,9 +16,10 @@ import {
   totalsOf,
   type Catalogue,
 } from '../core/routine/index.ts';
-import { type Answers, screen } from '../core/limits/index.ts';
+import { readAnswers, screen } from '../core/limits/index.ts';
 import { InputError } from '../core/words/index.ts';
 import { readFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
 import Papa from 'papaparse';
 import { BODY_INCHES } from '../reference/facts/body-inches.ts';
 import { CATALOGUE } from '../reference/catalogue.ts';
@@ -32,14 +33,16 @@ const USAGE = `usage: core plan <routine.json>
        core relief <readings.csv>
        core measures
        core locate <landmarks.json>
-       core score <measure> <answers.json>`;
+       core score <measure> <answers.json>
+A file may be - for the standard input. Answers are yes, no or unsure; unsure counts as yes.
+Exit code 0: good; 1: bad input; 2: bad usage; 3: a check found a stop.`;
 
 class UsageError extends Error {}
 
 function readText(path: string | undefined): string {
   if (!path) throw new UsageError('a file is missing');
   try {
-    return readFileSync(path, 'utf8');
+    return readFileSync(path === '-' ? 0 : path, 'utf8');
   } catch {
     throw new InputError('file', `cannot read ${path}`);
   }
@@ -56,6 +59,8 @@ function readJson(path: string | undefined): Record<string, unknown> {
   throw new InputError('file', `${path} must hold one object`);
 }
 
+const ISO_DAY = /^\d{4}-\d{2}-\d{2}(T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:\d{2})?)?$/;
+
 /** Columns: complaint, at (ISO 8601), value (0–10), source (studio or home). */
 function relief(path: string | undefined): unknown {
   const { data, errors } = Papa.parse<Record<string, string>>(readText(path).trim(), { header: true });
@@ -63,7 +68,8 @@ function relief(path: string | undefined): unknown {
   const ratings = data.map((row, i): RatedAt & { complaint: string } => {
     const line = `line ${i + 2}`;
     const atMs = Date.parse(row.at ?? '');
-    if (Number.isNaN(atMs)) throw new InputError(`${line}.at`, 'an ISO 8601 date is accepted');
+    if (!ISO_DAY.test(row.at ?? '') || Number.isNaN(atMs))
+      throw new InputError(`${line}.at`, 'an ISO 8601 date is accepted');
     if (!row.complaint) throw new InputError(`${line}.complaint`, 'is missing');
     if (row.source !== 'studio' && row.source !== 'home')
       throw new InputError(`${line}.source`, 'studio or home is accepted');
@@ -85,29 +91,62 @@ function score(measure: string | undefined, path: string | undefined): unknown {
 }
 
 /** The library, with the techniques of a file where one is named. */
-function catalogueFrom(args: readonly string[]): Catalogue {
-  const at = args.indexOf('--techniques');
-  if (at < 0) return CATALOGUE;
+function catalogueFrom(file: string | undefined): Catalogue {
+  if (file === undefined) return CATALOGUE;
   const known = { catalogue: CATALOGUE, cautions: new Set(CAUTIONS.map((c) => c.key)) };
   return catalogueWith(
     CATALOGUE,
-    readOwnFile(readJson(args[at + 1]), known).map((own) => fromOwn(own, CATALOGUE)),
+    readOwnFile(readJson(file), known).map((own) => fromOwn(own, CATALOGUE)),
   );
 }
 
-export function run([verb, ...args]: readonly string[]): unknown {
+interface Options {
+  screening?: string;
+  techniques?: string;
+}
+
+/** What the rules and the screening say to a routine; questions that nobody answered are told beside it. */
+function check(path: string | undefined, { screening: sheet, techniques }: Options): RuleFinding[] {
+  const routine = readRoutine(readJson(path));
+  if (sheet === undefined) return checkRoutine(routine, catalogueFrom(techniques), null);
+  const screening = screen(CAUTIONS, readAnswers(readJson(sheet), CAUTIONS));
+  if (screening.unanswered.length)
+    console.error(`not answered, and not taken for a no: ${screening.unanswered.join(', ')}`);
+  return checkRoutine(routine, catalogueFrom(techniques), screening);
+}
+
+/** Verb, its files, and the options it takes; anything else is refused. */
+function readArgs(args: readonly string[]): { verb: string | undefined; files: string[]; options: Options } {
+  let parsed;
+  try {
+    parsed = parseArgs({
+      args: [...args],
+      allowPositionals: true,
+      options: { screening: { type: 'string' }, techniques: { type: 'string' } },
+    });
+  } catch (error) {
+    throw new UsageError((error as Error).message);
+  }
+  const [verb, ...files] = parsed.positionals;
+  const options = { ...parsed.values };
+  if (verb !== 'check' && Object.keys(options).length) throw new UsageError('only check takes options');
+  const most = FILES[verb ?? ''];
+  if (most !== undefined && files.length > most)
+    throw new UsageError(`${verb} takes ${most} file${most === 1 ? '' : 's'}`);
+  return { verb, files, options };
+}
+const FILES: Readonly<Record<string, number>> = { plan: 1, check: 1, relief: 1, measures: 0, locate: 1, score: 2 };
+
+export function run(given: readonly string[]): unknown {
+  const { verb, files: args, options } = readArgs(given);
   switch (verb) {
     case 'plan': {
       const routine = readRoutine(readJson(args[0]));
       const cues = expandRoutine(routine);
       return { totals: totalsOf(stepCount(routine), cues), cues };
     }
-    case 'check': {
-      const routine = readRoutine(readJson(args[0]));
-      const at = args.indexOf('--screening');
-      const screening = at < 0 ? null : screen(CAUTIONS, readJson(args[at + 1]) as Answers);
-      return checkRoutine(routine, catalogueFrom(args), screening);
-    }
+    case 'check':
+      return check(args[0], options);
     case 'relief':
       return relief(args[0]);
     case 'locate':
@@ -135,7 +174,13 @@ export function run([verb, ...args]: readonly string[]): unknown {
 
 if (process.argv[1]?.endsWith('main.ts'))
   try {
-    console.log(JSON.stringify(run(process.argv.slice(2)), null, 2));
+    const args = process.argv.slice(2);
+    if (args.includes('--help')) console.log(USAGE);
+    else {
+      const out = run(args);
+      console.log(JSON.stringify(out, null, 2));
+      if (args[0] === 'check' && (out as RuleFinding[]).some((f) => f.severity === 'stop')) process.exitCode = 3;
+    }
   } catch (error) {
     if (error instanceof UsageError) {
       console.error(`${error.message}\n${USAGE}`);

@@ -7,7 +7,7 @@ import {
   READING_PHASES,
 } from '../../core/measures';
 import { readRoutine } from '../../core/routine';
-import { isLocalKey } from '../../core/limits';
+import { type Answer, isLocalKey } from '../../core/limits';
 import { checkedFindings, REACTIONS, type VisitStage } from '../../core/record';
 import { InputError, REGIONS } from '../../core/words';
 import { array, lazy, mixed, number, object, string } from 'yup';
@@ -41,16 +41,18 @@ const byCore = (read: () => unknown): true | string => {
   }
 };
 
-const answers = mixed<Record<string, 'yes' | 'no'>>()
+const answers = mixed<Record<string, Answer>>()
   .required()
   .test(
     'answers',
-    'An answer is yes or no to a question that is asked.',
+    'An answer is yes, no or unsure to a question that is asked.',
     (value) =>
       !!value &&
       typeof value === 'object' &&
       Object.keys(value).length <= 400 &&
-      Object.entries(value).every(([key, a]) => (QUESTIONS.has(key) || isLocalKey(key)) && (a === 'yes' || a === 'no')),
+      Object.entries(value).every(
+        ([key, a]) => (QUESTIONS.has(key) || isLocalKey(key)) && (a === 'yes' || a === 'no' || a === 'unsure'),
+      ),
   );
 
 const readingEntrySchema = object({

@@ -1,11 +1,14 @@
 /** What a client may have today: cautions, what they close, and what follows. */
 // Holding answers against cautions.
 export {
+  askedWith,
   breachesOf,
   carriedOver,
   isAsked,
   isBannedOutright,
+  isYes,
   screen,
+  screenVisit,
   SEVERITIES,
   type Answer,
   type Answers,
@@ -35,3 +38,4 @@ export {
 } from './products.ts';
 export { preparationFor, type PreparationItem } from './preparation.ts';
 export { takesAway } from './words.ts';
+export { readAnswers } from './answers.ts';

@@ -1,4 +1,4 @@
-import type { Answers } from './screen.ts';
+import { isYes, type Answers } from './screen.ts';
 
 export const PRODUCT_KINDS = ['oil', 'cream', 'lotion', 'gel', 'essential-oil', 'other'] as const;
 type ProductKind = (typeof PRODUCT_KINDS)[number];
@@ -100,9 +100,9 @@ export function checkProduct(
   const percent = product.essentialPercent ?? (product.kind === 'essential-oil' ? 100 : 0);
   if (percent > ESSENTIAL_ON_FACE_PERCENT)
     said('avoid', `${percent} % essential oil: dilute to ${ESSENTIAL_ON_FACE_PERCENT} % or less for the face.`);
-  if (percent > 0 && NO_SCENT.some((key) => answers[key] === 'yes'))
+  if (percent > 0 && NO_SCENT.some((key) => isYes(answers[key])))
     said('avoid', 'No essential oil with today’s answers.');
-  const sensitive = answers['oil-allergy'] === 'yes' || allergies.length > 0;
+  const sensitive = isYes(answers['oil-allergy']) || allergies.length > 0;
   if (!product.ingredients.length)
     said(sensitive ? 'avoid' : 'note', 'No ingredients on file: read the label, and type them in.');
   if (!patchTest)

@@ -39,6 +39,8 @@ export interface Caution {
 /** `unsure` counts as yes, and is shown as not sure so that it can be cleared up. */
 export type Answer = 'yes' | 'no' | 'unsure';
 export type Answers = Readonly<Record<string, Answer>>;
+/** Whether an answer counts as yes. */
+export const isYes = (answer: Answer | undefined): boolean => answer === 'yes' || answer === 'unsure';
 
 /** What one caution takes away. */
 export interface Limit {
@@ -88,7 +90,7 @@ export function screen(
       if (!isAsked(caution, answers)) continue;
       const answer = answers[caution.key];
       if (answer === undefined) unanswered.push(caution.key);
-      if (answer !== 'yes' && answer !== 'unsure') continue;
+      if (!isYes(answer)) continue;
     }
     hits[caution.severity].push(caution);
     const clauses = caution.appliesTo;
@@ -120,7 +122,7 @@ export function screen(
 
 /** Whether a question is put at all: some hang on a yes to another. */
 export const isAsked = ({ question, after }: Pick<Caution, 'question' | 'after'>, answers: Answers): boolean =>
-  question !== null && (!after || answers[after] === 'yes' || answers[after] === 'unsure');
+  question !== null && (!after || isYes(answers[after]));
 
 /**
  * The answers of last time as they hold today: a yes stands until it is taken back, a no for facts that do not come
@@ -132,11 +134,39 @@ export function carriedOver(cautions: readonly Caution[], last: Answers | null):
   for (const { key, question, group, anew } of cautions) {
     if (question === null) continue;
     const before = last?.[key];
-    const stays = group === 'standing' && (before === 'yes' || before === 'unsure' || (before === 'no' && !anew));
+    const stays = group === 'standing' && (isYes(before) || (before === 'no' && !anew));
     out[key] = stays ? before! : 'unsure';
   }
   return out;
 }
+
+/**
+ * A visit's sheet as it holds from its first second: standing facts of last time limit until they are answered
+ * otherwise. What is not answered yet stays unanswered.
+ * @param last Answers of the visit before; null where there was none.
+ */
+export function screenVisit(
+  cautions: readonly Caution[],
+  answers: Answers,
+  last: Answers | null,
+  pressureCap: Pressure | null = null,
+  overridden: ReadonlySet<string> = NONE,
+): Screening {
+  const standing = last
+    ? cautions
+        .filter((c) => c.group === 'standing' && isYes(last[c.key]))
+        .map((c): [string, Answer] => [c.key, last[c.key]!])
+    : [];
+  const inForce = { ...Object.fromEntries(standing.filter(([key]) => answers[key] === undefined)), ...answers };
+  const screening = screen(cautions, inForce, pressureCap, overridden);
+  const open = cautions.filter((c) => isAsked(c, inForce) && answers[c.key] === undefined);
+  // A question that hangs on a fact of last time is put as well.
+  return { ...screening, unanswered: open.map((c) => c.key) };
+}
+
+/** With which questions one is asked: what arises between visits, once it was a no, belongs to the state of today. */
+export const askedWith = (caution: Pick<Caution, 'key' | 'group' | 'anew'>, last: Answers | null): Caution['group'] =>
+  caution.group === 'standing' && caution.anew && last?.[caution.key] === 'no' ? 'today' : caution.group;
 
 const NONE: ReadonlySet<string> = new Set();
 

@@ -1,4 +1,4 @@
-import { mayBeOverridden } from '../../../core/limits';
+import { isYes, mayBeOverridden } from '../../../core/limits';
 import { data } from 'react-router';
 import { isOwnPassword } from '../../../server/db/queries/accounts.server';
 import { forgetTries, takeTry } from '../../../server/db/queries/attempts.server';
@@ -21,7 +21,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const caution = (await cautionsOf(who.practiceId)).find((c) => c.key === key);
   if (!caution || !mayBeOverridden(caution))
     return data({ errors: { reason: 'This caution cannot be overridden.' } }, { status: 422 });
-  if (visit.screen.answers[key] !== 'yes')
+  if (!isYes(visit.screen.answers[key]))
     return data(
       { errors: { reason: 'This caution was not answered with yes, so there is nothing to override.' } },
       { status: 422 },

@@ -1,4 +1,4 @@
-import { type Answer, type Answers, type Caution, preparationFor } from '../../../core/limits';
+import { askedWith, type Answer, type Answers, type Caution, isAsked, preparationFor } from '../../../core/limits';
 import { useState } from 'react';
 import { Button, Form as BsForm } from 'react-bootstrap';
 import { Link } from 'react-router';
@@ -59,8 +59,12 @@ export default function ScreenStage() {
         : [...screen.preparation, key],
     });
   const open = screening.unanswered.length;
+  const last = lastScreen?.answers ?? null;
+  const lastYes = Object.fromEntries(Object.entries(last ?? {}).filter(([, a]) => a !== 'no'));
   const groups = GROUPS.map((g) => {
-    const asked = cautions.filter((c) => c.group === g.group && c.question);
+    // What hangs on another question comes once that one is answered yes.
+    const inForce = { ...lastYes, ...screen.answers };
+    const asked = cautions.filter((c) => askedWith(c, last) === g.group && isAsked(c, inForce));
     return {
       ...g,
       asked,
@@ -194,6 +198,13 @@ function NoneApplies({ count, onYes, onNo }: { count: number; onYes: () => void;
   );
 }
 
+const ANSWERS: readonly [Answer, string][] = [
+  ['yes', 'Yes'],
+  ['no', 'No'],
+  ['unsure', 'Not sure'],
+];
+const ANSWER_KEYS: Readonly<Record<string, Answer>> = { y: 'yes', n: 'no', u: 'unsure' };
+
 function Question({
   caution,
   value,
@@ -208,25 +219,30 @@ function Question({
   const id = `q-${caution.key}`;
   return (
     <div
-      className={`question${value === 'yes' ? ' is-yes' : ''}`}
+      className={`question${value === 'yes' || value === 'unsure' ? ' is-yes' : ''}`}
       role="radiogroup"
       aria-labelledby={id}
-      onKeyDown={(e) => (e.key === 'y' || e.key === 'n') && onAnswer(e.key === 'y' ? 'yes' : 'no')}
+      onKeyDown={(e) => ANSWER_KEYS[e.key] && onAnswer(ANSWER_KEYS[e.key]!)}
     >
       <span id={id}>
         {caution.question}{' '}
-        {before === 'yes' && value === undefined && <strong className="small">yes last time, still so?</strong>}
+        {(before === 'yes' || before === 'unsure') && value === undefined && (
+          <strong className="small">
+            {before === 'yes' ? 'yes' : 'not sure'} last time, still so? It holds until answered.
+          </strong>
+        )}
       </span>
       <span className="yes-no">
-        {(['yes', 'no'] as const).map((a) => (
+        {ANSWERS.map(([a, word]) => (
           <label key={a}>
             <input type="radio" name={id} checked={value === a} onChange={() => onAnswer(a)} />
-            {a === 'yes' ? 'Yes' : 'No'}
+            {word}
           </label>
         ))}
       </span>
-      {value === 'yes' && (
+      {(value === 'yes' || value === 'unsure') && (
         <span className="takes">
+          {value === 'unsure' && <strong>Not sure counts as yes until it is cleared up. </strong>}
           Takes away {takenAwayBy(caution)}. {caution.advice} {caution.seeWho && <strong>See: {caution.seeWho}</strong>}
         </span>
       )}

@@ -43,7 +43,9 @@ export function ClientStrip({ showing }: { showing: Stage }) {
       {(warned.length > 0 || client.pressureCap) && (
         <div className="warned caution" title={warned.map((c) => c.title).join(', ')}>
           {warned.length > 0
-            ? `${word}: ${warned[0]!.title.toLowerCase()}${warned.length > 1 ? ` and ${warned.length - 1} more` : ''}`
+            ? `${word}: ${warned[0]!.title.toLowerCase()}${
+                screening.unanswered.includes(warned[0]!.key) ? ' last time, still so?' : ''
+              }${warned.length > 1 ? ` and ${warned.length - 1} more` : ''}`
             : ''}
           {client.pressureCap && <div>Pressure: {client.pressureCap} at most</div>}
         </div>

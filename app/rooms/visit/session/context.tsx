@@ -1,12 +1,6 @@
 import type { EarlierReadings, MeasureAnswers, Reading } from '../../../../core/measures';
 import { emptyRoutine, type Routine } from '../../../../core/routine';
-import {
-  type Caution,
-  type Override,
-  type PatchTest,
-  screen as holdAgainst,
-  type Screening,
-} from '../../../../core/limits';
+import { type Caution, type Override, type PatchTest, type Screening, screenVisit } from '../../../../core/limits';
 import {
   type Client,
   type Consent,
@@ -185,13 +179,14 @@ export function VisitProvider({
   const cautions = useMemo(() => [...CAUTIONS, ...data.rules], [data.rules]);
   const screening = useMemo(
     () =>
-      holdAgainst(
+      screenVisit(
         cautions,
         working.screen.answers,
+        data.lastScreen?.answers ?? null,
         data.client.pressureCap,
         new Set(alongside.overrides.map((o) => o.caution)),
       ),
-    [cautions, working.screen.answers, data.client.pressureCap, alongside.overrides],
+    [cautions, working.screen.answers, data.lastScreen, data.client.pressureCap, alongside.overrides],
   );
   const ended = hasEnded(working.stage);
   const last = useLocation().pathname.split('/').at(-1) as Stage;
