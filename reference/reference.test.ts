@@ -1,8 +1,8 @@
 import { expandRoutine, readRoutine } from '../core/routine/index.ts';
-import { SEVERITIES } from '../core/limits/index.ts';
-import { PHASES, pressureRank, REGIONS } from '../core/words/index.ts';
+import { factsOf, SEVERITIES } from '../core/limits/index.ts';
+import { CLIENT_POSITIONS, COMES_WITH, PHASES, pressureRank, REGIONS, TECHNIQUE_TOOLS } from '../core/words/index.ts';
 import { describe, expect, test } from 'vitest';
-import { routineOf, stepOf } from '../tests/support/routines.ts';
+import { at, routineOf, stepOf } from '../tests/support/routines.ts';
 import { CATALOGUE, TECHNIQUES } from './catalogue.ts';
 import { CAUTIONS } from './facts/cautions/index.ts';
 import { MUSCLES } from './facts/muscles/index.ts';
@@ -73,4 +73,30 @@ describe('cautions', () => {
     if (c.question) expect(c.question).toMatch(/\?$/);
     expect(`${c.title} ${c.advice}`).not.toMatch(/diagnos|you have/i);
   });
+});
+
+/** What a step can be by its path, its still hand and its skin, with no technique of the library doing so by itself. */
+const OF_STEPS = [
+  'dry-slide',
+  'lid',
+  'lid-pinched',
+  'mental-nerve',
+  'oil-under-current',
+  'on-eye',
+  'on-joint',
+  'on-spine',
+  'scent-at-eye',
+  'shields-eye',
+];
+test('every word by which a caution closes work is brought by the library, by a practice’s own techniques, or by a step', () => {
+  const brought = new Set<string>([...COMES_WITH, ...TECHNIQUE_TOOLS, ...CLIENT_POSITIONS, ...OF_STEPS, 'any']);
+  for (const t of TECHNIQUES)
+    for (const p of [t.pressure?.least, t.pressure?.most]) {
+      const facts = factsOf(stepOf(t.id, 'x', p ? at(p) : (s) => s), CATALOGUE);
+      for (const word of [...facts.work, ...facts.tool, ...facts.position]) brought.add(word);
+    }
+  const said = CAUTIONS.flatMap((c) =>
+    c.appliesTo.flatMap((x) => [...(x.work ?? []), ...(x.tool ?? []), ...(x.position ?? []), ...(x.not ?? [])]),
+  );
+  expect([...new Set(said)].filter((word) => !brought.has(word))).toEqual([]);
 });

@@ -57,7 +57,7 @@ export default function Clients({
               <BsForm.Control
                 name="find"
                 defaultValue={find}
-                placeholder="Find by name or seat"
+                placeholder="Find by name, seat or a fact: pregnant"
                 aria-label="Find a client"
                 maxLength={80}
               />

@@ -17,7 +17,7 @@ export {
   type Screening,
   type Severity,
 } from './screen.ts';
-export { closes, closesStep, type Clause } from './clause.ts';
+export { type Clause } from './clause.ts';
 export { factsOf } from './facts.ts';
 // What may be added, and at which pressure.
 export { admit, admitRoutine, newlyBanned } from './admit.ts';

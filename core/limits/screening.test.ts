@@ -9,7 +9,16 @@ import { factsOf } from './facts.ts';
 import { closes, closesPlace, closesStep, placesOf, type Clause, type StepFacts } from './clause.ts';
 import { keepOffPlaces } from './keep-off.ts';
 import { takesAway } from './words.ts';
-import { breachesOf, isBannedOutright, screen, type Answers, type Caution } from './screen.ts';
+import {
+  askedWith,
+  breachesOf,
+  carriedOver,
+  isBannedOutright,
+  screen,
+  screenVisit,
+  type Answers,
+  type Caution,
+} from './screen.ts';
 
 const NAMES = { region: (id: string) => id };
 const yes = (...keys: string[]): Answers => Object.fromEntries(keys.map((k) => [k, 'yes' as const]));
@@ -242,6 +251,78 @@ describe('whatever is answered', () => {
           breachesOf(s, screen(CAUTIONS, {}, cap), CATALOGUE).some((x) => x.limit === null);
         if (isCapped(high)) expect(isCapped(low)).toBe(true);
       }),
+    );
+  });
+});
+
+describe('from one visit to the next', () => {
+  const c = (key: string, over: Partial<Caution> = {}) => caution({ key, group: 'standing', ...over });
+  const all = [
+    c('pregnancy', { anew: true }),
+    c('thyroid'),
+    c('flag', { group: 'red-flag' }),
+    c('fever', { group: 'today' }),
+    c('warning', { group: 'red-flag', after: 'pregnancy' }),
+  ];
+  test('a yes stands, a no stands only for what does not come overnight, the rest is not sure', () => {
+    expect(carriedOver(all, { pregnancy: 'yes', thyroid: 'no', flag: 'no', fever: 'no' })).toEqual({
+      pregnancy: 'yes',
+      thyroid: 'no',
+      flag: 'unsure',
+      fever: 'unsure',
+      warning: 'unsure',
+    });
+    expect(carriedOver(all, { pregnancy: 'no', thyroid: 'unsure' })).toMatchObject({
+      pregnancy: 'unsure',
+      thyroid: 'unsure',
+    });
+    expect(carriedOver(all, null)).toMatchObject({ thyroid: 'unsure' });
+  });
+  test('a standing yes limits from the first second, and stays to be answered', () => {
+    const first = screenVisit(all, {}, { thyroid: 'yes', fever: 'yes', flag: 'yes' });
+    expect(first.hits.avoid.map((x) => x.key)).toEqual(['thyroid']);
+    expect(first.unanswered).toEqual(['pregnancy', 'thyroid', 'flag', 'fever']);
+    expect(screenVisit(all, { thyroid: 'no' }, { thyroid: 'yes' }).hits.avoid).toEqual([]);
+  });
+  test('what hangs on a yes is asked once it is given, by last time too', () => {
+    expect(screenVisit(all, { pregnancy: 'unsure' }, null).unanswered).toContain('warning');
+    expect(screenVisit(all, {}, { pregnancy: 'yes' }).unanswered).toContain('warning');
+    expect(screenVisit(all, { pregnancy: 'no' }, null).unanswered).not.toContain('warning');
+    expect(screen(all, { warning: 'yes' }).mustStop).toBe(false);
+  });
+  test('what arises between visits is asked with the state of today after a no', () => {
+    expect(askedWith(all[0]!, { pregnancy: 'no' })).toBe('today');
+    expect(askedWith(all[0]!, { pregnancy: 'yes' })).toBe('standing');
+    expect(askedWith(all[1]!, { thyroid: 'no' })).toBe('standing');
+  });
+});
+
+describe('one more yes', () => {
+  const keys = CAUTIONS.filter((x) => x.question).map((x) => x.key);
+  const RANK = { free: 0, note: 1, warn: 2, ban: 3 };
+  /** How far a step is closed: the hardest effect, and the pressure it is lowered to. */
+  const closedBy = (answers: Answers, step: Step): number => {
+    const met = breachesOf(step, screen(CAUTIONS, answers), CATALOGUE);
+    const worst = Math.max(0, ...met.map((b) => RANK[b.effect]));
+    const caps = met.filter((b) => b.effect === 'ban').map((b) => (b.lowerTo ? pressureRank(b.lowerTo) : 0));
+    return worst * 10 - (caps.length ? Math.min(...caps) : 5);
+  };
+  test('never makes anything softer, and not sure is as hard as yes', () => {
+    fc.assert(
+      fc.property(
+        fc.dictionary(fc.constantFrom(...keys), fc.constantFrom<Answers[string]>('yes', 'no', 'unsure'), {
+          maxKeys: 6,
+        }),
+        fc.constantFrom(...keys),
+        fc.constantFrom(...TECHNIQUES.map((t) => t.id)),
+        fc.constantFrom(...PRESSURES),
+        (answers, key, technique, pressure) => {
+          const step = stepOf(technique, 'x', (s) => (s.pressure ? at(pressure)(s) : s));
+          expect(closedBy({ ...answers, [key]: 'yes' }, step)).toBeGreaterThanOrEqual(closedBy(answers, step));
+          expect(closedBy({ ...answers, [key]: 'unsure' }, step)).toBe(closedBy({ ...answers, [key]: 'yes' }, step));
+        },
+      ),
+      { numRuns: 400 },
     );
   });
 });

@@ -23,7 +23,6 @@ export {
   COMES_WITH,
   COMES_WITH_NAMES,
   CRAFTS,
-  PLANNED_WORDS,
   TECHNIQUE_TOOLS,
   type Craft,
   type PositionWord,

@@ -143,25 +143,6 @@ export const GROUND_NAMES: Record<Ground, string> = {
 export const SOUGHT_FOR = ['migraine', 'sleep', 'asymmetry', 'brow-lines', 'tone'] as const;
 export type SoughtFor = (typeof SOUGHT_FOR)[number];
 
-/**
- * Words of cautions that no technique has yet: they take nothing away today, and stand here so that nobody takes them for
- * protection. A test holds this list against the library.
- */
-export const PLANNED_WORDS = [
-  'cold',
-  'cup',
-  'cupping',
-  'gua-sha',
-  'gua-sha-tool',
-  'light-therapy',
-  'magnetic-tool',
-  'metal-tool',
-  'neck-traction',
-  'roller',
-  'vibration',
-  'vibration-device',
-] as const satisfies readonly (WorkWord | ToolWord | PositionWord)[];
-
 /** Ways of teaching and working; where they differ is a setting, not a truth. */
 export const CRAFTS = [
   'hand-massage',
@@ -181,10 +162,17 @@ export type Craft = (typeof CRAFTS)[number];
 
 /** Tools of a technique. */
 export const TECHNIQUE_TOOLS = [
-  'roller',
   'ball',
-  'probe',
+  'cup',
+  'gua-sha-tool',
+  'light-device',
+  'magnetic-tool',
+  'metal-tool',
   'microcurrent-device',
+  'probe',
+  'roller',
+  'stone-tool',
+  'vibration-device',
 ] as const satisfies readonly ToolWord[];
 export type TechniqueTool = (typeof TECHNIQUE_TOOLS)[number];
 

@@ -4,6 +4,7 @@ import { Button } from 'react-bootstrap';
 import { data, Form, Link, NavLink, Outlet, redirect } from 'react-router';
 import { object } from 'yup';
 import { findClient } from '../../../server/db/queries/clients.server';
+import { standingFacts } from '../../../server/db/queries/facts.server';
 import { createVisit, openVisitBetween, visitTimes } from '../../../server/db/queries/visits.server';
 import { once } from '../../schemas/once';
 import { checkForm, readForm } from '../../schemas/read';
@@ -17,13 +18,14 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId, timeZone } = await requirePractitioner(request);
   const now = new Date();
   const { from, to } = dayIn(timeZone, now);
-  const [client, begun, open] = await Promise.all([
+  const [client, begun, open, facts] = await Promise.all([
     findClient(practiceId, params.clientId),
     visitTimes(practiceId, params.clientId, now),
     openVisitBetween(practiceId, params.clientId, from, to),
+    standingFacts(practiceId, params.clientId),
   ]);
   if (!client) notFound('client');
-  return { client, begun, open, timeZone, now: now.toISOString() };
+  return { client, begun, open, facts, timeZone, now: now.toISOString() };
 }
 
 /** Starts a visit right now. */
@@ -46,7 +48,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export default function ClientFrame({ loaderData }: Route.ComponentProps) {
-  const { client, begun, open, now, timeZone } = loaderData;
+  const { client, begun, open, facts, now, timeZone } = loaderData;
   const base = `/clients/${client.id}`;
   const days = begun[0] ? differenceInCalendarDays(dayOf(now, timeZone), dayOf(begun[0], timeZone)) : null;
   return (
@@ -71,6 +73,14 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
           <NavLink to={`${base}/details`}>Details</NavLink>
         </nav>
         {client.about && <span className="soft small">{client.about}</span>}
+        {facts.length > 0 && (
+          <span
+            className="caution small"
+            title="What was answered with yes at the last visit; it holds until it is taken back."
+          >
+            Last time: {facts.join(', ').toLowerCase()}
+          </span>
+        )}
         <div className="ms-auto d-flex gap-3">
           {open ? (
             <Link to={`/visits/${open.id}`} className="btn btn-primary">

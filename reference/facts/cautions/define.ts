@@ -34,8 +34,8 @@ export const WHOLE_VISIT: readonly Clause[] = [{ work: ['any'] }];
 // Groups of regions that several cautions speak of.
 export const MOUTH = ['upper-lip', 'lips', 'chin'] as const;
 export const EYE = ['upper-lid', 'under-eye'] as const;
-export const UPPER_FACE = ['forehead', 'glabella', 'brow', 'temple', 'upper-lid', 'under-eye'] as const;
-export const LOWER_FACE = ['nose', 'cheek', 'upper-lip', 'lips', 'chin', 'jaw'] as const;
+const UPPER_FACE = ['forehead', 'glabella', 'brow', 'temple', 'upper-lid', 'under-eye'] as const;
+const LOWER_FACE = ['nose', 'cheek', 'upper-lip', 'lips', 'chin', 'jaw'] as const;
 export const FACE = [...UPPER_FACE, ...LOWER_FACE] as const;
 export const NECK = ['neck-front', 'neck-side', 'neck-back'] as const;
 /** Points at the front of the neck and behind the jaw angle. */

@@ -1,11 +1,12 @@
 import type { Client, ClientSort, Complaint } from '../../../core/record/index.ts';
 import type { ComplaintKind, Side } from '../../../core/words/index.ts';
-import { Op, QueryTypes, type Transaction } from 'sequelize';
+import { QueryTypes, type Transaction } from 'sequelize';
 import { database } from '../connection.ts';
 import { ClientModel, ComplaintModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';
 import type { Member } from './accounts.server.ts';
 import { writeAudit } from './audit.server.ts';
+import { factsNamed, HAS_FACT } from './facts.server.ts';
 import { once } from './once.server.ts';
 import { like } from './shared.server.ts';
 
@@ -32,13 +33,16 @@ export const listClients = byPractice(
     practiceId: string,
     ask: { find: string; sort: ClientSort; descending: boolean; page: number; pageSize: number },
   ): Promise<{ rows: ClientRow[]; total: number }> => {
+    const factKeys = await factsNamed(practiceId, ask.find);
     const replacements = {
       practiceId,
+      factKeys,
       find: like(ask.find),
       limit: ask.pageSize,
       offset: (ask.page - 1) * ask.pageSize,
     };
-    const where = 'c.practice_id = :practiceId and (c.name ilike :find or c.about ilike :find)';
+    const fact = factKeys.length ? ` or ${HAS_FACT}` : '';
+    const where = `c.practice_id = :practiceId and (c.name ilike :find or c.about ilike :find${fact})`;
     const order = `${ORDER[ask.sort]} ${ask.descending ? 'desc nulls last' : 'asc nulls last'}, lower(c.name), c.id`;
     const shown =
       ask.sort === 'name'
@@ -160,13 +164,10 @@ async function writeComplaints(
 /** Names for the find box, best first. */
 export const findClientsByName = byPractice(
   async (practiceId: string, text: string, limit: number): Promise<{ id: string; name: string; about: string }[]> => {
-    database();
-    const rows = await ClientModel.findAll({
-      where: { practiceId, name: { [Op.iLike]: like(text) } },
-      order: [['name', 'ASC']],
-      limit,
-      attributes: ['id', 'name', 'about'],
-    });
-    return rows.map((r) => ({ id: r.id, name: r.name, about: r.about }));
+    const factKeys = await factsNamed(practiceId, text);
+    return database().query<{ id: string; name: string; about: string }>(
+      `select c.id, c.name, c.about from clients c where c.practice_id = :practiceId and (c.name ilike :find${factKeys.length ? ` or ${HAS_FACT}` : ''}) order by lower(c.name) limit :limit`,
+      { replacements: { practiceId, find: like(text), factKeys, limit }, type: QueryTypes.SELECT },
+    );
   },
 );

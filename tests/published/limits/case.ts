@@ -71,7 +71,7 @@ const bareStep = (): Step => ({
 });
 
 /** The step that a row speaks of, with a technique of its own so that every word of the row has a place. */
-export function caseOf({ technique: id, work }: LimitRow): { step: Step; catalogue: Catalogue } {
+function caseOf({ technique: id, work }: LimitRow): { step: Step; catalogue: Catalogue } {
   const known = CATALOGUE.techniques.get(id);
   const technique: Technique = { ...(known ?? BARE), id: 'case' };
   const step: Step = { ...(known ? newStep(known, 'a') : bareStep()), technique: 'case' };
@@ -140,7 +140,7 @@ export function caseOf({ technique: id, work }: LimitRow): { step: Step; catalog
 }
 
 /** The sheet that a row speaks of: under one key only that key, under "always" what holds for everyone. */
-export function screeningOf(
+function screeningOf(
   { caution: key, answer, work }: LimitRow,
   cautions: readonly Caution[],
   lifted: ReadonlySet<string> = new Set(),
