@@ -23,7 +23,12 @@ export function stopOfOwn(
     if (!step) continue;
     const routine = { ...emptyRoutine(technique.name), budgetMinutes: null, items: [step] };
     const stop = checkRoutine(routine, known, everyone).find((f) => f.severity === 'stop');
-    if (stop) return { field: stop.rule === 'keep-off' ? 'work.path' : field, message: `${stop.title} ${stop.reason}` };
+    if (stop)
+      return {
+        field: stop.rule === 'keep-off' ? 'work.path' : field,
+        // A caution says its reason in its title.
+        message: stop.rule === 'screening' ? stop.title : `${stop.title} ${stop.reason}`,
+      };
   }
   return null;
 }

@@ -87,7 +87,7 @@ test('what screening bans cannot be added, by any way', async ({ page }) => {
   await expect(page.getByText('No steps yet')).toBeVisible();
   await page.keyboard.press('Escape');
   await addStep(page, 'masseter press open firm');
-  await expect(page.getByLabel(/Pressure of Pin a knot/)).toHaveValue('medium');
+  await expect(page.getByLabel(/Pressure of Pin a knot/)).toHaveValue('light');
 
   const id = /visits\/([^/]+)/.exec(page.url())![1]!;
   await saved(page);
@@ -173,13 +173,19 @@ test('a new yes after composing blocks the guide until the step is out', async (
   await expect(page.getByText('No steps yet')).toBeVisible();
 });
 
-test('y and n answer the question that has the focus', async ({ page }) => {
+test('y, n and u answer the question that has the focus; not sure counts as yes until it is cleared up', async ({
+  page,
+}) => {
   const first = question(page, /headache come on within seconds/);
-  await first.getByRole('radio', { name: 'No' }).focus();
+  await first.getByRole('radio', { name: 'No', exact: true }).focus();
   await page.keyboard.press('y');
   await expect(first.getByRole('radio', { name: 'Yes' })).toBeChecked();
   await page.keyboard.press('n');
-  await expect(first.getByRole('radio', { name: 'No' })).toBeChecked();
+  await expect(first.getByRole('radio', { name: 'No', exact: true })).toBeChecked();
+  await page.keyboard.press('u');
+  await expect(first.getByRole('radio', { name: 'Not sure' })).toBeChecked();
+  await expect(first).toContainText('Not sure counts as yes until it is cleared up.');
+  await expect(page.getByRole('button', { name: 'Stop and refer out' })).toBeVisible();
 });
 
 test('when nothing changed, a few keys are the whole of it', async ({ page }) => {

@@ -20,7 +20,7 @@ const isAt = (refused: Refused | null, path: string): boolean =>
 export function Told({ path, refused, id }: { path: string; refused: Refused | null; id?: string }) {
   return isAt(refused, path) ? (
     <div className="caution small" role="alert" id={id} data-refused={path}>
-      {refused!.message[0]!.toUpperCase() + refused!.message.slice(1)}.
+      {refused!.message[0]!.toUpperCase() + refused!.message.slice(1).replace(/\.$/, '')}.
     </div>
   ) : null;
 }
