@@ -18,6 +18,8 @@ interface Props {
 export function ConsentLine({ clientId, kind, text, consents, timeZone, onConsents }: Props) {
   const [shown, setShown] = useState(false);
   const [failed, setFailed] = useState('');
+  /** One word after the other: two on their way at once might be kept in the other order. */
+  const [writing, setWriting] = useState(false);
   const now = consentState(consents, kind, text.version);
   const versionWords = text.version ? `version ${text.version}` : 'the first wording';
   const told =
@@ -29,11 +31,13 @@ export function ConsentLine({ clientId, kind, text, consents, timeZone, onConsen
           ? 'taken back by the client'
           : 'not on file yet';
   const write = async (what: 'give' | 'withdraw') => {
+    setWriting(true);
     const answer = await send<{ consent?: Consent }>(`/clients/${clientId}/consent`, {
       kind,
       do: what,
       textVersion: text.version,
     });
+    setWriting(false);
     setFailed(answer.ok ? '' : answer.message);
     if (!answer.ok) return;
     const given = answer.value.consent;
@@ -54,12 +58,12 @@ export function ConsentLine({ clientId, kind, text, consents, timeZone, onConsen
           {shown ? 'Hide the wording' : 'Read the wording'}
         </Button>
         {now.state === 'given' || now.state === 'outdated' ? (
-          <Button variant="link" onClick={() => void write('withdraw')}>
+          <Button variant="link" disabled={writing} onClick={() => void write('withdraw')}>
             Client takes it back
           </Button>
         ) : null}
         {now.state !== 'given' && (
-          <Button size="sm" variant="outline-primary" onClick={() => void write('give')}>
+          <Button size="sm" variant="outline-primary" disabled={writing} onClick={() => void write('give')}>
             Client agrees
           </Button>
         )}
