@@ -133,7 +133,8 @@ export function closesPlace({ hasPlace, words }: Closed, place: PlaceFacts): boo
 
 /** Whether nothing at all may be done at a place: all work is closed there, or every contact that stays. */
 export const closesAllThere = (clause: Clause): boolean =>
-  closes(clause).allWork || (!!clause.point && !!clause.work?.includes('standing-contact'));
+  closes(clause).allWork ||
+  (!!clause.point && !closes(clause).pressures && !!clause.work?.includes('standing-contact'));
 
 /** Places that a clause names and closes for everything: those that lie in all that it names. */
 export function placesOf(clause: Clause, regionOf: (place: PlaceRef) => Region | null): PlaceRef[] {

@@ -326,3 +326,10 @@ describe('one more yes', () => {
     );
   });
 });
+
+test('the chart locks what nothing may stay on, and not what is only capped', () => {
+  const locked = (answers: Answers) => keepOffPlaces(screen(CAUTIONS, answers), CATALOGUE).map((k) => k.place.id);
+  expect(locked({})).toContain('ST9');
+  expect(locked({})).not.toContain('BL2');
+  expect(locked({ pregnancy: 'yes' })).toEqual(expect.arrayContaining(['LI4', 'GB21', 'LR3', 'ST12']));
+});
