@@ -33,6 +33,8 @@ export interface Selector {
   pressureTo?: Pressure;
   /** Both sides at once. */
   bothSides?: true;
+  /** The technique wants oil or cream before it. */
+  wantsOil?: true;
 }
 
 /** When a rule holds: where schools differ, only under one setting of the order. */

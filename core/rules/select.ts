@@ -28,6 +28,7 @@ export function selects(of: Selector, p: Placed, catalogue: Catalogue): boolean 
     (!of.pressureFrom || rank >= pressureRank(of.pressureFrom)) &&
     (!of.pressureTo || rank <= pressureRank(of.pressureTo)) &&
     (!of.bothSides || step.sides.mode === 'together') &&
+    (!of.wantsOil || (technique.needs.includes('glide') && technique.glide !== 'water-based')) &&
     (!of.works || technique.regions.some((r) => of.works!.includes(r))) &&
     !(of.worksNot && technique.regions.some((r) => of.worksNot!.includes(r))) &&
     (!of.region || inSome(of.region, p, catalogue))

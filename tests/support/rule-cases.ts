@@ -50,8 +50,6 @@ const mode =
   (sides: Step['sides']['mode']) =>
   (s: Step): Step => ({ ...s, sides: { ...s.sides, mode: sides } });
 const pin = (id: string, there: Pressure) => stepOf('masseter-pin-open', id, at(there));
-const sweep = (motion: Step['motion'], there: Pressure) =>
-  stepOf('forehead-sweep-to-temples', 'b', (s) => ({ ...at(there)(s), motion }));
 const thumb = (contact: Step['contact'], seconds: number, pressure: Pressure = 'medium') =>
   bareStep(`t${contact}`, [hold(seconds)], { technique: 'skull-base-thumb-circles', contact, pressure });
 const long = (pressure: Pressure) =>
@@ -238,32 +236,43 @@ export const RULE_CASES: readonly RuleCase[] = [
     routineFrom(['lower-lid-lift', 'brow-pinch-walk'], { school: 'bottom-up' }),
   ),
 
-  ...(['glide', 'sweep', 'shear'] as const).map((motion) =>
-    c(
-      'glide-for-strokes',
-      'hint',
-      `${motion} on dry skin`,
-      'without a glide product',
-      routineOf([stepOf('temple-circles', 'a'), sweep(motion, 'light')]),
-    ),
+  c(
+    'glide-for-strokes',
+    'hint',
+    'on dry skin',
+    'without a glide product',
+    routineFrom(['temple-circles', 'cheek-to-ear-glide']),
   ),
-  c('glide-for-strokes', 'hint', 'a feather touch', null, routineOf([sweep('sweep', 'feather')])),
-  c('glide-for-strokes', 'hint', 'circles', null, routineOf([sweep('circle', 'light')])),
-  c('glide-for-strokes', 'hint', 'after oil', null, routineOf([stepOf('glide-apply', 'a'), sweep('sweep', 'light')])),
+  c(
+    'glide-for-strokes',
+    'hint',
+    'a feather touch',
+    null,
+    routineOf([stepOf('cheek-to-ear-glide', 'a', at('feather'))]),
+  ),
+  c('glide-for-strokes', 'hint', 'circles that do not slide', null, routineFrom(['temple-circles'])),
+  c('glide-for-strokes', 'hint', 'through the hair', null, routineFrom(['hair-finger-comb'])),
+  c('glide-for-strokes', 'hint', 'skin that is held, not slid over', null, routineFrom(['forehead-palms-shear'])),
+  c('glide-for-strokes', 'hint', 'gloves want gel', null, routineFrom(['glove-forehead-split'])),
+  c('glide-for-strokes', 'hint', 'after oil', null, routineFrom(['glide-apply', 'cheek-to-ear-glide'])),
   c(
     'glide-for-strokes',
     'hint',
     'oil that comes late',
     'without a glide product',
-    routineOf([sweep('sweep', 'light'), stepOf('glide-apply', 'a')]),
+    routineFrom(['cheek-to-ear-glide', 'glide-apply']),
   ),
+  c('glide-for-strokes', 'hint', 'spreading itself', null, routineOf([stepOf('glide-apply', 'a', at('light'))])),
   c(
-    'glide-for-strokes',
-    'hint',
-    'spreading itself',
-    null,
-    routineOf([stepOf('glide-apply', 'a', (s) => ({ ...at('light')(s), motion: 'glide' }))]),
+    'gel-before-oil',
+    'warn',
+    'oil, then current',
+    'oil only afterwards',
+    routineFrom(['glide-apply', 'glove-forehead-split']),
   ),
+  c('gel-before-oil', 'warn', 'current, then oil', null, routineFrom(['glove-forehead-split', 'glide-apply'])),
+  c('gel-before-oil', 'warn', 'a hand, then current', null, routineFrom(['temple-circles', 'glove-forehead-split'])),
+  c('gel-before-oil', 'warn', 'oil under the hand', null, routineFrom(['glide-apply', 'cheek-to-ear-glide'])),
   c(
     'soothe-after-firm',
     'hint',
