@@ -35,6 +35,16 @@ test('worse is said with a word and a sign, and sends to licensed care', async (
   await expect(page.getByText('suggest licensed care before more firm work')).toBeVisible();
 });
 
+test('a course that is worse is told in the strip of the visit; a fact finds its client', async ({ page }) => {
+  await page.getByRole('link', { name: 'Petr Lindqvist' }).first().click();
+  await page.waitForURL(/\/visits\//);
+  await expect(page.locator('.client-strip')).toContainText('▲ worse');
+  await page.goto('/clients?find=thyroid');
+  await expect(page.getByRole('link', { name: 'Caspian Holt' })).toBeVisible();
+  await page.getByRole('link', { name: 'Caspian Holt' }).click();
+  await expect(page.locator('.client-strip')).toContainText('Last time: thyroid condition');
+});
+
 test('clients sort and are found; the find box knows routines too', async ({ page }) => {
   await page.goto('/clients');
   await expect(page.locator('tbody tr')).toHaveCount(12);

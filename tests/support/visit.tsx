@@ -40,6 +40,7 @@ export const emptyVisit = (): VisitData => ({
   lastFindings: null,
   scores: [],
   practiceSchool: 'neck-first',
+  worse: [],
   practiceName: 'Harbour Row Face Studio',
   who: { practitionerId: 'p1', name: 'Imke Dahl' },
   timeZone: 'Europe/Lisbon',

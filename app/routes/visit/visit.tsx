@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { Outlet, useLocation, useRevalidator } from 'react-router';
 import { schoolOf } from '../../../server/db/queries/practice.server';
 import { besideVisit } from '../../../server/db/queries/beside-visit.server';
+import { storedCourses } from '../../../server/db/queries/courses.server';
 import { findClient } from '../../../server/db/queries/clients.server';
 import { latestMeasures } from '../../../server/db/queries/measures.server';
 import { scoresOfClient } from '../../../server/db/queries/scores.server';
@@ -34,6 +35,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     { rules, texts, products, photos, ...beside },
     practiceSchool,
     own,
+    courses,
   ] = await Promise.all([
     findClient(practiceId, clientId),
     latestMeasures(practiceId, clientId),
@@ -45,6 +47,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     besideVisit(practiceId, visit),
     schoolOf(practiceId),
     ownTechniques(practiceId),
+    storedCourses(practiceId, [clientId]),
   ]);
   if (!client) notFound('client');
   return {
@@ -56,6 +59,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     practiceName,
     practiceSchool,
     own,
+    worse: courses.filter((c) => c.verdict === 'worse').map((c) => c.complaintId),
     who: { practitionerId, name, email },
     timeZone,
     readings,

@@ -7,7 +7,7 @@ import { StageTape } from './stage-tape';
 
 /** Who is here, how bad it is, what to mind. */
 export function ClientStrip({ showing }: { showing: Stage }) {
-  const { visit, client, number, readings, screening, stage } = useVisit();
+  const { visit, client, number, readings, screening, stage, worse } = useVisit();
   const past = usePast();
   const warned = [...screening.hits['refer-out'], ...screening.hits.avoid, ...screening.hits.adapt].filter(
     (c) => c.group !== 'everyone',
@@ -35,7 +35,15 @@ export function ClientStrip({ showing }: { showing: Stage }) {
             return (
               <span key={c.id}>
                 {complaintName(c)} {now !== undefined && <strong>{now}</strong>}{' '}
-                {was !== undefined && <span className="soft">was {was}</span>}
+                {was !== undefined && <span className="soft">was {was}</span>}{' '}
+                {worse.includes(c.id) && (
+                  <span
+                    className="worse"
+                    title="Over the visits it has become worse: lighter work, and licensed care is suggested."
+                  >
+                    ▲ worse
+                  </span>
+                )}
               </span>
             );
           })}

@@ -44,6 +44,8 @@ export interface VisitData {
   practiceName: string;
   /** School that new routines begin with. */
   practiceSchool: string;
+  /** Ids of complaints whose course is worse. */
+  worse: string[];
   /** Who works on it. */
   who: { practitionerId: string; name: string };
   timeZone: string;
