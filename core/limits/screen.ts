@@ -1,5 +1,5 @@
 import { type Catalogue, hardestOf, type Step } from '../routine/index.ts';
-import { lighterOf, type Pressure, pressureRank, PRESSURES } from '../words/index.ts';
+import { type ComplaintKind, lighterOf, type Pressure, pressureRank, PRESSURES } from '../words/index.ts';
 import { factsOf } from './facts.ts';
 import { CLAUSE_KINDS, closes, closesStep, type Clause, type StepFacts } from './clause.ts';
 import { effectOf, type Effect } from './effect.ts';
@@ -67,6 +67,8 @@ export interface Screening {
   mustStop: boolean;
   /** Everything is off today, but nobody needs to be seen at once. */
   postpone: boolean;
+  /** Kinds of complaint whose course is worse: firm work that serves them is warned of. */
+  worse: readonly ComplaintKind[];
   /** Keys of questions without an answer. */
   unanswered: string[];
 }
@@ -116,6 +118,7 @@ export function screen(
     pressureCap,
     mustStop: hits['refer-out'].length > 0,
     postpone: hits.avoid.some((c) => c.appliesTo.some((clause) => closes(clause).wholeVisit)),
+    worse: [],
     unanswered,
   };
 }
@@ -144,6 +147,7 @@ export function carriedOver(cautions: readonly Caution[], last: Answers | null):
  * A visit's sheet as it holds from its first second: standing facts of last time limit until they are answered
  * otherwise. What is not answered yet stays unanswered.
  * @param last Answers of the visit before; null where there was none.
+ * @param worse Kinds of complaint whose course is worse.
  */
 export function screenVisit(
   cautions: readonly Caution[],
@@ -151,6 +155,7 @@ export function screenVisit(
   last: Answers | null,
   pressureCap: Pressure | null = null,
   overridden: ReadonlySet<string> = NONE,
+  worse: readonly ComplaintKind[] = [],
 ): Screening {
   const standing = last
     ? cautions
@@ -161,7 +166,7 @@ export function screenVisit(
   const screening = screen(cautions, inForce, pressureCap, overridden);
   const open = cautions.filter((c) => isAsked(c, inForce) && answers[c.key] === undefined);
   // A question that hangs on a fact of last time is put as well.
-  return { ...screening, unanswered: open.map((c) => c.key) };
+  return { ...screening, worse, unanswered: open.map((c) => c.key) };
 }
 
 /** With which questions one is asked: what arises between visits, once it was a no, belongs to the state of today. */

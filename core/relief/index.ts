@@ -2,7 +2,7 @@
 // Is there a trend, and how sure is it.
 export { mannKendall, normalCdf, trend } from './trend.ts';
 // What a course says, and what to do.
-export { courseReason, courseTitle, judgeCourse, type Verdict } from './judgement.ts';
+export { courseReason, courseTitle, judgeCourse, type Verdict, WORSE_MEANS } from './judgement.ts';
 export {
   COURSE_RULE_VERSION,
   coursesOf,

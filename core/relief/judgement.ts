@@ -163,3 +163,6 @@ export function courseReason(j: Judgement): string {
         : `${whole(j.baseline!)} to ${whole(j.current!)}, inside the band of ordinary ups and downs. Adjust the routine.`;
   }
 }
+
+/** What a course that is worse means for the work, beside every mark that says so. */
+export const WORSE_MEANS = 'Firm work on it is warned of; think of licensed care.';

@@ -13,6 +13,7 @@ import { balance } from './kinds/balance.ts';
 import { budget } from './kinds/budget.ts';
 import { cap } from './kinds/cap.ts';
 import { care } from './kinds/care.ts';
+import { course } from './kinds/course.ts';
 import { framed } from './kinds/frame.ts';
 import { keepOff } from './kinds/keep-off.ts';
 import { load } from './kinds/load.ts';
@@ -82,6 +83,8 @@ function said(rule: Rule, context: RuleContext): Said[] {
       return load(rule, context);
     case 'care':
       return care(rule, context);
+    case 'course':
+      return course(rule, context);
   }
 }
 

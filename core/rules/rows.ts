@@ -33,6 +33,15 @@ export const RULES: readonly Rule[] = [
     when: null,
   },
   {
+    id: 'worse-lighter',
+    kind: 'course',
+    most: 'medium',
+    severity: 'warn',
+    reason: 'What has become worse under the work is worked more lightly, and licensed care is suggested.',
+    source: 'our choice after common practice',
+    when: null,
+  },
+  {
     id: 'keep-off',
     kind: 'keep-off',
     what: 'places',

@@ -145,4 +145,13 @@ export interface CareRule extends Common {
   effect: 'ban' | 'warn';
 }
 
-export type Rule = CapRule | KeepOffRule | PrecedenceRule | FrameRule | BalanceRule | BudgetRule | LoadRule | CareRule;
+/** A complaint whose course is worse takes lighter work. */
+export interface CourseRule extends Common {
+  /** The course of a complaint. */
+  kind: 'course';
+  /** Hardest that is free in work that serves the complaint. */
+  most: Pressure;
+}
+
+export type Rule =
+  CapRule | KeepOffRule | PrecedenceRule | FrameRule | BalanceRule | BudgetRule | LoadRule | CareRule | CourseRule;

@@ -52,11 +52,12 @@ function weakened(): [string, readonly Rule[]][] {
     out.push([`${rule.id}: taken away`, RULES.filter((r) => r !== rule)]);
     if (rule.severity === 'stop') change('only a warning', rule, { ...rule, severity: 'warn' });
     if (rule.when) change('always', rule, { ...rule, when: null });
-    if (rule.kind === 'cap' && rule.most !== 'own') {
+    if ((rule.kind === 'course' || rule.kind === 'cap') && rule.most !== 'own') {
       const rank = PRESSURES.indexOf(rule.most);
-      for (const by of [-1, 1])
-        if (PRESSURES[rank + by])
-          change(`${PRESSURES[rank + by]} instead of ${rule.most}`, rule, { ...rule, most: PRESSURES[rank + by]! });
+      for (const by of [-1, 1]) {
+        const most = PRESSURES[rank + by];
+        if (most) change(`${most} instead of ${rule.most}`, rule, { ...rule, most });
+      }
     }
     if (rule.kind === 'load') change('a tenth longer', rule, { ...rule, mostSeconds: rule.mostSeconds * 1.1 });
     if (rule.kind === 'balance' && rule.asks === 'even') {

@@ -6,6 +6,7 @@ import { ROUTINES } from '../../demo/routines.ts';
 import { DEMO_SIGN_IN, seedDemo } from '../../demo/seed.ts';
 import { CATALOGUE } from '../../reference/catalogue.ts';
 import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
+import { screeningOf } from '../../server/access/screening.server.ts';
 import { checkPassword } from '../../server/db/queries/accounts.server.ts';
 import { listClients } from '../../server/db/queries/clients.server.ts';
 import { storedCourses, coursesToLookAt } from '../../server/db/queries/courses.server.ts';
@@ -74,6 +75,15 @@ describe('its stories', () => {
     }));
   test('Petr: worse, suggest licensed care', async () =>
     expect(await verdict('Petr Lindqvist', 'jaw')).toMatchObject({ verdict: 'worse', advice: 'refer' }));
+  test('what is worse is known to the screening of the visit, as the server holds it', async () => {
+    const worseIn = async (name: string) => {
+      const visits = await visitsBetween(practiceId, TODAY, new Date(TODAY.getTime() + 86_400_000));
+      const visit = (await findVisit(practiceId, visits.find((v) => v.clientName === name)!.id))!;
+      return (await screeningOf(practiceId, visit))(visit).worse;
+    };
+    expect(await worseIn('Petr Lindqvist')).toEqual(['jaw']);
+    expect(await worseIn('Jun Castellan')).toEqual([]);
+  });
   test('Caspian: a good responder', async () =>
     expect((await verdict('Caspian Holt', 'headache')).verdict).toBe('better'));
   test('Mireille: the right side better, the left unchanged', async () => {

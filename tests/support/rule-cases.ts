@@ -1,6 +1,6 @@
-import { screen, type Screening } from '../../core/limits/index.ts';
+import { screen, screenVisit, type Screening } from '../../core/limits/index.ts';
 import type { Routine, Step } from '../../core/routine/index.ts';
-import { FACE_REGIONS, type Pressure, type Region } from '../../core/words/index.ts';
+import { type ComplaintKind, FACE_REGIONS, type Pressure, type Region } from '../../core/words/index.ts';
 import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
 import { at, bareStep, hold, routineFrom, routineOf, stepOf } from './routines.ts';
 
@@ -55,6 +55,8 @@ const thumb = (contact: Step['contact'], seconds: number, pressure: Pressure = '
 const long = (pressure: Pressure) =>
   routineOf([bareStep('a', [hold(460)], { pressure }), bareStep('b', [hold(460)], { pressure })]);
 const yes = (...keys: string[]) => screen(CAUTIONS, Object.fromEntries(keys.map((k) => [k, 'yes' as const])));
+
+const worse = (...kinds: ComplaintKind[]) => screenVisit(CAUTIONS, {}, null, null, new Set(), kinds);
 
 /** Every rule with a routine in which it speaks, and the nearest ones in which it must not. */
 export const RULE_CASES: readonly RuleCase[] = [
@@ -250,6 +252,17 @@ export const RULE_CASES: readonly RuleCase[] = [
     null,
     routineOf([stepOf('cheek-to-ear-glide', 'a', at('feather'))]),
   ),
+  c(
+    'worse-lighter',
+    'warn',
+    'firm on what is worse',
+    'jaw has become worse',
+    routineOf([pin('a', 'firm')]),
+    worse('jaw'),
+  ),
+  c('worse-lighter', 'warn', 'medium on what is worse', null, routineOf([pin('a', 'medium')]), worse('jaw')),
+  c('worse-lighter', 'warn', 'firm on something else', null, routineOf([pin('a', 'firm')]), worse('eye-strain')),
+  c('worse-lighter', 'warn', 'nothing is worse', null, routineOf([pin('a', 'firm')]), worse()),
   c('glide-for-strokes', 'hint', 'circles that do not slide', null, routineFrom(['temple-circles'])),
   c('glide-for-strokes', 'hint', 'through the hair', null, routineFrom(['hair-finger-comb'])),
   c('glide-for-strokes', 'hint', 'skin that is held, not slid over', null, routineFrom(['forehead-palms-shear'])),

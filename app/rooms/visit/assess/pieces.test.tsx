@@ -33,6 +33,12 @@ describe('ratings', () => {
     expect(wordsOf(out)).toContain('was 7 → 6 → 5 → 4');
     expect(out).not.toContain('checked=""');
   });
+  test('a course that is worse is told where it is rated, before the work only', () => {
+    const isWorse = visit((d) => (d.worse = ['k1']));
+    expect(words(isWorse, ratings)).toContain('Worse over the visits');
+    expect(words(visit(), ratings)).not.toContain('Worse');
+    expect(words(isWorse, <Ratings phase="after" measures={['nrs-now']} />)).not.toContain('Worse');
+  });
   test('after the work, what was said before it stands beside', () =>
     expect(
       words(

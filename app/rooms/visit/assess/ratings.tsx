@@ -1,4 +1,5 @@
 import { type MeasureKey, MEASURES, type ReadingPhase } from '../../../../core/measures';
+import { WORSE_MEANS } from '../../../../core/relief';
 import { complaintName } from '../../../../core/words';
 import { useVisit } from '../session/context';
 import { Past, usePast } from './past';
@@ -6,7 +7,7 @@ import { Scale } from './scale';
 
 /** 0–10 for each complaint. The last value is shown beside and never filled in as today's. */
 export function Ratings({ phase, measures }: { phase: ReadingPhase; measures: readonly MeasureKey[] }) {
-  const { client, readings, setReading } = useVisit();
+  const { client, readings, setReading, worse } = useVisit();
   const past = usePast();
   const complaints = client.complaints.filter((c) => !c.closed);
   if (!complaints.length)
@@ -14,6 +15,9 @@ export function Ratings({ phase, measures }: { phase: ReadingPhase; measures: re
   return complaints.map((c) => (
     <div key={c.id} className="scale-block">
       <h3>{complaintName(c)}</h3>
+      {phase === 'before' && worse.includes(c.id) && (
+        <p className="worse small mb-1">▲ Worse over the visits. {WORSE_MEANS}</p>
+      )}
       {measures.map((measure) => {
         const value = readings.find((r) => r.measure === measure && r.complaintId === c.id && r.phase === phase)?.value;
         const before = readings.find((r) => r.measure === measure && r.complaintId === c.id && r.phase === 'before');

@@ -1,4 +1,5 @@
 import type { Stage } from '../../../../core/record';
+import { WORSE_MEANS } from '../../../../core/relief';
 import { complaintName } from '../../../../core/words';
 import { Link } from 'react-router';
 import { useVisit } from '../session/context';
@@ -37,10 +38,7 @@ export function ClientStrip({ showing }: { showing: Stage }) {
                 {complaintName(c)} {now !== undefined && <strong>{now}</strong>}{' '}
                 {was !== undefined && <span className="soft">was {was}</span>}{' '}
                 {worse.includes(c.id) && (
-                  <span
-                    className="worse"
-                    title="Over the visits it has become worse: lighter work, and licensed care is suggested."
-                  >
+                  <span className="worse" title={`Over the visits. ${WORSE_MEANS}`}>
                     ▲ worse
                   </span>
                 )}

@@ -187,8 +187,9 @@ export function VisitProvider({
         data.lastScreen?.answers ?? null,
         data.client.pressureCap,
         new Set(alongside.overrides.map((o) => o.caution)),
+        data.client.complaints.filter((c) => data.worse.includes(c.id)).map((c) => c.kind),
       ),
-    [cautions, working.screen.answers, data.lastScreen, data.client.pressureCap, alongside.overrides],
+    [cautions, working.screen.answers, data.lastScreen, data.client, data.worse, alongside.overrides],
   );
   const ended = hasEnded(working.stage);
   const last = useLocation().pathname.split('/').at(-1) as Stage;
