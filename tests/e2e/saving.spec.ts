@@ -135,6 +135,20 @@ test('entries that could not be written survive a closed page; it is told on ret
   await expect(later.getByText(/kept on this device/)).toBeHidden();
 });
 
+test('what is told of unsent entries in one window ends when another has written them', async ({ page, context }) => {
+  await toAssess(page);
+  await offline(page);
+  await row(page, 'now').getByText('6', { exact: true }).click();
+  await expect(page.getByText(/Not saved yet, kept on this device/)).toBeVisible();
+  const other = await context.newPage();
+  await other.goto('/today');
+  const told = other.getByText(/Entries of Jun Castellan’s visit are kept on this device/);
+  await expect(told).toBeVisible();
+  await page.unroute('**/save');
+  await saved(page);
+  await expect(told).toBeHidden();
+});
+
 test('an entry that is refused is told where it stands, holds up nothing, and is never called saved', async ({
   page,
 }) => {

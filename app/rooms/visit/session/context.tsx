@@ -126,7 +126,7 @@ export function VisitProvider({
       data.scores.filter((s) => s.visitId === visit.id),
     ),
   );
-  const [save, setSave] = useState<SaveState>({ status: 'saved', refused: [] });
+  const [save, setSave] = useState<SaveState>({ status: 'opening', refused: [] });
   const [takenUp, setTakenUp] = useState(0);
   const navigate = useNavigate();
   const queue = useRef<SaveQueue>(null);

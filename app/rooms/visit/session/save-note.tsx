@@ -3,6 +3,7 @@ import { Button } from 'react-bootstrap';
 import { useVisit } from './context';
 
 const WORDS = {
+  opening: 'Opening …',
   saved: 'Saved',
   saving: 'Saving …',
   waiting: 'Not saved yet, kept on this device, trying again …',

@@ -72,7 +72,7 @@ const plain = (w: Working) =>
 class Device {
   kept: Kept | null = null;
   queue!: SaveQueue;
-  save: SaveState = { status: 'saved', refused: [] };
+  save: SaveState = { status: 'opening', refused: [] };
   ids = 0;
   /** Somebody else wrote, and this device was not told yet. */
   behind = false;

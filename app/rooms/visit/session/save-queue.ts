@@ -32,8 +32,11 @@ export interface Kept {
 
 type Theirs = Extract<SaveResult, { result: 'stale' | 'ended' }>;
 export type SaveStatus =
-  { status: 'saved' | 'saving' | 'waiting' | 'signed-out' } | { status: 'stale' | 'ended'; theirs: Theirs };
-/** How the writes stand. "saved" is told only when the screen shows what is stored. */
+  { status: 'opening' | 'saved' | 'saving' | 'waiting' | 'signed-out' } | { status: 'stale' | 'ended'; theirs: Theirs };
+/**
+ * How the writes stand. "saved" is told only when the screen shows what is stored; before it is known what an earlier
+ * page left behind, it may not.
+ */
 export type SaveState = SaveStatus & {
   /** Not written and not tried again until changed or taken back. */
   refused: readonly Write[];
@@ -69,6 +72,7 @@ export class SaveQueue {
   private inFlight = false;
   /** Nothing is sent before it is known what an earlier page left behind. */
   private ready = false;
+  private begun = false;
   private timer: ReturnType<typeof setTimeout> | null = null;
   private readonly o: Options;
 
@@ -90,7 +94,8 @@ export class SaveQueue {
   }
   get save(): SaveState {
     const pending = this.writes.some((w) => w.state !== 'refused');
-    const status: SaveStatus = this.status.status === 'saved' && pending ? { status: 'saving' } : this.status;
+    const atRest = pending ? 'saving' : this.begun ? 'saved' : 'opening';
+    const status: SaveStatus = this.status.status === 'saved' ? { status: atRest } : this.status;
     return { ...status, refused: this.writes.filter((w) => w.state === 'refused') };
   }
   /** True when nothing is lost by closing the page. */
@@ -108,6 +113,7 @@ export class SaveQueue {
       ];
     }
     this.ready = true;
+    this.begun = true;
     this.changed();
     void this.run();
   }
