@@ -1,3 +1,4 @@
 import type { Config } from '@react-router/dev/config';
 
-export default { appDirectory: 'app', ssr: true } satisfies Config;
+// Every route is known from the first page on: what is not known cannot be opened when the network is cut.
+export default { appDirectory: 'app', ssr: true, routeDiscovery: { mode: 'initial' } } satisfies Config;

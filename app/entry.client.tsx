@@ -1,7 +1,9 @@
 import { startTransition } from 'react';
 import { hydrateRoot } from 'react-dom/client';
 import { HydratedRouter } from 'react-router/dom';
+import { warmModules } from './parts/frame/warm-modules';
 
 startTransition(() => {
   hydrateRoot(document, <HydratedRouter />);
 });
+warmModules();

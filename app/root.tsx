@@ -16,6 +16,8 @@ import {
 import type { Route } from './+types/root';
 import { NonceContext } from './nonce';
 import { roomOf } from '../server/access/session.server';
+import { AwayNote } from './parts/frame/away-note';
+import { whenReachable } from './parts/frame/reach';
 import { Wordmark } from './parts/marks/wordmark';
 
 export async function loader({ request }: Route.LoaderArgs) {
@@ -47,8 +49,21 @@ export function Layout({ children }: { children: React.ReactNode }) {
   );
 }
 
+/** Nothing is sent where it would be lost: it waits, and the page stays as it is. */
+export const clientMiddleware: Route.ClientMiddlewareFunction[] = [
+  async ({ request }, next) => {
+    if (new URL(request.url).pathname !== '/sign-out') await whenReachable(request.signal);
+    return next();
+  },
+];
+
 export default function Root() {
-  return <Outlet />;
+  return (
+    <>
+      <AwayNote />
+      <Outlet />
+    </>
+  );
 }
 
 const PLAIN: Record<number, [string, string]> = {
@@ -76,7 +91,14 @@ export function ErrorBoundary() {
       <Wordmark />
       <h1>{title}</h1>
       <p>{told}</p>
-      <p>{status === 503 ? <a href="">Try again</a> : <a href="/today">Go to Today</a>}</p>
+      <p>
+        {status >= 500 && (
+          <>
+            <a href="">Try again</a> or{' '}
+          </>
+        )}
+        <a href="/today">{status >= 500 ? 'go to Today' : 'Go to Today'}</a>
+      </p>
     </main>
   );
 }

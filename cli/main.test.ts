@@ -38,6 +38,16 @@ describe('verbs', () => {
     expect(rules()).not.toContain('screening');
     expect(rules(file('s.json', { pregnancy: 'yes' }))).toContain('screening');
   });
+  test('check warns of firm work on what has become worse', () => {
+    const [technique] = [...CATALOGUE.techniques.values()].filter(
+      (t) => t.serves.includes('jaw') && t.defaults.pressure?.there === 'firm',
+    );
+    const path = file('worse.json', routineFrom([technique!.id]));
+    const rules = (...worse: string[]) =>
+      (run(['check', path, ...worse]) as { rule: string }[]).map((f) => f.rule).includes('worse-lighter');
+    expect([rules(), rules('--worse', 'jaw'), rules('--worse', 'eye-strain, jaw')]).toEqual([false, true, true]);
+    expect(() => run(['check', path, '--worse', 'knee'])).toThrow('worse: "knee" is no kind of complaint');
+  });
   test('check knows the techniques of a file, and only then', () => {
     const own = {
       ...ownFrom(CATALOGUE.techniques.get('hegu-web-massage')!, 'own-web', 'Our web'),

@@ -16,8 +16,8 @@ import {
   totalsOf,
   type Catalogue,
 } from '../core/routine/index.ts';
-import { readAnswers, screen } from '../core/limits/index.ts';
-import { InputError } from '../core/words/index.ts';
+import { readAnswers, screenVisit } from '../core/limits/index.ts';
+import { COMPLAINT_KINDS, InputError, type ComplaintKind } from '../core/words/index.ts';
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import Papa from 'papaparse';
@@ -29,12 +29,13 @@ import { POINTS } from '../reference/facts/points/index.ts';
 import { SCORES } from './score.ts';
 
 const USAGE = `usage: core plan <routine.json>
-       core check <routine.json> [--screening answers.json] [--techniques techniques.json]
+       core check <routine.json> [--screening answers.json] [--techniques techniques.json] [--worse kind,kind]
        core relief <readings.csv>
        core measures
        core locate <landmarks.json>
        core score <measure> <answers.json>
 A file may be - for the standard input. Answers are yes, no or unsure; unsure counts as yes.
+Worse are the kinds of complaint that have become worse over the visits: ${COMPLAINT_KINDS.join(', ')}.
 Exit code 0: good; 1: bad input; 2: bad usage; 3: a check found a stop.`;
 
 class UsageError extends Error {}
@@ -103,13 +104,25 @@ function catalogueFrom(file: string | undefined): Catalogue {
 interface Options {
   screening?: string;
   techniques?: string;
+  worse?: string;
+}
+
+/** Kinds of complaint, as a list with commas. */
+function kindsFrom(text: string): ComplaintKind[] {
+  return text.split(',').map((word) => {
+    const kind = COMPLAINT_KINDS.find((k) => k === word.trim());
+    if (!kind) throw new InputError('worse', `"${word}" is no kind of complaint; known: ${COMPLAINT_KINDS.join(', ')}`);
+    return kind;
+  });
 }
 
 /** What the rules and the screening say to a routine; questions that nobody answered are told beside it. */
-function check(path: string | undefined, { screening: sheet, techniques }: Options): RuleFinding[] {
+function check(path: string | undefined, { screening: sheet, techniques, worse }: Options): RuleFinding[] {
   const routine = readRoutine(readJson(path));
-  if (sheet === undefined) return checkRoutine(routine, catalogueFrom(techniques), null);
-  const screening = screen(CAUTIONS, readAnswers(readJson(sheet), CAUTIONS));
+  if (sheet === undefined && worse === undefined) return checkRoutine(routine, catalogueFrom(techniques), null);
+  const answers = sheet === undefined ? {} : readAnswers(readJson(sheet), CAUTIONS);
+  const kinds = worse === undefined ? [] : kindsFrom(worse);
+  const screening = screenVisit(CAUTIONS, answers, null, null, undefined, kinds);
   if (screening.unanswered.length)
     console.error(`not answered, and not taken for a no: ${screening.unanswered.join(', ')}`);
   return checkRoutine(routine, catalogueFrom(techniques), screening);
@@ -122,7 +135,7 @@ function readArgs(args: readonly string[]): { verb: string | undefined; files: s
     parsed = parseArgs({
       args: [...args],
       allowPositionals: true,
-      options: { screening: { type: 'string' }, techniques: { type: 'string' } },
+      options: { screening: { type: 'string' }, techniques: { type: 'string' }, worse: { type: 'string' } },
     });
   } catch (error) {
     throw new UsageError((error as Error).message);

@@ -43,12 +43,7 @@ export async function action({ request, context }: Route.ActionArgs) {
 }
 
 export default function NewPractice() {
-  const { form, bind } = useCheckedForm<NewPracticeInput>(
-    newPracticeSchema,
-    useActionData<typeof action>(),
-    undefined,
-    { signedIn: false },
-  );
+  const { form, bind } = useCheckedForm<NewPracticeInput>(newPracticeSchema, useActionData<typeof action>());
   useEffect(() => form.setValue('timeZone', Intl.DateTimeFormat().resolvedOptions().timeZone), [form]);
   return (
     <main className="sign">

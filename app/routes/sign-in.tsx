@@ -27,12 +27,7 @@ export async function action({ request, context }: Route.ActionArgs) {
 export default function SignIn() {
   const answered = useActionData<typeof action>();
   const [query] = useSearchParams();
-  const { form, bind } = useCheckedForm<SignInInput>(
-    signInSchema,
-    answered,
-    { to: query.get('to') ?? '' },
-    { signedIn: false },
-  );
+  const { form, bind } = useCheckedForm<SignInInput>(signInSchema, answered, { to: query.get('to') ?? '' });
   return (
     <main className="sign">
       <Wordmark />

@@ -129,6 +129,12 @@ export const NEED_NAMES: Record<Need, string> = {
 /** What goes on the skin: `water-based` for current, `either` where both are done. */
 export const GLIDES = ['dry', 'oil-or-cream', 'water-based', 'either'] as const;
 export type Glide = (typeof GLIDES)[number];
+export const GLIDE_NAMES: Record<Glide, string> = {
+  dry: 'dry',
+  'oil-or-cream': 'with oil or cream',
+  'water-based': 'with gel or water, no oil',
+  either: 'dry or with a product',
+};
 
 /** Where a figure comes from: said by practitioners, timed at work, or chosen by us. */
 export const GROUNDS = ['stated', 'observed', 'choice'] as const;

@@ -32,6 +32,12 @@ test('counts by itself, pauses on space, and survives a reload in the middle of 
   await expect(page.getByTestId('count')).toHaveText(String(Number(still) + 10));
 });
 
+test('codes of points keep their capitals in what the hands are told', async ({ page }) => {
+  await ready(page, 'press BL4');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(page.locator('.feel')).toContainText('Mark GV24 and ST8');
+});
+
 test('plays to its end by the clock and stores what was done', async ({ page }) => {
   await ready(page, 'warm palms jaw 3s');
   await page.getByRole('button', { name: 'Start', exact: true }).click();

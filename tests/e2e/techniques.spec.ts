@@ -1,3 +1,4 @@
+import { CATALOGUE } from '../../reference/catalogue.ts';
 import { addClient, addStep, expect, openPractice, saved, test, toCompose } from './base.ts';
 
 test('a technique of one’s own: refused at its field, its path picked on the chart, offered, screened, retired, taken out and in', async ({
@@ -111,4 +112,19 @@ test('a technique of the library is copied from its sheet and changed; the libra
   await expect(page.getByText('Our own words for it.')).toBeVisible();
   await page.goto('/atlas/technique/masseter-pin-open');
   await expect(page.getByText('Our own words for it.')).toBeHidden();
+});
+
+test('a copy keeps the cautions that hold for everyone when those that are asked are changed', async ({ page }) => {
+  await openPractice(page);
+  const from = 'neck-side-drain-pads';
+  await page.goto(`/practice/techniques/new?from=${from}`);
+  await page.getByRole('button', { name: 'Pregnancy', exact: true }).click();
+  await page.getByRole('button', { name: 'Keep' }).first().click();
+  await page.waitForURL('**/practice/techniques');
+  const file = (await (await page.request.get('/practice/techniques/file')).json()) as {
+    techniques: { heed: string[] }[];
+  };
+  const before = CATALOGUE.techniques.get(from)!.heed;
+  expect(before).toContain('carotid');
+  expect(new Set(file.techniques[0]!.heed)).toEqual(new Set([...before, 'pregnancy']));
 });

@@ -5,7 +5,6 @@ import { get, useForm, type DefaultValues, type FieldValues, type Path, type Use
 import { useSubmit } from 'react-router';
 import type { AnyObjectSchema } from 'yup';
 import type { FieldErrors } from '../../schemas/read';
-import { isSignedOut, onceSignedInAgain, tellSignedOut } from '../frame/signed-out';
 
 /**
  * A form held against its schema before it is sent, by the same rules as the server uses. What was typed stays; the
@@ -17,7 +16,6 @@ export function useCheckedForm<V extends FieldValues>(
   schema: AnyObjectSchema,
   answered: Answered,
   defaultValues?: DefaultValues<V>,
-  { signedIn = true }: { signedIn?: boolean } = {},
 ) {
   const submit = useSubmit();
   const form = useForm<V>({
@@ -33,13 +31,7 @@ export function useCheckedForm<V extends FieldValues>(
   const onSubmit = form.handleSubmit(async (_values, event) => {
     const element = event?.target as HTMLFormElement;
     const submitter = (event?.nativeEvent as SubmitEvent | undefined)?.submitter as HTMLButtonElement | null;
-    const send = () => submit(submitter ?? element, { method: 'post' });
-    // Sent without a session, the page would go to the door and what was typed with it.
-    if (signedIn && (await isSignedOut())) {
-      onceSignedInAgain(() => void send());
-      return tellSignedOut();
-    }
-    await send();
+    await submit(submitter ?? element, { method: 'post' });
   });
   return { form, bind: { onSubmit, method: 'post' as const, noValidate: true } };
 }

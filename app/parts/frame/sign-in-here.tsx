@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { FieldFrame } from '../fields/field';
+import { OverDialog } from './over-dialog';
 import { tellSignedIn, useSignedOut } from './signed-out';
 
 interface Props {
@@ -29,26 +30,28 @@ export function SignInHere({ practitionerId, name, email }: Props) {
     tellSignedIn();
   };
   return (
-    <form className="note-bar is-stop no-print" aria-label="Sign in again" onSubmit={(e) => void signIn(e)}>
-      <p className="mb-2" role="alert">
-        <strong>Your session has ended.</strong> What you entered is still here and is written as soon as you are signed
-        in again.
-      </p>
-      <input type="hidden" autoComplete="username" value={email} readOnly />
-      <div className="d-flex gap-2 align-items-start flex-wrap">
-        <FieldFrame
-          label={`Password of ${name}`}
-          type="password"
-          autoComplete="current-password"
-          autoFocus
-          value={password}
-          onChange={(e: { target: { value: string } }) => setPassword(e.target.value)}
-          message={problem}
-        />
-        <Button type="submit" className="mt-4">
-          Sign in again
-        </Button>
-      </div>
-    </form>
+    <OverDialog>
+      <form className="note-bar is-stop no-print" aria-label="Sign in again" onSubmit={(e) => void signIn(e)}>
+        <p className="mb-2" role="alert">
+          <strong>Your session has ended.</strong> What you entered is still here and is written as soon as you are
+          signed in again.
+        </p>
+        <input type="hidden" autoComplete="username" value={email} readOnly />
+        <div className="d-flex gap-2 align-items-start flex-wrap">
+          <FieldFrame
+            label={`Password of ${name}`}
+            type="password"
+            autoComplete="current-password"
+            autoFocus
+            value={password}
+            onChange={(e: { target: { value: string } }) => setPassword(e.target.value)}
+            message={problem}
+          />
+          <Button type="submit" className="mt-4">
+            Sign in again
+          </Button>
+        </div>
+      </form>
+    </OverDialog>
   );
 }

@@ -4,20 +4,23 @@ import { useEffect, useRef, useState } from 'react';
 const OUT = 'velvet-signed-out';
 const IN = 'velvet-signed-in';
 
-/** Asks whether the session has ended; without an answer it has not. */
-export const isSignedOut = async (): Promise<boolean> =>
-  (await fetch('/signed-in', { cache: 'no-store' }).catch(() => null))?.status === 401;
-
 export const tellSignedOut = (): void => void window.dispatchEvent(new Event(OUT));
 export const tellSignedIn = (): void => void window.dispatchEvent(new Event(IN));
 
+/** How many bars stand ready to sign in again. */
+let offers = 0;
+export const isOfferedToSignIn = (): boolean => offers > 0;
+
+/** For the one who offers to sign in again: whether it is time. */
 export function useSignedOut(): boolean {
   const [out, setOut] = useState(false);
   useEffect(() => {
     const [ended, begun] = [() => setOut(true), () => setOut(false)];
+    offers += 1;
     window.addEventListener(OUT, ended);
     window.addEventListener(IN, begun);
     return () => {
+      offers -= 1;
       window.removeEventListener(OUT, ended);
       window.removeEventListener(IN, begun);
     };

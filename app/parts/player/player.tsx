@@ -304,8 +304,7 @@ export function Player({ routine, open, port, catalogue, screening, composed, be
                     {bodyWords(cue.body) && <span className="soft"> {bodyWords(cue.body)}.</span>}
                   </p>
                   <p className="feel">
-                    <strong>Feel</strong> {technique.feelFor.toLowerCase()} <strong>Not</strong>{' '}
-                    {technique.avoid.toLowerCase()}
+                    <strong>Feel</strong> {technique.feelFor} <strong>Not</strong> {technique.avoid}
                   </p>
                   {doneSide && cue.kind === 'change-side' && !asking && (
                     <p className="mb-0">

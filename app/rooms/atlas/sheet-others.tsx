@@ -1,6 +1,6 @@
 import { CLIENT_MEASURES, type LandmarkRow, type NodeRow, wayToTerminus } from '../../../core/atlas';
 import { doseWords, groundWords, pathWords, type Technique } from '../../../core/routine';
-import { DOER_NAMES, NEED_NAMES, PHASE_NAMES, REGION_NAMES } from '../../../core/words';
+import { DOER_NAMES, NEED_NAMES, PHASE_NAMES, REGION_NAMES, GLIDE_NAMES } from '../../../core/words';
 import { Link } from 'react-router';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { BODY_INCHES } from '../../../reference/facts/body-inches';
@@ -118,15 +118,7 @@ export function TechniqueSheet({ technique: t }: { technique: Technique }) {
             `, ${t.pressure.least === t.pressure.most ? t.pressure.least : `${t.pressure.least} to ${t.pressure.most}`} pressure`}
           {t.perDayMost !== null && `, at most ${t.perDayMost} times a day`}
         </Row>
-        <Row label="Glide">
-          {t.glide === 'dry'
-            ? 'dry'
-            : t.glide === 'either'
-              ? 'dry or with a product'
-              : t.glide === 'water-based'
-                ? 'with gel or water, no oil'
-                : 'with oil or cream'}
-        </Row>
+        <Row label="Glide">{GLIDE_NAMES[t.glide]}</Row>
         {notes.map((n) => (
           <Row key={n.label} label={n.label}>
             {n.words}

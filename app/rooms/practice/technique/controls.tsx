@@ -1,3 +1,4 @@
+import type { OwnTechnique } from '../../../../core/routine';
 import { useId, type ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
 
@@ -5,6 +6,14 @@ import { Form } from 'react-bootstrap';
 export interface Refused {
   field: string;
   message: string;
+}
+
+/** What each part of the form is given: the technique, ways to change it, and what was refused. */
+export interface Part {
+  own: OwnTechnique;
+  set: (change: Partial<OwnTechnique>) => void;
+  setWork: (change: Partial<OwnTechnique['work']>) => void;
+  refused: Refused | null;
 }
 
 interface Common {

@@ -204,11 +204,9 @@ const withPlaces = (step: Step, places: number): Step =>
 /** What hands need while they work: the way, what to feel for and to avoid, what the client is told, and on what ground. */
 function WorkWords({ technique, step }: { technique: Technique; step: Step }) {
   const { cue, clientCue, feelFor, avoid, needs, equipment, by } = technique;
-  const before = [
-    ...needs.map((n) => NEED_NAMES[n]),
-    equipment.toLowerCase(),
-    by === 'client' ? 'the client does it' : '',
-  ].filter(Boolean);
+  const before = [...needs.map((n) => NEED_NAMES[n]), equipment, by === 'client' ? 'the client does it' : ''].filter(
+    Boolean,
+  );
   return (
     <dl className="work-words">
       <dt>Where</dt>

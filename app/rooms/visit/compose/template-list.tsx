@@ -2,18 +2,7 @@ import { clock } from '../../../../core/words';
 import { useEffect, useState } from 'react';
 import { Button, Modal } from 'react-bootstrap';
 import { useFetcher } from 'react-router';
-
-interface Offered {
-  id: string;
-  name: string;
-  school: string;
-  steps: number;
-  /** Before the screening of today. */
-  of: number;
-  seconds: number;
-  leftOut: string[];
-  lowered: string[];
-}
+import type { loader } from '../../../routes/visit/templates';
 
 /** The templates of the practice to begin with, each saying what this client's screening takes out of it. */
 export function TemplateList({
@@ -25,7 +14,7 @@ export function TemplateList({
   onClose: () => void;
   onChoose: (id: string) => void;
 }) {
-  const list = useFetcher<{ templates: Offered[]; more: boolean }>();
+  const list = useFetcher<typeof loader>();
   const [text, setText] = useState('');
   const { load } = list;
   useEffect(() => {
@@ -33,7 +22,7 @@ export function TemplateList({
     return () => clearTimeout(wait);
   }, [load, visitId, text]);
   return (
-    <Modal show onHide={onClose} size="lg" scrollable aria-labelledby="templates-title">
+    <Modal show enforceFocus={false} onHide={onClose} size="lg" scrollable aria-labelledby="templates-title">
       <Modal.Header closeButton>
         <h2 id="templates-title" className="m-0">
           Start from a template

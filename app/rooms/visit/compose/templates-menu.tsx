@@ -64,7 +64,7 @@ export function TemplatesMenu({
           Kept as “{kept}”
         </span>
       )}
-      <Modal show={naming} onHide={() => setNaming(false)} aria-labelledby="keep-title">
+      <Modal show={naming} enforceFocus={false} onHide={() => setNaming(false)} aria-labelledby="keep-title">
         <keep.Form method="post">
           <Modal.Body>
             <h2 id="keep-title" className="mb-3">
