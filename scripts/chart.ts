@@ -3,9 +3,10 @@
  * of every view under app/parts/chart/terrain/ and the positions of all places under reference/derived/. The results are
  * committed, so this runs only when the bodies, their drawing rules or the tables of places change.
  */
-import { chartData } from '../core/atlas/index.ts';
+import { chartData, inchesMm } from '../core/atlas/index.ts';
 import { buildBodies, type DepthMap, drawView, traceView, type View, VIEWS } from '../core/drawing/index.ts';
 import { mkdirSync, writeFileSync } from 'node:fs';
+import { BODY_INCHES } from '../reference/facts/body-inches.ts';
 import { CHART_TABLES } from '../reference/chart-tables.ts';
 
 /** Views that are not drawn anew are still traced, coarsely, to know what they show. */
@@ -28,7 +29,7 @@ for (const view of ['left', ...VIEWS.filter((v) => v !== 'left')] as View[]) {
   console.log(`${view}: ${((Date.now() - started) / 1000).toFixed(1)} s, ${(svg.length / 1000).toFixed(0)} kB`);
 }
 
-const { places, fibres } = chartData(bodies, maps, CHART_TABLES);
+const { places, fibres } = chartData(bodies, maps, CHART_TABLES, inchesMm(BODY_INCHES, {}));
 const table = (rows: Record<string, unknown>) =>
   `{\n${Object.entries(rows)
     .map(([key, row]) => `${JSON.stringify(key)}: ${JSON.stringify(row)}`)

@@ -1,23 +1,24 @@
-import { chartData } from '../../core/atlas';
+import { chartData, inchesMm, proportionsOf, withFingers, type ClientMeasures } from '../../core/atlas';
 import {
   buildBodies,
   CAMERAS,
   type DepthMap,
   drawView,
-  type Proportions,
   traceView,
   type View,
   VIEWS,
 } from '../../core/drawing';
+import { BODY_INCHES } from '../../reference/facts/body-inches';
+import { LANDMARKS } from '../../reference/facts/landmarks';
 import { CHART_TABLES } from '../../reference/chart-tables';
 import type { FitMessage } from '../parts/chart/fitted';
 
 const say = (message: FitMessage): void => self.postMessage(message);
 
-/** Draws every view of a head of some proportions. Hands have none: they are traced for their places and not redrawn. */
-self.onmessage = ({ data }: MessageEvent<{ proportions: Partial<Proportions>; resolution: number }>) => {
+/** Draws every view of a head as it was measured. Hands have none: they are traced for their places and not redrawn. */
+self.onmessage = ({ data }: MessageEvent<{ measures: ClientMeasures; resolution: number }>) => {
   try {
-    const bodies = buildBodies(data.proportions);
+    const bodies = buildBodies(proportionsOf(withFingers(BODY_INCHES, data.measures), LANDMARKS));
     const maps: Partial<Record<View, DepthMap>> = {};
     const svg: Partial<Record<View, string>> = {};
     const order: View[] = ['left', ...VIEWS.filter((v) => v !== 'left')];
@@ -28,7 +29,7 @@ self.onmessage = ({ data }: MessageEvent<{ proportions: Partial<Proportions>; re
       if (!isHand) svg[view] = drawView(bodies, view, map);
       say({ done: i + 1, of: order.length });
     });
-    say({ head: { ...chartData(bodies, maps, CHART_TABLES), svg } });
+    say({ head: { ...chartData(bodies, maps, CHART_TABLES, inchesMm(BODY_INCHES, data.measures)), svg } });
   } catch (error) {
     say({ failed: (error as Error).message });
   }

@@ -1,35 +1,20 @@
 import type { Bodies, Vec3 } from '../drawing/index.ts';
+import type { BodyInchId } from './rows.ts';
 
 /**
- * Body-inches (cun) of the drawn head and hand, in mm. A body-inch is a share of a distance on this body and is
- * different in every region; the shares are those of WHO Standard Acupuncture Point Locations 2008 (sure). The two
- * plotting units are this atlas's own convention for places the standard gives no lateral measure for (our choice).
+ * Length of one body-inch (cun) in every region, in mm. A body-inch is a share of a distance on one body and is
+ * different in every region; the shares are those of WHO Standard Acupuncture Point Locations 2008 (sure).
  */
-export interface DrawnInches {
-  /** Hairline to glabella is 3; used both ways on face, ear, jaw and side of the neck. */
-  faceMm: number;
-  /** 1.2 face inches, about one middle-finger inch: hair-covered places off the midline. */
-  scalpSideMm: number;
-  /** Corner to corner of the hairline is 9. */
-  foreheadMm: number;
-  /** Mastoid to mastoid is 9. */
-  mastoidsMm: number;
-  /** Front to rear hairline over the crown is 12. */
-  scalpMidlineMm: number;
-  /** Across the chest between the mid-clavicular lines is 8. */
-  chestMm: number;
-  /** Elbow to wrist crease is 12. */
-  forearmMm: number;
-}
+export type InchesMm = Readonly<Record<BodyInchId, number>>;
 
 export type PlaceOf = (landmark: string) => Vec3 | null;
 
 /** A curve on the midline of the head from the front hairline over the crown to the rear one. */
 export interface MidlineArc {
-  /** From brow line to nape over the crown, in mm. */
+  /** From the front hairline to the rear one over the crown, in mm. */
   lengthMm: number;
-  /** Place at a share 0–1 of the way from the front hairline. */
-  at: (share: number) => Vec3;
+  /** Place so many mm behind the front hairline. */
+  atMm: (mm: number) => Vec3;
 }
 
 const ARC_STEPS = 28;
@@ -56,8 +41,8 @@ export function midlineArc({ head }: Bodies, placeOf: PlaceOf): MidlineArc {
   const lengthMm = walked[walked.length - 1]!;
   return {
     lengthMm,
-    at: (share) => {
-      const target = Math.min(1, Math.max(0, share)) * lengthMm;
+    atMm: (mm) => {
+      const target = Math.min(lengthMm, Math.max(0, mm));
       const i = Math.max(
         1,
         walked.findIndex((w) => w >= target),
@@ -84,17 +69,51 @@ function skinRadius(
   return r;
 }
 
+/** From the middle outwards along the skin of the forehead to x, at one height; in mm. */
+export function alongForehead({ drop }: Bodies, toX: number, y: number): number {
+  let walked = 0;
+  let before = drop.front(0, y);
+  for (let i = 1; before && i <= WALK_STEPS; i++) {
+    const next = drop.front((toX * i) / WALK_STEPS, y);
+    if (next) walked += Math.hypot(next[0] - before[0], next[1] - before[1], next[2] - before[2]);
+    before = next;
+  }
+  return walked;
+}
+const WALK_STEPS = 40;
+
+/** The place so many mm outwards along the skin of the forehead, at one height; null where the head ends before. */
+export function outAlongForehead({ drop }: Bodies, mm: number, y: number): Vec3 | null {
+  let before = drop.front(0, y);
+  for (let walked = 0, x = 0; before && x < 90; x += 0.5) {
+    const next = drop.front(x + 0.5, y);
+    if (!next) return null;
+    const step = Math.hypot(next[0] - before[0], next[1] - before[1], next[2] - before[2]);
+    if (walked + step >= mm) return drop.front(x + (0.5 * (mm - walked)) / step, y);
+    walked += step;
+    before = next;
+  }
+  return null;
+}
+
+/** What the landmarks of some bodies say of their body-inches; the rest has nothing drawn to measure. */
+export type DrawnInches = Readonly<
+  Record<'face' | 'forehead' | 'scalp' | 'mastoids' | 'nape' | 'chest' | 'forearm', number>
+>;
+
 /** @throws Error naming a landmark that is missing. */
-export function drawnInches(placeOf: PlaceOf, arc: MidlineArc): DrawnInches {
-  const faceMm = (need(placeOf, 'trichion')[1] - need(placeOf, 'glabella')[1]) / 3;
+export function drawnInches(bodies: Bodies, placeOf: PlaceOf): DrawnInches {
+  const at = (id: string) => need(placeOf, id);
+  const apart = (a: Vec3, b: Vec3) => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
+  const corner = at('forehead-corner');
   return {
-    faceMm,
-    scalpSideMm: 1.2 * faceMm,
-    foreheadMm: (2 * need(placeOf, 'forehead-corner')[0]) / 9,
-    mastoidsMm: (2 * need(placeOf, 'mastoid-tip')[0]) / 9,
-    scalpMidlineMm: arc.lengthMm / 12,
-    chestMm: (2 * need(placeOf, 'nipple')[0]) / 8,
-    forearmMm: (need(placeOf, 'wrist-crease')[1] - need(placeOf, 'cubital-crease')[1]) / 12,
+    face: apart(at('trichion'), at('glabella')) / 3,
+    forehead: (2 * alongForehead(bodies, corner[0], corner[1])) / 9,
+    scalp: midlineArc(bodies, placeOf).lengthMm / 12,
+    mastoids: (2 * at('mastoid-tip')[0]) / 9,
+    nape: apart(at('posterior-hairline'), at('c7-spinous')) / 3,
+    chest: (2 * at('nipple')[0]) / 8,
+    forearm: (at('wrist-crease')[1] - at('cubital-crease')[1]) / 12,
   };
 }
 

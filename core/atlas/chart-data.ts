@@ -16,6 +16,7 @@ import {
   type View,
   VIEWS,
 } from '../drawing/index.ts';
+import type { InchesMm } from './body-inch.ts';
 import { locateAll } from './locate.ts';
 import type { DrainagePath, LandmarkRow, MuscleRow, NodeRow, PointRow } from './rows.ts';
 
@@ -53,12 +54,14 @@ export interface ChartData {
 
 /**
  * Every place and every muscle of the tables on some bodies, as seen through the depth maps of the views.
+ * @param inches Those that the words tell.
  * @throws Error naming a row whose line misses the body or that stands twice.
  */
 export function chartData(
   bodies: Bodies,
   maps: Readonly<Partial<Record<View, DepthMap>>>,
   tables: ChartTables,
+  inches: InchesMm,
 ): ChartData {
   const places: Record<string, ChartPlace> = {};
   const put = (id: string, mm: Vec3 | null, body: BodyName, paired: boolean): void => {
@@ -75,7 +78,7 @@ export function chartData(
       };
     }
   };
-  const located = locateAll(bodies, tables.landmarks, tables.points);
+  const located = locateAll(bodies, tables.landmarks, tables.points, inches);
   for (const p of located.landmarks.values()) put(`landmark:${p.id}`, p.mm, p.body, p.paired);
   for (const p of located.points.values()) put(`point:${p.id}`, p.mm, p.body, p.paired);
   for (const n of tables.nodes) put(`node:${n.id}`, locateAnchor(bodies, n.anchor), 'head', true);

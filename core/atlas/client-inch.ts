@@ -1,5 +1,6 @@
 import type { BodyInchId, BodyInchRow } from './rows.ts';
-import { CLIENT_MEASURES, type ClientMeasures } from './client-measure.ts';
+import type { InchesMm } from './body-inch.ts';
+import { CLIENT_MEASURES, type ClientMeasureId, type ClientMeasures } from './client-measure.ts';
 
 /** A body-inch of one client in one region. */
 export interface ClientInch {
@@ -63,3 +64,17 @@ function measured(row: BodyInchRow, measures: ClientMeasures): ClientInch | null
 
 export const clientInches = (rows: readonly BodyInchRow[], measures: ClientMeasures): Record<BodyInchId, ClientInch> =>
   Object.fromEntries(rows.map((row) => [row.id, clientInch(row, rows, measures)])) as Record<BodyInchId, ClientInch>;
+
+/** The same, lengths alone: what the chart is laid off with, so that a place is drawn where it is told. */
+export const inchesMm = (rows: readonly BodyInchRow[], measures: ClientMeasures): InchesMm =>
+  Object.fromEntries(rows.map((row) => [row.id, clientInch(row, rows, measures).mm])) as Record<BodyInchId, number>;
+
+/** Measures of a client, with those distances that nobody took but the client's finger tells: the head is drawn to both. */
+export function withFingers(rows: readonly BodyInchRow[], measures: ClientMeasures): ClientMeasures {
+  const out: Partial<Record<ClientMeasureId, number>> = { ...measures };
+  for (const row of rows) {
+    const inch = clientInch(row, rows, measures);
+    if (row.measure && inch.source === 'finger') out[row.measure] = inch.mm * row.inches;
+  }
+  return out;
+}

@@ -1,4 +1,4 @@
-import { type ProportionName, type Proportions, REFERENCE_MM, type View } from '../drawing/index.ts';
+import type { View } from '../drawing/index.ts';
 
 /**
  * Tape and caliper measures of one client, all in mm, in the order in which they are taken: head from the front, from
@@ -319,29 +319,6 @@ export function refusedMeasures(measures: ClientMeasures): RefusedMeasure[] {
       fourFingers < middleFinger * 2 || fourFingers > middleFinger * 5,
       `Four fingers of ${fourFingers} mm do not fit a finger-inch of ${middleFinger} mm`,
     );
-  return out;
-}
-
-const DRIVES: readonly (readonly [ProportionName, ClientMeasureId])[] = [
-  ['upperThird', 'hairlineBrow'],
-  ['middleThird', 'browNose'],
-  ['lowerThird', 'noseChin'],
-  ['bizygomatic', 'cheekbones'],
-  ['bigonial', 'jawAngles'],
-  ['headBreadth', 'headBreadth'],
-  ['interpupillary', 'pupils'],
-  ['noseBreadth', 'noseBreadth'],
-  ['mouthWidth', 'mouthWidth'],
-];
-
-/** Scale factors of the drawn head that these measures ask for, kept within what can be drawn (0.75–1.3); unmeasured = 1. */
-export function proportionsOf(measures: ClientMeasures): Partial<Proportions> {
-  const out: Partial<Proportions> = {};
-  for (const [factor, id] of DRIVES) {
-    const value = measures[id];
-    if (value !== undefined)
-      out[factor] = Math.min(1.3, Math.max(0.75, Math.round((value / REFERENCE_MM[factor]) * 1000) / 1000));
-  }
   return out;
 }
 

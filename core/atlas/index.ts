@@ -13,14 +13,14 @@ export type {
 } from './rows.ts';
 // Every place laid off from landmarks and body-inches, in mm.
 export { locateAll } from './locate.ts';
-export { drawnInches, midlineArc } from './body-inch.ts';
+export { alongForehead, midlineArc } from './body-inch.ts';
+export { proportionsOf } from './client-head.ts';
 // Body-inches and measures of one client, and the drawing that follows.
-export { clientInches, type ClientInch } from './client-inch.ts';
+export { clientInches, inchesMm, withFingers, type ClientInch } from './client-inch.ts';
 export {
   CLIENT_MEASURE_IDS,
   CLIENT_MEASURES,
   compareMeasures,
-  proportionsOf,
   refusedMeasures,
   type ClientMeasureId,
   type ClientMeasures,

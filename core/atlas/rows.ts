@@ -195,6 +195,6 @@ export interface BodyInchRow {
   source: string;
   /** Of the share of inches, not of the millimetres. */
   mark: Mark;
-  /** Millimetres of one inch on the average adult and their SD: from memory, to be verified. */
+  /** Millimetres of one inch on the reference head that is drawn, and the SD of adults: from memory, to be verified. */
   adult: { mm: number; sdMm: number };
 }

@@ -43,6 +43,9 @@ function remembering({ palm, back }: HandDropper): HandDropper {
   return { palm: keep(palm), back: keep(back) };
 }
 
+/** About where what is laid on from above comes to lie, where that is the trunk. */
+export const SHOULDER_Y = -190;
+
 /** World position of an anchor, in mm of its body; null when its line misses the body. */
 export function locateAnchor({ head, drop, hand }: Bodies, anchor: Anchor): Vec3 | null {
   switch (anchor.from) {
@@ -62,6 +65,6 @@ export function locateAnchor({ head, drop, hand }: Bodies, anchor: Anchor): Vec3
     case 'side':
       return drop.side(zone(0, anchor.y)[1], anchor.z);
     case 'above':
-      return drop.above(anchor.x, anchor.z);
+      return drop.above(zone(anchor.x, SHOULDER_Y)[0], anchor.z);
   }
 }

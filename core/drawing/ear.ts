@@ -1,4 +1,4 @@
-import type { Frame } from './proportions.ts';
+import { EAR_LENGTH, type Frame } from './proportions.ts';
 import { cross, normalise, type Vec3 } from './vector.ts';
 
 /** The ear's own frame: u runs up the auricle, v backwards and outwards, n away from the head. */
@@ -18,7 +18,8 @@ export function earFrame(fr: Frame): EarFrame {
   if (v[2] > 0) v = [-v[0], -v[1], -v[2]];
   return {
     axes: [u, v, n],
-    at: (U, V, N = 0) => [0, 1, 2].map((i) => origin[i]! + u[i]! * U + v[i]! * V + n[i]! * N) as unknown as Vec3,
+    at: (U, V, N = 0) =>
+      [0, 1, 2].map((i) => origin[i]! + (u[i]! * U + v[i]! * V) * EAR_LENGTH + n[i]! * N) as unknown as Vec3,
   };
 }
 

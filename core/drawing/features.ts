@@ -175,9 +175,9 @@ export function featureCurves({ frame: fr, ear }: Head, drop: Dropper): FeatureC
       around([
         [118, -14],
         [128, -34],
-        [150, -52],
-        [168, -60],
-        [180, -62],
+        [150, -50.3],
+        [168, -58],
+        [180, -60],
       ]),
       14,
     ), // nape hairline

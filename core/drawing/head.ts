@@ -114,26 +114,26 @@ function skullAndJaw({ body, frame: fr, at }: Build): void {
   );
 }
 
-/** Thorax, shoulders and the muscles of the neck. The trunk is never scaled. */
+/** Thorax, shoulders and the muscles of the neck. The trunk grows in breadth alone. */
 function trunk({ body, frame: fr, zone, at }: Build): void {
-  body.add(30, ellipsoid([0, -300, -36], [205, 124, 66])); // thorax
-  body.add(40, ellipsoid([0, -410, -40], [190, 185, 62])); // its lower part, out of every picture
+  const w = fr.proportions.chestBreadth;
+  body.add(30, ellipsoid([0, -300, -36], [205 * w, 124, 66])); // thorax
+  body.add(40, ellipsoid([0, -410, -40], [190 * w, 185, 62])); // its lower part, out of every picture
   body.add(
     36,
-    tube([...zone('neck', [20, -110, -62, 18]), [58, -158, -60, 20], [108, -182, -54, 21], [185, -214, -46, 20]]),
+    tube([
+      ...zone('neck', [20, -110, -62, 18]),
+      ...zone('trunk', [58, -158, -60, 20], [108, -182, -54, 21], [185, -214, -46, 20]),
+    ]),
   ); // trapezius
-  body.add(40, ellipsoid([0, -236, -68], [150, 76, 40])); // upper back
-  body.add(46, ellipsoid([178, -258, -40], [50, 56, 46])); // shoulder
-  body.add(30, tube([...zone('neck', [12, -40, -60, 17], [15, -100, -57, 19]), [32, -150, -64, 20]])); // nuchal column
+  body.add(40, ellipsoid([0, -236, -68], [150 * w, 76, 40])); // upper back
+  body.add(46, ellipsoid([178 * w, -258, -40], [50, 56, 46])); // shoulder
+  body.add(30, tube([...zone('neck', [12, -40, -60, 17], [15, -100, -57, 19]), ...zone('trunk', [32, -150, -64, 20])])); // nuchal column
   body.add(
     18,
-    tube([
-      [13, -193, 5, 8],
-      [42, -188, 10, 6],
-      [78, -183, 2, 5.2],
-      [112, -184, -13, 5],
-      [150, -194, -32, 3],
-    ]),
+    tube(
+      zone('trunk', [13, -193, 5, 8], [42, -188, 10, 6], [78, -183, 2, 5.2], [112, -184, -13, 5], [150, -194, -32, 3]),
+    ),
   ); // clavicle
   body.add(
     11,
@@ -149,7 +149,7 @@ function trunk({ body, frame: fr, zone, at }: Build): void {
     ),
   ); // sternomastoid, sternal head
   body.add(14, tube(zone('neck', [38, -80, -12, 4], [41, -112, -4, 6.5], [41, -142, 2, 6.5], [37, -187, 5, 4.5]))); // clavicular head
-  body.bump(8, [86, -262, 22], [66, 52, 70]); // pectoral
+  body.bump(8, at('trunk', [86, -262, 22]), [66 * w, 52, 70]); // pectoral
   body.cut(24, ellipsoid([0, -182, 31], [11, 10, 11])); // suprasternal notch
   body.add(18, ellipsoid(at('mid', [0, -76, 46]), [23 * fr.faceWidth(-76), 17, 24])); // floor of the mouth
   body.add(12, ellipsoid(at('mid', [0, -126, 22]), [9, 15, 9])); // larynx

@@ -1,5 +1,5 @@
 import type { MuscleFan } from './anchors.ts';
-import type { Bodies } from './bodies.ts';
+import { type Bodies, SHOULDER_Y } from './bodies.ts';
 import { curvePath, simplify } from './path.ts';
 import { isSeen } from './places.ts';
 import { piecesWhere } from './relief.ts';
@@ -37,7 +37,7 @@ export function fibreLines(fan: MuscleFan, { head, drop }: Bodies): Fibre[] {
   }
   const onSkin = (a: number, b: number): Vec3 | null => {
     if (fan.from === 'side') return drop.side(zone(0, a)[1], b);
-    if (fan.from === 'above') return drop.above(a, b);
+    if (fan.from === 'above') return drop.above(zone(a, SHOULDER_Y)[0], b);
     return drop[fan.from](...zone(a, b));
   };
   const origin = catmullRom(fan.origin, 8);

@@ -1,34 +1,55 @@
 import { monotoneTable, type Vec3 } from './vector.ts';
 
 /**
- * Scale factors of the head, 1 = reference. The reference lengths in mm are a drawing of one average adult
- * head, built from remembered anthropometric means (from memory, to be verified), not measured data.
+ * Lengths of the reference head in mm, as they are measured on it: means of adults, both sexes together (Farkas 1994,
+ * ANSUR 1988; from memory, to be verified; `tests/published` holds the drawn head against them).
  */
 export const REFERENCE_MM = {
   headHeight: 128, // vertex above the tragion line
-  headBreadth: 154.2, // euryon to euryon
-  upperThird: 46, // trichion to glabella
-  middleThird: 66.5, // glabella to subnasale
-  lowerThird: 63.5, // subnasale to menton
-  bizygomatic: 142.2, // zygion to zygion
-  bigonial: 100.4, // gonion to gonion
-  interpupillary: 62.4, // pupil to pupil
-  noseBreadth: 34, // alare to alare
-  mouthWidth: 50, // cheilion to cheilion
+  headBreadth: 148, // euryon to euryon
+  upperThird: 54.8, // trichion to glabella
+  middleThird: 67, // glabella to subnasale
+  lowerThird: 67.1, // subnasale to menton
+  bizygomatic: 134.8, // zygion to zygion
+  bigonial: 100.1, // gonion to gonion
+  interpupillary: 63, // pupil to pupil
+  noseBreadth: 33.7, // alare to alare
+  mouthWidth: 52, // cheilion to cheilion
   neckBreadth: 97.4, // neck at y -100, muscles included
+  chestBreadth: 180, // between the mid-clavicular lines
 } as const;
+
+/** What brings the head that the shapes are written for to those lengths. */
+const FROM_MODEL: Readonly<Record<ProportionName, number>> = {
+  headHeight: 1,
+  headBreadth: 0.957,
+  upperThird: 1.132,
+  middleThird: 1,
+  lowerThird: 1.08,
+  bizygomatic: 0.936,
+  bigonial: 0.975,
+  interpupillary: 1.01,
+  noseBreadth: 0.99,
+  mouthWidth: 1.04,
+  neckBreadth: 1,
+  chestBreadth: 1,
+};
+/** The eye and the ear follow no proportion: their own length against the modelled one, and how high the lips sit. */
+const EYE_LENGTH = 0.955;
+export const EAR_LENGTH = 0.957;
+const LIPS_HIGHER_MM = 1.2;
 
 export type ProportionName = keyof typeof REFERENCE_MM;
 export type Proportions = Record<ProportionName, number>;
 
-export type ZoneName = 'none' | 'mid' | 'face' | 'skull' | 'eye' | 'brow' | 'nose' | 'bridge' | 'mouth' | 'neck';
+export type ZoneName = 'trunk' | 'mid' | 'face' | 'skull' | 'eye' | 'brow' | 'nose' | 'bridge' | 'mouth' | 'neck';
 
-/** How control points written in reference mm move when proportions change; all factors 1 is the identity. */
+/** How control points, written in mm of the modelled head, move for a head of some proportions. */
 export interface Frame {
   proportions: Proportions;
-  /** Reference height to height on this head. */
+  /** Height on the modelled head to height on this one. */
   height: (y: number) => number;
-  /** Half-width factor of the face at a reference height. */
+  /** Half-width factor of the face at a height of the modelled head. */
   faceWidth: (y: number) => number;
   neckWidth: (y: number) => number;
   zone: Record<ZoneName, (x: number, y: number) => readonly [number, number]>;
@@ -38,12 +59,12 @@ export interface Frame {
 
 /** @throws RangeError naming an unknown factor or one outside 0.75–1.3. */
 export function frame(input: Partial<Proportions> = {}): Frame {
-  const P = Object.fromEntries(Object.keys(REFERENCE_MM).map((k) => [k, 1])) as Proportions;
+  const P: Proportions = { ...FROM_MODEL };
   for (const [name, factor] of Object.entries(input) as [ProportionName, number][]) {
     if (!(name in P)) throw new RangeError(`unknown proportion "${name}"; known: ${Object.keys(P).join(', ')}`);
     if (!(factor >= 0.75 && factor <= 1.3))
       throw new RangeError(`proportion ${name} must be between 0.75 and 1.3, got ${factor}`);
-    P[name] = factor;
+    P[name] *= factor;
   }
   // The tragion line (0) and the root of the neck (-150) stay; the thirds hang off the tragion line.
   const glabella = 32 * P.middleThird;
@@ -72,10 +93,11 @@ export function frame(input: Partial<Proportions> = {}): Frame {
     [1, 1 + (P.neckBreadth - 1) * 0.5, P.neckBreadth, P.neckBreadth, 1 + (P.neckBreadth - 1) * 0.4, 1],
     [-200, -165, -140, -55, -20, 0],
   );
-  const eyeShift = 31.2 * (P.interpupillary - 1);
+  const pupil = 31.2 * P.interpupillary;
+  const eyeShift = pupil - 31.2;
   const eyeLift = height(11) - 11;
   const browLift = height(31) - 31;
-  const mouthLift = height(-55.6) + 55.6;
+  const mouthLift = height(-55.6) + 55.6 + LIPS_HIGHER_MM;
   const tip = 1 + (P.noseBreadth - 1) * 0.5;
   return {
     proportions: P,
@@ -84,11 +106,11 @@ export function frame(input: Partial<Proportions> = {}): Frame {
     neckWidth,
     earShift: 66 * (0.7 * P.bizygomatic + 0.3 * P.headBreadth - 1),
     zone: {
-      none: (x, y) => [x, y],
+      trunk: (x, y) => [x * P.chestBreadth, y],
       mid: (x, y) => [x, height(y)],
       face: (x, y) => [x * faceWidth(y), height(y)],
       skull: (x, y) => [x * P.headBreadth, height(y)],
-      eye: (x, y) => [x + Math.sign(x) * eyeShift, y + eyeLift], // eyes move, they do not stretch
+      eye: (x, y) => [Math.sign(x) * (pupil + (Math.abs(x) - 31.2) * EYE_LENGTH), y + eyeLift], // eyes move, they do not stretch
       brow: (x, y) => [x * (1 + eyeShift / 36), y + browLift],
       nose: (x, y) => [x * P.noseBreadth, height(y)],
       bridge: (x, y) => [x * tip, height(y)],

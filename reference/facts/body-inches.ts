@@ -4,7 +4,8 @@ const WHO = 'WHO Standard Acupuncture Point Locations in the Western Pacific Reg
 
 /**
  * Proportional measure: how many body-inches a distance counts. Different in every region; one number for the whole
- * head would misplace points by centimetres. Millimetres of the average adult are from memory, to be verified.
+ * head would misplace points by centimetres. Millimetres are those of the reference head that
+ * the chart draws, whose lengths are means of adults (from memory, to be verified).
  */
 export const BODY_INCHES: readonly BodyInchRow[] = [
   {
@@ -16,7 +17,7 @@ export const BODY_INCHES: readonly BodyInchRow[] = [
     use: 'Face, ear, jaw and side of the neck.',
     source: WHO,
     mark: 'sure',
-    adult: { mm: 18, sdMm: 2.2 },
+    adult: { mm: 18.3, sdMm: 2.2 },
   },
   {
     id: 'forehead',
@@ -27,7 +28,7 @@ export const BODY_INCHES: readonly BodyInchRow[] = [
     use: 'Sideways inside the front hairline.',
     source: WHO,
     mark: 'sure',
-    adult: { mm: 17.5, sdMm: 1.5 },
+    adult: { mm: 17.9, sdMm: 1.5 },
   },
   {
     id: 'scalp',
@@ -38,7 +39,7 @@ export const BODY_INCHES: readonly BodyInchRow[] = [
     use: 'Along the midline of the scalp, and upward at the back of the head.',
     source: WHO,
     mark: 'sure',
-    adult: { mm: 28.8, sdMm: 1.5 },
+    adult: { mm: 28.6, sdMm: 1.5 },
   },
   {
     id: 'mastoids',
@@ -49,7 +50,7 @@ export const BODY_INCHES: readonly BodyInchRow[] = [
     use: 'Sideways at the back of the head and the nape.',
     source: WHO,
     mark: 'sure',
-    adult: { mm: 14.2, sdMm: 1 },
+    adult: { mm: 13.2, sdMm: 1 },
   },
   {
     id: 'nape',
@@ -60,7 +61,7 @@ export const BODY_INCHES: readonly BodyInchRow[] = [
     use: 'Down the nape below the hairline.',
     source: 'GB/T 12346 and textbooks',
     mark: 'from-memory',
-    adult: { mm: 17.3, sdMm: 3 },
+    adult: { mm: 18.6, sdMm: 3 },
   },
   {
     id: 'chest',
@@ -71,7 +72,7 @@ export const BODY_INCHES: readonly BodyInchRow[] = [
     use: 'Chest and collarbone; the mid-clavicular line is at 4.',
     source: WHO,
     mark: 'sure',
-    adult: { mm: 24.3, sdMm: 2 },
+    adult: { mm: 22.5, sdMm: 2 },
   },
   {
     id: 'forearm',

@@ -157,7 +157,7 @@ const MIDLINE = [
   ),
   mid(
     'posterior-hairline',
-    back('mid', 0, -62),
+    back('mid', 0, -60),
     'posterior hairline',
     '',
     'Middle of the hairline at the nape.',
@@ -173,7 +173,7 @@ const MIDLINE = [
   ),
   mid(
     'c7-spinous',
-    back('none', 0, -118),
+    back('trunk', 0, -118),
     'spinous process of C7, cervicale',
     '',
     'Most prominent knob at the base of the neck.',
@@ -205,7 +205,7 @@ const MIDLINE = [
   ),
   mid(
     'suprasternal-notch',
-    front('none', 0, -187),
+    front('trunk', 0, -187),
     'suprasternal notch',
     'sst',
     'Hollow at the top of the breastbone.',
@@ -280,7 +280,7 @@ const FACE = [
   ),
   pair(
     'infraorbital-foramen',
-    front('face', 28.5, -13),
+    front('face', 31, -13),
     'infraorbital foramen',
     '',
     'Nerve exit 6–10 mm below the lower rim.',
@@ -360,7 +360,7 @@ const FACE = [
   ),
   pair(
     'forehead-corner',
-    front('mid', 60, 70),
+    front('skull', 62.5, 70),
     'corner of the front hairline',
     '',
     'Where the hairline turns down to the temple.',
@@ -426,7 +426,7 @@ const FACE = [
   ),
   pair(
     'zygomatic-lower-border',
-    front('face', 46, -23),
+    front('face', 48.6, -23),
     'lower border of the cheekbone',
     '',
     'Below the outer eye corner.',
@@ -458,7 +458,7 @@ const FACE = [
   ),
   pair(
     'clavicle-sternal',
-    front('none', 14, -187),
+    front('trunk', 14, -187),
     'inner end of the collarbone',
     '',
     'Upper edge of the bone’s inner end.',
@@ -466,7 +466,7 @@ const FACE = [
   ),
   pair(
     'mid-clavicle',
-    front('none', 84, -184),
+    front('trunk', 90, -184),
     'middle of the collarbone',
     '',
     'Half way along the bone.',
@@ -474,7 +474,7 @@ const FACE = [
   ),
   pair(
     'nipple',
-    front('none', 84, -330),
+    front('trunk', 90, -330),
     'nipple, mid-clavicular line',
     '',
     'Fourth rib gap on the line down from mid-collarbone.',
@@ -509,7 +509,7 @@ const SIDE = [
   ),
   pair(
     'condyle',
-    side('none', -4, 12),
+    side('trunk', -4, 12),
     'condylion',
     'cdl',
     'Outer pole of the jaw’s head.',
@@ -517,7 +517,7 @@ const SIDE = [
   ),
   pair(
     'tragion',
-    side('none', 0, 1),
+    side('trunk', 0, 1),
     'tragion',
     't',
     'Notch above the tragus.',
@@ -525,7 +525,7 @@ const SIDE = [
   ),
   pair(
     'supratragic-hollow',
-    side('none', 4, 6),
+    side('trunk', 4, 6),
     'hollow before the notch above the tragus',
     '',
     'Upper of three hollows in front of the ear.',
@@ -533,7 +533,7 @@ const SIDE = [
   ),
   pair(
     'tragus-hollow',
-    side('none', -5, 5.4),
+    side('trunk', -5, 5.4),
     'hollow before the middle of the tragus',
     '',
     'Middle of three hollows in front of the ear.',
@@ -541,7 +541,7 @@ const SIDE = [
   ),
   pair(
     'intertragic-hollow',
-    side('none', -14, 5),
+    side('trunk', -14, 5),
     'hollow before the notch below the tragus',
     '',
     'Lowest of three hollows in front of the ear.',
@@ -549,7 +549,7 @@ const SIDE = [
   ),
   pair(
     'otobasion-superius',
-    side('none', 24, -4),
+    side('trunk', 24, -4),
     'otobasion superius',
     'obs',
     'Upper root of the ear.',
@@ -557,7 +557,7 @@ const SIDE = [
   ),
   pair(
     'otobasion-inferius',
-    side('none', -27, -2),
+    side('trunk', -27, -2),
     'otobasion inferius',
     'obi',
     'Lower root of the ear.',
@@ -565,7 +565,7 @@ const SIDE = [
   ),
   pair(
     'preaurale',
-    side('none', 10, -2),
+    side('trunk', 10, -2),
     'preaurale',
     'pra',
     'Foremost point of the ear.',
@@ -640,7 +640,7 @@ const SIDE = [
   ),
   pair(
     'acromion',
-    above('none', 182, -46),
+    above('trunk', 182, -46),
     'acromion',
     'a',
     'Outer edge of the shoulder tip.',
@@ -648,7 +648,7 @@ const SIDE = [
   ),
   pair(
     'shoulder-midpoint',
-    above('none', 91, -66),
+    above('trunk', 91, -66),
     'middle from C7 to the shoulder tip',
     '',
     'On the crest of the trapezius.',

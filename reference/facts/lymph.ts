@@ -134,7 +134,7 @@ export const LYMPH_NODES: readonly NodeRow[] = [
     where: 'In the hollow above the collarbone.',
     note: 'Last group before the veins. A lump here needs a doctor.',
     cautions: ['unexplained-lump', 'lymphoedema', 'pleura'],
-    anchor: front('none', 54, -172),
+    anchor: front('trunk', 54, -172),
   },
   {
     id: 'terminus',
@@ -144,7 +144,7 @@ export const LYMPH_NODES: readonly NodeRow[] = [
     where: 'Where the great veins meet behind the collarbone’s inner end.',
     note: 'End of the graph.',
     cautions: ['pleura', 'carotid'],
-    anchor: front('none', 22, -181),
+    anchor: front('trunk', 22, -181),
   },
   {
     id: 'axillary',
@@ -154,7 +154,7 @@ export const LYMPH_NODES: readonly NodeRow[] = [
     where: 'In the armpit.',
     note: 'Upper chest, shoulder and arm.',
     cautions: ['lymphoedema', 'unexplained-lump'],
-    anchor: front('none', 152, -252),
+    anchor: front('trunk', 152, -252),
   },
 ];
 
@@ -510,7 +510,7 @@ export const DRAINAGE_PATHS: readonly DrainagePath[] = [
     note: '',
     cautions: [],
     mark: 'sure',
-    start: above('none', 91, -64),
+    start: above('trunk', 91, -64),
   },
   {
     id: 'shoulder.2',
@@ -521,7 +521,7 @@ export const DRAINAGE_PATHS: readonly DrainagePath[] = [
     note: '',
     cautions: ['lymphoedema'],
     mark: 'sure',
-    start: above('none', 165, -46),
+    start: above('trunk', 165, -46),
   },
   {
     id: 'chest.1',
@@ -532,7 +532,7 @@ export const DRAINAGE_PATHS: readonly DrainagePath[] = [
     note: '',
     cautions: ['lymphoedema', 'implanted-electronics'],
     mark: 'sure',
-    start: front('none', 72, -208.5),
+    start: front('trunk', 72, -208.5),
   },
   {
     id: 'chest.2',
@@ -543,6 +543,6 @@ export const DRAINAGE_PATHS: readonly DrainagePath[] = [
     note: 'A minor way.',
     cautions: ['lymphoedema'],
     mark: 'from-memory',
-    start: front('none', 63, -189),
+    start: front('trunk', 63, -189),
   },
 ];

@@ -1,4 +1,4 @@
-import { locateAll } from '../../core/atlas/index.ts';
+import { inchesMm, locateAll } from '../../core/atlas/index.ts';
 import { buildBodies, type Vec3 } from '../../core/drawing/index.ts';
 import { describe, expect, test } from 'vitest';
 import { BODY_INCHES } from '../../reference/facts/body-inches.ts';
@@ -29,40 +29,43 @@ describe('the table of body-inches', () => {
   });
 });
 
-const { landmarks } = locateAll(buildBodies(), LANDMARKS, POINTS);
+const { landmarks } = locateAll(buildBodies(), LANDMARKS, POINTS, inchesMm(BODY_INCHES, {}));
 const at = (id: string): Vec3 => landmarks.get(id)!.mm;
 const apart = (a: string, b: string) => Math.hypot(at(a)[0] - at(b)[0], at(a)[1] - at(b)[1], at(a)[2] - at(b)[2]);
 const across = (id: string) => 2 * at(id)[0];
 
 /**
- * The drawn adult against published means, in mm: from the smaller sex's mean − 2.5 SD to the larger one's + 2.5 SD.
- * Figures from memory, to be verified: Farkas 1994 and 2005 (North American sample), ANSUR 1988, Rüfer 2005.
+ * The drawn adult against published means, in mm: between the means of the sexes, widened by two standard errors of
+ * each (SE = SD / √n). Figures from memory, to be verified: Farkas 1994 (North American sample, 200 women and 109 men),
+ * ANSUR 1988 (2208 women and 1774 men), the breadths and lengths of the whole head and hand.
  */
+const FARKAS = [200, 109] as const;
+const ANSUR = [2208, 1774] as const;
 describe('the drawn head against published anthropometry (from memory)', () => {
   test.each([
-    ['trichion–glabella', apart('trichion', 'glabella'), 52.7, 57, 7],
-    ['glabella–subnasale', apart('glabella', 'subnasale'), 63.1, 67.2, 4.8],
-    ['subnasale–gnathion', apart('subnasale', 'gnathion'), 64.3, 72.6, 4.5],
-    ['trichion–gnathion', apart('trichion', 'gnathion'), 173, 187, 9],
-    ['nasion–gnathion', apart('nasion', 'gnathion'), 111.4, 124.7, 5.7],
-    ['nasion–subnasale', apart('nasion', 'subnasale'), 50.6, 54.8, 3.3],
-    ['nose breadth', across('alare'), 31.4, 34.9, 2.1],
-    ['bizygomatic breadth', across('zygion'), 130, 137.1, 5],
-    ['bigonial breadth', across('gonion'), 91.1, 105.6, 6.7],
-    ['intercanthal', across('endocanthion'), 31.8, 33.3, 2.7],
-    ['biocular', across('exocanthion'), 87.8, 91.2, 3.2],
-    ['interpupillary', across('pupil'), 62.3, 64.7, 3.7],
-    ['mouth width', across('cheilion'), 50.2, 54.5, 3.5],
-    ['upper lip height', apart('subnasale', 'stomion'), 20.1, 22.3, 2.2],
-    ['ear length', apart('ear-apex', 'subaurale'), 59, 62.4, 3.7],
-    ['head length', at('glabella')[2] - at('opisthocranion')[2], 187, 197, 7],
-    ['head breadth', across('eurion'), 144, 151, 6],
-    ['vertex–gnathion', at('vertex')[1] - at('gnathion')[1], 214, 230, 9],
-    ['bitragion breadth', across('tragion'), 133, 145, 6],
-    ['hand length', at('middle-fingertip')[1] - at('wrist-crease')[1], 180, 194, 10],
-  ] as const)('%s', (_name, mm, smaller, larger, sd) => {
-    expect(mm).toBeGreaterThan(smaller - 2.5 * sd);
-    expect(mm).toBeLessThan(larger + 2.5 * sd);
+    ['trichion–glabella', apart('trichion', 'glabella'), 52.7, 57, 7, FARKAS],
+    ['glabella–subnasale', apart('glabella', 'subnasale'), 63.1, 67.2, 4.8, FARKAS],
+    ['subnasale–gnathion', apart('subnasale', 'gnathion'), 64.3, 72.6, 4.5, FARKAS],
+    ['trichion–gnathion', apart('trichion', 'gnathion'), 173, 187, 9, FARKAS],
+    ['nasion–gnathion', apart('nasion', 'gnathion'), 111.4, 124.7, 5.7, FARKAS],
+    ['nasion–subnasale', apart('nasion', 'subnasale'), 50.6, 54.8, 3.3, FARKAS],
+    ['nose breadth', across('alare'), 31.4, 34.9, 2.1, FARKAS],
+    ['bizygomatic breadth', across('zygion'), 130, 137.1, 5, FARKAS],
+    ['bigonial breadth', across('gonion'), 91.1, 105.6, 6.7, FARKAS],
+    ['intercanthal', across('endocanthion'), 31.8, 33.3, 2.7, FARKAS],
+    ['biocular', across('exocanthion'), 87.8, 91.2, 3.2, FARKAS],
+    ['interpupillary', across('pupil'), 62.3, 64.7, 3.7, ANSUR],
+    ['mouth width', across('cheilion'), 50.2, 54.5, 3.5, FARKAS],
+    ['upper lip height', apart('subnasale', 'stomion'), 20.1, 22.3, 2.2, FARKAS],
+    ['ear length', apart('ear-apex', 'subaurale'), 59, 62.4, 3.7, FARKAS],
+    ['head length', at('glabella')[2] - at('opisthocranion')[2], 187, 197, 7, ANSUR],
+    ['head breadth', across('eurion'), 144, 151, 6, ANSUR],
+    ['vertex–gnathion', at('vertex')[1] - at('gnathion')[1], 214, 230, 9, ANSUR],
+    ['bitragion breadth', across('tragion'), 133, 145, 6, ANSUR],
+    ['hand length', at('middle-fingertip')[1] - at('wrist-crease')[1], 180, 194, 10, ANSUR],
+  ] as const)('%s', (_name, mm, smaller, larger, sd, [women, men]) => {
+    expect(mm).toBeGreaterThan(smaller - (2 * sd) / Math.sqrt(women));
+    expect(mm).toBeLessThan(larger + (2 * sd) / Math.sqrt(men));
   });
   test('the ear–eye plane is level: tragion and orbitale within 4 mm', () =>
     expect(Math.abs(at('tragion')[1] - at('orbitale')[1])).toBeLessThan(4));

@@ -1,6 +1,7 @@
-import { drawnInches, locateAll, midlineArc } from '../../core/atlas/index.ts';
+import { alongForehead, inchesMm, locateAll, midlineArc, proportionsOf } from '../../core/atlas/index.ts';
 import { buildBodies, type Vec3 } from '../../core/drawing/index.ts';
 import { describe, expect, test } from 'vitest';
+import { BODY_INCHES } from '../../reference/facts/body-inches.ts';
 import { LANDMARKS } from '../../reference/facts/landmarks.ts';
 import { POINTS } from '../../reference/facts/points/index.ts';
 
@@ -10,10 +11,13 @@ import { POINTS } from '../../reference/facts/points/index.ts';
  * medial/lateral. Extra points outside the 361 follow textbooks. Positions are those computed on the drawn adult.
  */
 const bodies = buildBodies();
-const located = locateAll(bodies, LANDMARKS, POINTS);
+const located = locateAll(bodies, LANDMARKS, POINTS, inchesMm(BODY_INCHES, {}));
 const p = (code: string): Vec3 => located.points.get(code)!.mm;
 const l = (id: string): Vec3 => located.landmarks.get(id)!.mm;
-const { inches } = located;
+/** From the midline along the skin at the height of a place, in mm. */
+const along = (at: Vec3) => alongForehead(bodies, at[0], at[1]);
+/** What the words tell an unmeasured client. */
+const inch = inchesMm(BODY_INCHES, {});
 const X = 0;
 const Y = 1;
 const Z = 2;
@@ -23,31 +27,31 @@ const within = (a: number, b: number, tolerance: number) =>
 describe('distances the standard gives in body-inches', () => {
   const up = (code: string, landmark: string) => p(code)[Y] - l(landmark)[Y];
   const out = (code: string, landmark: string) => p(code)[X] - l(landmark)[X];
-  test('GB14: 1 above the middle of the brow', () => within(up('GB14', 'brow-mid'), 1 * inches.faceMm, 0.2));
-  test('GB1: 0.5 lateral to the outer canthus', () => within(out('GB1', 'exocanthion'), 0.5 * inches.faceMm, 0.2));
-  test('ST4: 0.4 lateral to the mouth corner', () => within(out('ST4', 'cheilion'), 0.4 * inches.faceMm, 0.2));
-  test('BL10: 1.3 lateral to the midline', () => within(p('BL10')[X], 1.3 * inches.mastoidsMm, 0.2));
-  test('BL9: 1.3 lateral to the midline', () => within(p('BL9')[X], 1.3 * inches.mastoidsMm, 0.2));
+  test('GB14: 1 above the middle of the brow', () => within(up('GB14', 'brow-mid'), 1 * inch.face, 0.2));
+  test('GB1: 0.5 lateral to the outer canthus', () => within(out('GB1', 'exocanthion'), 0.5 * inch.face, 0.2));
+  test('ST4: 0.4 lateral to the mouth corner', () => within(out('ST4', 'cheilion'), 0.4 * inch.face, 0.2));
+  test('BL10: 1.3 lateral to the midline', () => within(p('BL10')[X], 1.3 * inch.mastoids, 0.2));
+  test('BL9: 1.3 lateral to the midline', () => within(p('BL9')[X], 1.3 * inch.mastoids, 0.2));
   test('ST12, ST13: 4 lateral to the midline', () => {
-    within(p('ST12')[X], 4 * inches.chestMm, 0.2);
-    within(p('ST13')[X], 4 * inches.chestMm, 0.2);
+    within(p('ST12')[X], 4 * inch.chest, 0.2);
+    within(p('ST13')[X], 4 * inch.chest, 0.2);
   });
   test('ST8: 4.5 lateral to the midline, 0.5 inside the hairline corner', () => {
-    within(p('ST8')[X], 4.5 * inches.foreheadMm, 0.2);
+    within(along(l('forehead-corner')), 4.5 * inch.forehead, 1);
     expect(up('ST8', 'forehead-corner')).toBeGreaterThan(0);
   });
   test('BL4: 1.5 lateral, a third of the way from GV24 to ST8', () => {
-    within(p('BL4')[X], 1.5 * inches.foreheadMm, 0.2);
-    within(p('BL4')[X] * 3, p('ST8')[X], 1);
+    within(along(p('BL4')), 1.5 * inch.forehead, 0.2);
+    within(along(p('BL4')) * 3, along(l('forehead-corner')), 1);
   });
-  test('GB15: midway between GV24 and ST8', () => within(p('GB15')[X] * 2, p('ST8')[X], 4));
+  test('GB15: midway between GV24 and ST8', () => within(along(p('GB15')) * 2, along(p('ST8')), 6));
   test.each([
     ['GV24', 0.5],
     ['GV23', 1],
     ['GV20', 5],
   ] as const)('%s: %s behind the front hairline along the midline', (code, count) => {
     const arc = midlineArc(bodies, (id) => located.landmarks.get(id)?.mm ?? null);
-    const at = arc.at(count / 12);
+    const at = arc.atMm(count * inch.scalp);
     for (const i of [X, Y, Z]) within(p(code)[i]!, at[i]!, 0.01);
   });
   test.each([
@@ -55,30 +59,28 @@ describe('distances the standard gives in body-inches', () => {
     ['GV16', 1],
   ] as const)('%s: %s above the rear hairline', (code, count) => {
     const from = l('posterior-hairline');
-    within(Math.hypot(p(code)[Y] - from[Y], p(code)[Z] - from[Z]), count * inches.scalpMidlineMm, 1);
+    within(Math.hypot(p(code)[Y] - from[Y], p(code)[Z] - from[Z]), count * inch.scalp, 1);
   });
-  test('GV20 lies 7 above the rear hairline as well', () =>
-    within(inches.scalpMidlineMm * 12, inches.scalpMidlineMm * (5 + 7), 1e-9));
+  test('GV20 lies 7 above the rear hairline as well', () => within(inch.scalp * 12, inch.scalp * (5 + 7), 1e-9));
   test('BL7: 4 behind the front hairline, 1.5 lateral', () => {
     expect(p('BL7')[Z]).toBeLessThan(p('GV23')[Z]);
     expect(p('BL7')[Z]).toBeGreaterThan(p('GV20')[Z]);
-    within(p('BL7')[X], 1.5 * inches.scalpSideMm, 0.2);
+    within(p('BL7')[X], 1.5 * inch['middle-finger'], 0.2);
   });
   test('GB8: 1.5 above the ear tip', () => {
-    expect(p('GB8')[Y] - l('ear-apex')[Y]).toBeGreaterThan(1 * inches.scalpSideMm);
+    expect(p('GB8')[Y] - l('ear-apex')[Y]).toBeGreaterThan(1 * inch['middle-finger']);
     within(p('GB8')[Z], l('temporal-hairline-ear')[Z], 0.5);
   });
-  test('PC6: 2 above the wrist crease', () => within(l('wrist-crease')[Y] - p('PC6')[Y], 2 * inches.forearmMm, 0.2));
-  test('LU7: 1.5 above the wrist crease', () =>
-    within(l('wrist-crease')[Y] - p('LU7')[Y], 1.5 * inches.forearmMm, 0.2));
+  test('PC6: 2 above the wrist crease', () => within(l('wrist-crease')[Y] - p('PC6')[Y], 2 * inch.forearm, 0.2));
+  test('LU7: 1.5 above the wrist crease', () => within(l('wrist-crease')[Y] - p('LU7')[Y], 1.5 * inch.forearm, 0.2));
   test('HT7 lies on the wrist crease', () => within(p('HT7')[Y], l('wrist-crease')[Y], 0.5));
   test('EX-HN1: four points 1 from GV20, before, behind and to the sides', () => {
-    within(p('EX-HN1.front')[Z] - p('GV20')[Z], inches.scalpSideMm, 0.3);
-    within(p('GV20')[Z] - p('EX-HN1.back')[Z], inches.scalpSideMm, 0.3);
-    within(p('EX-HN1.side')[X], inches.scalpSideMm, 0.3);
+    within(p('EX-HN1.front')[Z] - p('GV20')[Z], inch['middle-finger'], 0.3);
+    within(p('GV20')[Z] - p('EX-HN1.back')[Z], inch['middle-finger'], 0.3);
+    within(p('EX-HN1.side')[X], inch['middle-finger'], 0.3);
   });
   test('EX-HN5: 1 behind the middle of the line from brow end to outer canthus', () => {
-    within(l('temple-midpoint')[Z] - p('EX-HN5')[Z], inches.faceMm, 0.3);
+    within(l('temple-midpoint')[Z] - p('EX-HN5')[Z], inch.face, 0.3);
     within(l('temple-midpoint')[Y], (l('brow-lateral')[Y] + l('exocanthion')[Y]) / 2, 0.5);
   });
 });
@@ -218,18 +220,20 @@ describe('relations the standard gives in words', () => {
   });
 });
 
-describe('on heads of other proportions', () => {
-  test.each([{ upperThird: 1.2 }, { bizygomatic: 0.92, interpupillary: 0.95 }, { headBreadth: 1.06, lowerThird: 0.9 }])(
-    'the body-inch distances hold on %j',
-    (proportions) => {
-      const other = buildBodies(proportions);
-      const on = locateAll(other, LANDMARKS, POINTS);
-      const arc = midlineArc(other, (id) => on.landmarks.get(id)?.mm ?? null);
-      const own = drawnInches((id) => on.landmarks.get(id)?.mm ?? null, arc);
-      within(on.points.get('GB14')!.mm[Y] - on.landmarks.get('brow-mid')!.mm[Y], own.faceMm, 0.2);
-      within(on.points.get('GB1')!.mm[X] - on.landmarks.get('exocanthion')!.mm[X], 0.5 * own.faceMm, 0.2);
-      within(on.points.get('BL10')!.mm[X], 1.3 * own.mastoidsMm, 0.2);
-      within(on.points.get('GV20')!.mm[Z], arc.at(5 / 12)[Z], 0.01);
-    },
-  );
+describe('on clients of other measures', () => {
+  test.each([
+    { hairlineBrow: 60, mastoids: 126 },
+    { cheekbones: 126, pupils: 60, hairlineBrow: 50 },
+    { headBreadth: 156, noseChin: 60, scalpArc: 330 },
+  ])('the standard’s distances hold in their own inches: %j', (measures) => {
+    const own = inchesMm(BODY_INCHES, measures);
+    const other = buildBodies(proportionsOf(measures, LANDMARKS));
+    const on = locateAll(other, LANDMARKS, POINTS, own);
+    const arc = midlineArc(other, (id) => on.landmarks.get(id)?.mm ?? null);
+    within(on.points.get('GB14')!.mm[Y] - on.landmarks.get('brow-mid')!.mm[Y], own.face, 0.2);
+    within(on.points.get('GB1')!.mm[X] - on.landmarks.get('exocanthion')!.mm[X], 0.5 * own.face, 0.2);
+    within(on.points.get('BL10')!.mm[X], 1.3 * own.mastoids, 0.2);
+    within(on.points.get('GV20')!.mm[Z], arc.atMm(5 * own.scalp)[Z], 0.01);
+    if (measures.scalpArc) within(arc.lengthMm, measures.scalpArc, 0.5);
+  });
 });

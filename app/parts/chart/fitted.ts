@@ -1,5 +1,4 @@
-import { type ChartData, type ClientMeasures, proportionsOf } from '../../../core/atlas';
-import type { Proportions } from '../../../core/drawing';
+import type { ChartData, ClientMeasures } from '../../../core/atlas';
 import { useEffect, useRef, useState } from 'react';
 import type { View } from './places';
 import { innerSvg } from './terrain';
@@ -12,13 +11,13 @@ export interface FittedHead extends ChartData {
 export type FitMessage = { done: number; of: number } | { head: FittedHead } | { failed: string };
 
 /** Changes when the drawing does, so that what was kept from before is not used. */
-const KEPT_AS = 'velvet-fitted-1';
+const KEPT_AS = 'velvet-fitted-2';
 /** Samples per px: about a quarter of the work of the standard drawing, nearly the same at 440 px. */
 const FIT_RESOLUTION = 0.8;
 
-const keyOf = (proportions: Partial<Proportions>): string =>
+const keyOf = (measures: ClientMeasures): string =>
   `/fitted/${
-    Object.entries(proportions)
+    Object.entries(measures)
       .sort()
       .map(([k, v]) => `${k}-${v}`)
       .join('_') || 'standard'
@@ -48,8 +47,7 @@ export interface Fitting {
 
 /** The chart fitted to a client's measures: taken from this device if it was drawn before, else drawn when asked. */
 export function useFitted(measures: ClientMeasures | null): Fitting {
-  const proportions = measures ? proportionsOf(measures) : {};
-  const key = keyOf(proportions);
+  const key = keyOf(measures ?? {});
   const [state, set] = useState<{
     key: string;
     head: FittedHead | null;
@@ -57,7 +55,7 @@ export function useFitted(measures: ClientMeasures | null): Fitting {
     failed: string | null;
   }>({ key: '', head: null, progress: null, failed: null });
   const worker = useRef<Worker | null>(null);
-  const wanted = JSON.stringify(proportions);
+  const wanted = JSON.stringify(measures ?? {});
   const nothing = wanted === '{}';
   useEffect(() => {
     let current = true;
@@ -90,7 +88,7 @@ export function useFitted(measures: ClientMeasures | null): Fitting {
       }
     };
     drawing.onerror = () => set({ key, head: null, progress: null, failed: 'The drawing stopped.' });
-    drawing.postMessage({ proportions: JSON.parse(wanted), resolution: FIT_RESOLUTION });
+    drawing.postMessage({ measures: JSON.parse(wanted), resolution: FIT_RESOLUTION });
   };
   const mine = state.key === key ? state : { head: null, progress: null, failed: null };
   return { head: mine.head, progress: mine.progress, failed: mine.failed, draw: nothing ? null : draw };

@@ -347,7 +347,7 @@ export const NECK_MUSCLES: readonly MuscleRow[] = [
     cautions: ['implanted-electronics', 'lymphoedema', 'pleura'],
     fan: fan(
       'front',
-      'none',
+      'trunk',
       [
         [74, -196],
         [30, -202],

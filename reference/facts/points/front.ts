@@ -223,7 +223,7 @@ export const FRONT_POINTS = [
     'head corner',
     true,
     'scalp',
-    { from: 'front', landmark: 'forehead-corner', cun: [0, 0.5] },
+    { from: 'profile', landmark: 'forehead-corner', cun: [0, 0.5] },
     {
       where: 'Half a body-inch inside the hair above the corner of the front hairline, 4.5 beside the midline.',
       find: 'Follow the hairline to its corner and go a little into the hair.',
