@@ -34,7 +34,7 @@ const USAGE = `usage: core plan <routine.json>
        core measures
        core locate <landmarks.json>
        core score <measure> <answers.json>
-A file may be - for the standard input. Answers are yes, no or unsure; unsure counts as yes.
+A file may be - for the standard input. Answers are yes, no or unsure; unsure counts as yes. What may concern one side alone is also answered left or right.
 Worse are the kinds of complaint that have become worse over the visits: ${COMPLAINT_KINDS.join(', ')}.
 Exit code 0: good; 1: bad input; 2: bad usage; 3: a check found a stop.`;
 

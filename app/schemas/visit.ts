@@ -7,7 +7,7 @@ import {
   READING_PHASES,
 } from '../../core/measures';
 import { readRoutine } from '../../core/routine';
-import { type Answer, isLocalKey } from '../../core/limits';
+import { acceptedFor, type Answer, isLocalKey } from '../../core/limits';
 import { checkedFindings, REACTIONS, type VisitStage } from '../../core/record';
 import { InputError, REGIONS } from '../../core/words';
 import { array, lazy, mixed, number, object, string } from 'yup';
@@ -17,7 +17,7 @@ import { MUSCLES } from '../../reference/facts/muscles';
 import { PREPARATION } from '../../reference/facts/preparation';
 import { calendarDay } from './day';
 
-const QUESTIONS = new Set(CAUTIONS.filter((c) => c.question).map((c) => c.key));
+const ACCEPTED = new Map(CAUTIONS.filter((c) => c.question).map((c) => [c.key, acceptedFor(c)]));
 const MUSCLE_IDS = new Set(MUSCLES.map((m) => m.id));
 const SAVE_STAGES = [
   'screen',
@@ -50,8 +50,8 @@ const answers = mixed<Record<string, Answer>>()
       !!value &&
       typeof value === 'object' &&
       Object.keys(value).length <= 400 &&
-      Object.entries(value).every(
-        ([key, a]) => (QUESTIONS.has(key) || isLocalKey(key)) && (a === 'yes' || a === 'no' || a === 'unsure'),
+      Object.entries(value).every(([key, a]) =>
+        (isLocalKey(key) ? acceptedFor({}) : (ACCEPTED.get(key) ?? [])).includes(a),
       ),
   );
 

@@ -1,13 +1,5 @@
 import { chartData, inchesMm, proportionsOf, withFingers, type ClientMeasures } from '../../core/atlas';
-import {
-  buildBodies,
-  CAMERAS,
-  type DepthMap,
-  drawView,
-  traceView,
-  type View,
-  VIEWS,
-} from '../../core/drawing';
+import { buildBodies, CAMERAS, type DepthMap, drawView, traceView, type View, VIEWS } from '../../core/drawing';
 import { BODY_INCHES } from '../../reference/facts/body-inches';
 import { LANDMARKS } from '../../reference/facts/landmarks';
 import { CHART_TABLES } from '../../reference/chart-tables';

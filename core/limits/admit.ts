@@ -1,6 +1,7 @@
 import { mapSteps, pressed, stepsOf, type Catalogue, type Routine, type Step } from '../routine/index.ts';
 import { lighterOf, pressureRank, type Pressure } from '../words/index.ts';
 import { breachesOf, type Screening } from './screen.ts';
+import { onOneSide } from './sides.ts';
 
 /** Why a step may not be there at any pressure; null when it may. */
 const outrightBan = (step: Step, screening: Screening, catalogue: Catalogue): string | null =>
@@ -28,15 +29,20 @@ export function newlyBanned(
 export interface Admitted {
   /** As it may be done. */
   step: Step;
-  /** Why it was lowered; null when it was not. */
+  /** Why it was made lighter or put on one side; null when it was not. */
   lowered: string | null;
 }
 
-/** A step as it may be done: unchanged, lighter with the reason, or null with the ban that no pressure lifts. */
+/** A step as it may be done: unchanged, lighter or on the free side with the reason, or null with the ban that no pressure lifts. */
 export function admit(step: Step, screening: Screening, catalogue: Catalogue): Admitted | { step: null; ban: string } {
   const bans = breachesOf(step, screening, catalogue).filter((b) => b.effect === 'ban');
-  const outright = bans.find((b) => b.lowerTo === null);
-  if (outright) return { step: null, ban: outright.reason };
+  const outright = bans.filter((b) => b.lowerTo === null);
+  const free = outright[0]?.freeSide;
+  if (free && outright.every((b) => b.freeSide === free)) {
+    const one = admit(onOneSide(step, free), screening, catalogue);
+    return one.step ? { step: one.step, lowered: `client’s ${free} only: ${outright[0]!.reason}` } : one;
+  }
+  if (outright[0]) return { step: null, ban: outright[0].reason };
   const lowest = bans.map((b) => b.lowerTo!).reduce<Pressure | null>((a, b) => (a ? lighterOf(a, b) : b), null);
   if (!lowest || !step.pressure || pressureRank(lowest) > pressureRank(step.pressure.there))
     return { step, lowered: null };

@@ -38,8 +38,10 @@ export interface Clause {
   effect?: 'stop' | 'warn' | 'note';
   /** No reason in writing lifts it. */
   final?: true;
+  /** It holds on both sides although one was told. */
+  bothSides?: true;
 }
-export type ClauseKind = Exclude<keyof Clause, 'not' | 'cap' | 'effect' | 'final'>;
+export type ClauseKind = Exclude<keyof Clause, 'not' | 'cap' | 'effect' | 'final' | 'bothSides'>;
 /** Kinds of words in the order in which a clause is looked up by: the rarest first. */
 export const CLAUSE_KINDS = [
   'point',

@@ -19,6 +19,7 @@ export {
 } from './screen.ts';
 export { type Clause } from './clause.ts';
 export { factsOf } from './facts.ts';
+export { onOneSide, sideOf } from './sides.ts';
 // What may be added, and at which pressure.
 export { admit, admitRoutine, newlyBanned } from './admit.ts';
 // What a caution touches on the chart and in the library.
@@ -38,4 +39,4 @@ export {
 } from './products.ts';
 export { preparationFor, type PreparationItem } from './preparation.ts';
 export { takesAway } from './words.ts';
-export { readAnswers } from './answers.ts';
+export { acceptedFor, readAnswers } from './answers.ts';

@@ -1,9 +1,10 @@
 import { type Catalogue, hardestOf, type Step } from '../routine/index.ts';
-import { type ComplaintKind, lighterOf, type Pressure, pressureRank, PRESSURES } from '../words/index.ts';
+import { type ComplaintKind, lighterOf, type OneSide, type Pressure, pressureRank, PRESSURES } from '../words/index.ts';
 import { factsOf } from './facts.ts';
 import { CLAUSE_KINDS, closes, closesStep, type Clause, type StepFacts } from './clause.ts';
 import { effectOf, type Effect } from './effect.ts';
 import { mayBeOverridden } from './override.ts';
+import { onOneSide, otherSide, sideOf, touchesSide } from './sides.ts';
 
 export const SEVERITIES = ['refer-out', 'avoid', 'adapt', 'note'] as const;
 export type Severity = (typeof SEVERITIES)[number];
@@ -34,13 +35,18 @@ export interface Caution {
   anew?: true;
   /** Asked only after a yes, or a not sure, to this caution. */
   after?: string;
+  /** May concern one side alone, and is asked for it. */
+  sided?: true;
 }
 
-/** `unsure` counts as yes, and is shown as not sure so that it can be cleared up. */
-export type Answer = 'yes' | 'no' | 'unsure';
+/**
+ * `unsure` counts as yes, and is shown as not sure so that it can be cleared up. `left` and `right` are a yes to a
+ * question of one side: the client's.
+ */
+export type Answer = 'yes' | 'no' | 'unsure' | OneSide;
 export type Answers = Readonly<Record<string, Answer>>;
 /** Whether an answer counts as yes. */
-export const isYes = (answer: Answer | undefined): boolean => answer === 'yes' || answer === 'unsure';
+export const isYes = (answer: Answer | undefined): boolean => answer !== undefined && answer !== 'no';
 
 /** What one caution takes away. */
 export interface Limit {
@@ -67,6 +73,8 @@ export interface Screening {
   mustStop: boolean;
   /** Everything is off today, but nobody needs to be seen at once. */
   postpone: boolean;
+  /** The side of cautions that were told for one side, by key. */
+  sides: Readonly<Record<string, OneSide>>;
   /** Kinds of complaint whose course is worse: firm work that serves them is warned of. */
   worse: readonly ComplaintKind[];
   /** Keys of questions without an answer. */
@@ -87,12 +95,19 @@ export function screen(
   const hits: Screening['hits'] = { 'refer-out': [], avoid: [], adapt: [], note: [] };
   const limits: Limit[] = [];
   const unanswered: string[] = [];
-  for (const caution of cautions) {
+  const sides: Record<string, OneSide> = {};
+  for (const asked of cautions) {
+    let caution = asked;
     if (caution.question !== null) {
       if (!isAsked(caution, answers)) continue;
       const answer = answers[caution.key];
       if (answer === undefined) unanswered.push(caution.key);
       if (!isYes(answer)) continue;
+      const side = caution.sided ? sideOf(answer) : null;
+      if (side) {
+        sides[caution.key] = side;
+        caution = { ...caution, title: `${caution.title}, ${side}` };
+      }
     }
     hits[caution.severity].push(caution);
     const clauses = caution.appliesTo;
@@ -116,6 +131,7 @@ export function screen(
     hits,
     limits,
     pressureCap,
+    sides,
     mustStop: hits['refer-out'].length > 0,
     postpone: hits.avoid.some((c) => c.appliesTo.some((clause) => closes(clause).wholeVisit)),
     worse: [],
@@ -185,6 +201,8 @@ export interface Breach {
   reason: string;
   /** Pressure at which it would be free. */
   lowerTo: Pressure | null;
+  /** Side on which alone it would be free; null when it is no question of side. */
+  freeSide: OneSide | null;
 }
 
 /**
@@ -226,18 +244,31 @@ export function breachesOf(step: Step, screening: Screening, catalogue: Catalogu
   const out: Breach[] = [];
   for (const limit of limitsNear(screening, facts)) {
     if (!closesStep(closes(limit.clause), facts)) continue;
+    const told = limit.clause.bothSides ? undefined : screening.sides[limit.caution.key];
+    if (told && !touchesSide(step, told, catalogue)) continue;
     out.push({
       limit,
       effect: limit.effect,
       reason: limit.reason,
       lowerTo: freeingPressure(limit.clause, facts, step),
+      freeSide: told ? freeSideOf(step, told, catalogue) : null,
     });
   }
   // What a technique raises by its own row is law: care, where no clause of that caution says what else.
   const heed = catalogue.techniques.get(step.technique)?.heed ?? NO_HEED;
-  for (const caution of heed.length ? hitsOf(screening) : [])
-    if (caution.question !== null && heed.includes(caution.key) && !out.some((b) => b.limit?.caution === caution))
-      out.push({ limit: null, effect: 'warn', reason: `${caution.title}: ${caution.advice}`, lowerTo: null });
+  for (const caution of heed.length ? hitsOf(screening) : []) {
+    const told = screening.sides[caution.key];
+    if (caution.question === null || !heed.includes(caution.key) || out.some((b) => b.limit?.caution === caution))
+      continue;
+    if (told && !touchesSide(step, told, catalogue)) continue;
+    out.push({
+      limit: null,
+      effect: 'warn',
+      reason: `${caution.title}: ${caution.advice}`,
+      lowerTo: null,
+      freeSide: null,
+    });
+  }
   const hardest = hardestOf(step);
   if (screening.pressureCap && hardest && pressureRank(hardest) > pressureRank(screening.pressureCap))
     out.push({
@@ -245,6 +276,7 @@ export function breachesOf(step: Step, screening: Screening, catalogue: Catalogu
       effect: 'ban',
       reason: `This client is worked at ${screening.pressureCap} at most.`,
       lowerTo: screening.pressureCap,
+      freeSide: null,
     });
   return out;
 }
@@ -255,6 +287,14 @@ const hitsOf = ({ hits }: Screening): Caution[] => SEVERITIES.flatMap((s) => hit
 /** True when no pressure and no change of the step's dose would make it allowed. */
 export const isBannedOutright = (step: Step, screening: Screening, catalogue: Catalogue): boolean =>
   breachesOf(step, screening, catalogue).some((b) => b.effect === 'ban' && b.lowerTo === null);
+
+/** The side that is left when one was told: none for work that lies in the middle or over it anyway. */
+function freeSideOf(step: Step, told: OneSide, catalogue: Catalogue): OneSide | null {
+  const { mode } = step.sides;
+  if (mode !== 'each' && mode !== 'together') return null;
+  const free = otherSide(told);
+  return touchesSide(onOneSide(step, free), told, catalogue) ? null : free;
+}
 
 function freeingPressure(clause: Clause, facts: StepFacts, step: Step): Pressure | null {
   if (clause.effect === 'stop') return null;

@@ -104,6 +104,8 @@ export interface Catalogue {
   placeName: (place: PlaceRef) => string | null;
   /** Points that lie at a place: itself, or those of its landmark or node. */
   pointsAt: (place: PlaceRef) => readonly string[];
+  /** Whether a place lies on each side of the body; false on the midline, and where it is not known. */
+  isPaired: (place: PlaceRef) => boolean;
 }
 
 /** A catalogue with a practice's own techniques after the library's. */

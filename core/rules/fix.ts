@@ -16,6 +16,7 @@ import {
   type Routine,
   type Step,
 } from '../routine/index.ts';
+import { onOneSide } from '../limits/index.ts';
 import { roundHalfAway } from '../words/index.ts';
 import type { FixAction } from './types.ts';
 
@@ -38,6 +39,8 @@ export function applyFix(routine: Routine, action: FixAction, catalogue: Catalog
       return replaceStep(routine, action.stepId, (s) => ({ ...s, path: s.path.filter((p) => p.kind !== 'keep-off') }));
     case 'each-side':
       return replaceStep(routine, action.stepId, (s) => ({ ...s, sides: { ...s.sides, mode: 'each' } }));
+    case 'one-side':
+      return replaceStep(routine, action.stepId, (s) => onOneSide(s, action.side));
     case 'even-sides':
       return mapSteps(routine, (s) => ({ ...s, sides: evenedSides(s.sides) }));
     case 'mirror-drainage':

@@ -1,6 +1,6 @@
 import type { Breach, Screening } from '../limits/index.ts';
 import type { Catalogue, Cue, OrderProfile, Routine, Step, Technique, Totals } from '../routine/index.ts';
-import type { Contact, Pressure, Role } from '../words/index.ts';
+import type { Contact, OneSide, Pressure, Role } from '../words/index.ts';
 import type { RuleSeverity } from './rule.ts';
 
 /** A change the program can make by itself. */
@@ -11,6 +11,7 @@ export type FixAction =
   | { do: 'move'; stepId: string; to: number }
   | { do: 'remove'; stepId: string }
   | { do: 'each-side'; stepId: string }
+  | { do: 'one-side'; stepId: string; side: OneSide }
   | { do: 'even-sides' }
   | { do: 'mirror-drainage' }
   | { do: 'drop-place'; stepId: string }

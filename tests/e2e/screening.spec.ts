@@ -188,6 +188,34 @@ test('y, n and u answer the question that has the focus; not sure counts as yes 
   await expect(page.getByRole('button', { name: 'Stop and refer out' })).toBeVisible();
 });
 
+test('a yes for one side leaves the other: on the chart, in the words, and for the step that is composed', async ({
+  page,
+}) => {
+  const pain = question(page, /shock-like pain in the face/);
+  await pain.getByRole('radio', { name: 'No', exact: true }).focus();
+  await page.keyboard.press('y');
+  await page.keyboard.press('l');
+  await expect(pain.getByRole('radio', { name: 'Client’s left' })).toBeChecked();
+  await expect(pain.getByRole('radio', { name: 'Yes', exact: true })).toBeChecked();
+  await expect(page.locator('.result-list')).toContainText('Electric face pain, left');
+  await expect(page.getByRole('group', { name: 'None applies?' })).toBeHidden();
+  for (const group of ['None of these', 'None today', /No to the other/]) await noneApplies(page, group);
+  await page.getByRole('button', { name: 'Assess', exact: true }).click();
+  await page.waitForURL('**/assess');
+  await page.goto(page.url().replace('/assess', '/compose'));
+  const box = page.getByRole('combobox', { name: 'Add a step' });
+  await box.fill('cheek to ear glide right');
+  await page.getByRole('option').first().waitFor();
+  await box.press('Enter');
+  await expect(page.locator('.step')).toHaveCount(1);
+  await expect(page.locator('.step')).toContainText('right');
+  await expect(page.getByText(/off limits/)).toBeHidden();
+  await box.fill('cheek to ear glide left');
+  await page.getByRole('option').first().waitFor();
+  await box.press('Enter');
+  await expect(page.locator('.step')).toHaveCount(1);
+});
+
 test('when nothing changed, a few keys are the whole of it', async ({ page }) => {
   await awake(page);
   await yes(page, /Pregnant, possibly pregnant/);

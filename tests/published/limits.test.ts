@@ -29,7 +29,7 @@ const UNMET: Readonly<Record<number, string>> = {
   701: 'signs during work are told to the guide; pain is a note for everyone',
   702: 'signs during work are told to the guide; pain is a note for everyone',
 };
-const asked = LIMIT_ROWS.filter((r) => r.expected !== 'new' && !DETAILS(r.work).length);
+const asked = LIMIT_ROWS.filter((r) => r.expected !== 'new' && !DETAILS(r).length);
 const met = asked.filter((r) => !UNMET[r.line]);
 /** Beside what is free for everyone, notes may stand. */
 const fits = (row: LimitRow, verdict: string): boolean =>

@@ -13,6 +13,13 @@ const CASES: readonly (readonly [
 ])[] = [
   ['anaesthetic-today', 'yes', 'vowel-chest-head-back', {}, 'stop'],
   ['anaesthetic-today', 'yes', 'palm-center-massage', { heat: 'pack' }, 'stop'],
+  ['hearing-implant', 'yes', 'scalp-fingertip-circles', { pressure: 'feather' }, 'stop'],
+  ['infant', 'yes', 'crown-massage', { pressure: 'feather' }, 'stop'],
+  ['infant', 'yes', 'crown-massage', { pressure: 'none' }, 'stop'],
+  ['implant-recent', 'yes', 'arm-circle-breath', {}, 'warn'],
+  ['botulinum-today', 'yes', 'forehead-sweep-to-temples', { pressure: 'feather' }, 'stop'],
+  ['botulinum-today', 'yes', 'palm-center-massage', { position: 'head-low' }, 'stop'],
+  ['threads', 'yes', 'cheek-to-ear-glide', { pressure: 'feather' }, 'stop'],
   ['headache-today', 'yes', 'body-down-sweep', { head: 'drops' }, 'warn'],
   [
     'contact-lens',

@@ -12,8 +12,8 @@ const RADIUS = new Map<string, number>(REGION_PATCHES.map((r) => [r.id, r.radius
 
 /** What is off limits today, and the joint that never is pressed. */
 export function keepOffMarks(screening: Screening): KeepOff[] {
-  const today = keepOffPlaces(screening, PLACE_INDEX).flatMap(({ place, why }) =>
-    placesOn(place, 'both').map((p) => ({
+  const today = keepOffPlaces(screening, PLACE_INDEX).flatMap(({ place, side, why }) =>
+    placesOn(place, side ?? 'both').map((p) => ({
       place: p,
       radius: place.kind === 'region' ? (RADIUS.get(place.id) ?? 14) : 10,
       word: why.toLowerCase(),

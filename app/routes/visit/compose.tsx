@@ -13,7 +13,7 @@ import {
 import { applyFix } from '../../../core/rules';
 import { clientInches, distanceWords, pointDistance } from '../../../core/atlas';
 import { admitRoutine, keepOffPlaces } from '../../../core/limits';
-import { clock, complaintName, InputError } from '../../../core/words';
+import { clock, complaintName, InputError, type Side } from '../../../core/words';
 import { useContext, useEffect, useMemo, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { data } from 'react-router';
@@ -88,13 +88,19 @@ export default function Compose() {
   const { measures } = useContext(ClientChart);
   const pickable = useMemo(() => {
     const inches = measures && clientInches(BODY_INCHES, measures);
-    const closed = new Set(keepOffPlaces(screening, catalogue).map((k) => `${k.place.kind}:${k.place.id}`));
+    const closed = new Map(
+      keepOffPlaces(screening, catalogue).map((k) => [`${k.place.kind}:${k.place.id}`, k.side ?? 'both']),
+    );
+    const isClosed = (key: string, side: Side) => {
+      const on = closed.get(key);
+      return on !== undefined && (on === 'both' || side === 'midline' || side === on);
+    };
     const of = (kind: 'point' | 'muscle', id: string, name: string, region: string, more?: string) =>
       placesOn({ kind, id }, 'both').map((p) => ({
         place: p,
         name,
         more,
-        off: closed.has(`${kind}:${id}`) || closed.has(`region:${region}`),
+        off: isClosed(`${kind}:${id}`, p.side) || isClosed(`region:${region}`, p.side),
       }));
     return [
       ...PRESSED_MUSCLES.flatMap((m) => of('muscle', m.id, m.name, m.region)),

@@ -1,4 +1,14 @@
-import { askedWith, type Answer, type Answers, type Caution, isAsked, preparationFor } from '../../../core/limits';
+import {
+  acceptedFor,
+  askedWith,
+  type Answer,
+  type Answers,
+  type Caution,
+  isAsked,
+  isYes,
+  preparationFor,
+  sideOf,
+} from '../../../core/limits';
 import { useState } from 'react';
 import { Button, Form as BsForm } from 'react-bootstrap';
 import { Link } from 'react-router';
@@ -64,7 +74,7 @@ export default function ScreenStage() {
   const groups = GROUPS.map((g) => {
     // What hangs on another question comes once that one is answered yes.
     const inForce = { ...lastYes, ...screen.answers };
-    const asked = cautions.filter((c) => askedWith(c, last) === g.group && isAsked(c, inForce));
+    const asked = followed(cautions.filter((c) => askedWith(c, last) === g.group && isAsked(c, inForce)));
     return {
       ...g,
       asked,
@@ -181,6 +191,12 @@ export default function ScreenStage() {
   );
 }
 
+/** What hangs on another question stands right after it, where both are asked together. */
+function followed(asked: readonly Caution[]): Caution[] {
+  const hangs = (c: Caution) => asked.some((other) => other.key === c.after);
+  return asked.flatMap((c) => (hangs(c) ? [] : [c, ...asked.filter((other) => other.after === c.key)]));
+}
+
 /** Asked once before a whole group is answered with one press. */
 function NoneApplies({ count, onYes, onNo }: { count: number; onYes: () => void; onNo: () => void }) {
   return (
@@ -203,7 +219,12 @@ const ANSWERS: readonly [Answer, string][] = [
   ['no', 'No'],
   ['unsure', 'Not sure'],
 ];
-const ANSWER_KEYS: Readonly<Record<string, Answer>> = { y: 'yes', n: 'no', u: 'unsure' };
+const ANSWER_KEYS: Readonly<Record<string, Answer>> = { y: 'yes', n: 'no', u: 'unsure', l: 'left', r: 'right' };
+const SIDES: readonly [Answer, string][] = [
+  ['yes', 'Both, or not told'],
+  ['left', 'Client’s left'],
+  ['right', 'Client’s right'],
+];
 
 function Question({
   caution,
@@ -219,28 +240,50 @@ function Question({
   const id = `q-${caution.key}`;
   return (
     <div
-      className={`question${value === 'yes' || value === 'unsure' ? ' is-yes' : ''}`}
+      className={`question${isYes(value) ? ' is-yes' : ''}`}
       role="radiogroup"
       aria-labelledby={id}
-      onKeyDown={(e) => ANSWER_KEYS[e.key] && onAnswer(ANSWER_KEYS[e.key]!)}
+      onKeyDown={(e) => {
+        const given = ANSWER_KEYS[e.key];
+        if (!given || !acceptedFor(caution).includes(given)) return;
+        // Here the key answers; elsewhere on the page it may mean something else.
+        e.preventDefault();
+        onAnswer(given);
+      }}
     >
       <span id={id}>
         {caution.question}{' '}
-        {(before === 'yes' || before === 'unsure') && value === undefined && (
+        {isYes(before) && value === undefined && (
           <strong className="small">
-            {before === 'yes' ? 'yes' : 'not sure'} last time, still so? It holds until answered.
+            {before === 'unsure' ? 'not sure' : sideOf(before) ? `yes, ${before},` : 'yes'} last time, still so? It
+            holds until answered.
           </strong>
         )}
       </span>
       <span className="yes-no">
         {ANSWERS.map(([a, word]) => (
           <label key={a}>
-            <input type="radio" name={id} checked={value === a} onChange={() => onAnswer(a)} />
+            <input
+              type="radio"
+              name={id}
+              checked={value === a || (a === 'yes' && sideOf(value) !== null)}
+              onChange={() => onAnswer(a)}
+            />
             {word}
           </label>
         ))}
       </span>
-      {(value === 'yes' || value === 'unsure') && (
+      {caution.sided && isYes(value) && value !== 'unsure' && (
+        <span className="yes-no which-side" role="radiogroup" aria-label={`Side: ${caution.title}`}>
+          {SIDES.map(([a, word]) => (
+            <label key={a}>
+              <input type="radio" name={`${id}-side`} checked={value === a} onChange={() => onAnswer(a)} />
+              {word}
+            </label>
+          ))}
+        </span>
+      )}
+      {isYes(value) && (
         <span className="takes">
           {value === 'unsure' && <strong>Not sure counts as yes until it is cleared up. </strong>}
           Takes away {takenAwayBy(caution)}. {caution.advice} {caution.seeWho && <strong>See: {caution.seeWho}</strong>}

@@ -10,15 +10,18 @@ export function care(rule: CareRule, { steps, breaches }: RuleContext): Said[] {
     const first = met[0];
     if (!first) return [];
     if (rule.effect === 'warn') return [{ stepIds, title: `${nameOf(p)}: ${first.reason}`, fix: null }];
+    const free = met.every((b) => b.freeSide === first.freeSide) ? first.freeSide : null;
     const lower = met.every((b) => b.lowerTo) ? met.map((b) => b.lowerTo!).reduce(lighterOf) : null;
     const action: FixAction = lower
       ? { do: 'set-pressure', stepId: p.step.id, pressure: lower }
-      : { do: 'remove', stepId: p.step.id };
+      : free
+        ? { do: 'one-side', stepId: p.step.id, side: free }
+        : { do: 'remove', stepId: p.step.id };
     return [
       {
         stepIds,
         title: `${nameOf(p)}: off limits. ${first.reason}`,
-        fix: { label: lower ? `Make it ${lower}` : 'Take it out', action },
+        fix: { label: lower ? `Make it ${lower}` : free ? `Only on the client’s ${free}` : 'Take it out', action },
       },
     ];
   });

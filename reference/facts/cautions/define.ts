@@ -20,6 +20,8 @@ export interface CautionText {
   anew?: true;
   /** Asked only after a yes to this one. */
   after?: string;
+  /** May concern one side alone. */
+  sided?: true;
 }
 
 export const rows = (

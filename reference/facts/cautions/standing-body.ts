@@ -32,6 +32,14 @@ export const STANDING_BODY = [
       advice: 'No electrical or magnetic tools; light at most near the device or its lead.',
       source: `device instructions; Houghton 2010, from memory; ${PRACTICE}`,
     },
+    'hearing-implant': {
+      title: 'Hearing implant under the scalp',
+      who: 'A magnet and a coil under the scalp behind the ear.',
+      question: 'Is it a hearing implant under the scalp?',
+      appliesTo: [{ region: ['scalp', 'ear'], final: true }],
+      advice: 'Nothing on scalp and ear: magnet and coil sit under the skin.',
+      after: 'implanted-electronics',
+    },
     thyroid: {
       title: 'Thyroid condition',
       who: 'An overactive or swollen thyroid, nodules, surgery.',
@@ -210,6 +218,7 @@ export const STANDING_BODY = [
       advice: 'Drainage only by or with a qualified therapist; light on neck, chest and shoulder.',
       seeWho: 'A lymphoedema therapist.',
       source: 'ISL consensus 2020',
+      sided: true,
     },
     children: {
       title: 'Under 18',
@@ -224,6 +233,24 @@ export const STANDING_BODY = [
       advice:
         'Only with a parent or guardian present and agreeing; short, feather to light, no pressure on an infant’s crown.',
     },
+    infant: {
+      title: 'Under two years',
+      who: 'A baby whose crown has not closed.',
+      question: 'Is the child under two?',
+      appliesTo: [{ region: ['scalp'], work: ['touch'], effect: 'stop', final: true }],
+      advice: 'Nothing on the head: the crown has not closed.',
+      after: 'children',
+    },
+    'implant-recent': {
+      title: 'Device put in lately',
+      who: 'A pacemaker or another device within about six weeks.',
+      question: 'Was it put in within the past six weeks?',
+      appliesTo: [{ work: ['arms-raised'], effect: 'warn' }],
+      advice: 'The arms stay below the shoulder until the clinic allows it.',
+      seeWho: 'The clinic that put it in.',
+      anew: true,
+      after: 'implanted-electronics',
+    },
     numbness: {
       title: 'Less feeling somewhere',
       who: 'Reduced feeling, nerve trouble from diabetes, tingling hands.',
@@ -236,6 +263,7 @@ export const STANDING_BODY = [
       ],
       advice: 'Light there; no heat, cold or current.',
       seeWho: 'A doctor if it is new.',
+      sided: true,
     },
   }),
 ];

@@ -104,6 +104,7 @@ export const TODAY = [
       ],
       advice: 'Nothing at or round the ear; no oil near it.',
       seeWho: 'A doctor.',
+      sided: true,
     },
     'dulled-today': {
       title: 'Alcohol, sedative or strong painkiller today',

@@ -183,6 +183,7 @@ export const BREATHWORK = rowsOf('breathwork', {
     client: 'Arms up as you breathe in, down as you breathe out.',
     feel: 'Ribs open going up, shoulders sink coming down',
     avoid: 'Hunching the shoulders',
+    words: ['arms-raised'],
     heed: ['dizziness'],
     grounds: 'stated',
     observedSeconds: 30,

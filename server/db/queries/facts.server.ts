@@ -1,4 +1,4 @@
-import { isYes, type Answers } from '../../../core/limits/index.ts';
+import { isYes, sideOf, type Answers } from '../../../core/limits/index.ts';
 import { QueryTypes } from 'sequelize';
 import { database } from '../connection.ts';
 import { byPractice, isUuid } from '../scope.ts';
@@ -12,7 +12,7 @@ const LATEST = `(select lv.screen->'answers' from visits lv where lv.practice_id
   and lv.screen->'answers' <> '{}'::jsonb order by lv.starts_at desc limit 1)`;
 
 /** Condition on clients `c` that a fact of theirs answers to `:factKeys`. */
-export const HAS_FACT = `exists (select 1 from jsonb_each_text(${LATEST}) a where a.key in (:factKeys) and a.value in ('yes', 'unsure'))`;
+export const HAS_FACT = `exists (select 1 from jsonb_each_text(${LATEST}) a where a.key in (:factKeys) and a.value in ('yes', 'unsure', 'left', 'right'))`;
 
 /** Standing cautions that a search text speaks of: "pregnant" and "pregnancy" find the one. */
 export const factsNamed = byPractice(async (practiceId: string, text: string): Promise<string[]> => {
@@ -33,5 +33,10 @@ export const standingFacts = byPractice(async (practiceId: string, clientId: str
     ),
     cautionsOf(practiceId),
   ]);
-  return cautions.filter((c) => c.group === 'standing' && isYes(row?.answers?.[c.key])).map((c) => c.title);
+  return cautions
+    .filter((c) => c.group === 'standing' && isYes(row?.answers?.[c.key]))
+    .map((c) => {
+      const side = sideOf(row?.answers?.[c.key]);
+      return side ? `${c.title}, ${side}` : c.title;
+    });
 });

@@ -20,9 +20,27 @@ import { CATALOGUE } from '../../../reference/catalogue.ts';
 import { CAUTIONS } from '../../../reference/facts/cautions/index.ts';
 import type { LimitRow } from './table.ts';
 
-/** Words that name a detail which screening does not ask for. */
-export const DETAILS = (work: LimitRow['work']): string[] =>
-  Object.keys(work).filter((w) => w.startsWith('told-') && w !== 'told-last');
+/** Details that are asked for by a question of their own, by caution and word. */
+const ASKED_BY: Readonly<Record<string, string>> = {
+  'children told-age=0': 'infant',
+  'implanted-electronics told-kind=cochlear': 'hearing-implant',
+  'implanted-electronics told-days=20': 'implant-recent',
+  'botulinum told-days=0': 'botulinum-today',
+  'filler told-kind=threads': 'threads',
+};
+const questionOf = (caution: string, work: LimitRow['work']): string | undefined =>
+  Object.entries(work)
+    .map(([word, value]) => ASKED_BY[`${caution} ${word}=${value}`])
+    .find(Boolean);
+const isSided = (key: string): boolean => !!CAUTIONS.find((c) => c.key === key)?.sided;
+
+/** Words of a row that name a detail which screening does not ask for. */
+export const DETAILS = ({ caution, work }: LimitRow): string[] =>
+  questionOf(caution, work)
+    ? []
+    : Object.keys(work).filter(
+        (w) => w.startsWith('told-') && w !== 'told-last' && !(w === 'told-side' && isSided(caution)),
+      );
 
 const placesOf = (way: string): PlaceRef[] =>
   way.split('>').map((word) => {
@@ -156,8 +174,17 @@ function screeningOf(
   if (!caution) return screen([], {});
   // A question that hangs on another is only put after a yes to that one.
   const asked: Record<string, Answer> = caution.after ? { [caution.after]: 'yes' } : {};
+  const side = work['told-side'];
+  const given = answer === 'yes' && caution.sided && side ? side : answer;
+  const detail = questionOf(key, work);
+  const more = cautions.filter((c) => c.key === detail);
   if (answer !== 'same-as-last')
-    return screen([caution], answer ? { ...asked, [key]: answer as Answer } : asked, null, lifted);
+    return screen(
+      [caution, ...more],
+      { ...asked, ...(given ? { [key]: given as Answer } : {}), ...(detail ? { [detail]: 'yes' as const } : {}) },
+      null,
+      lifted,
+    );
   const last = work['told-last'] === 'none' ? null : { [key]: work['told-last'] as Answer };
   return screen([caution], { ...asked, ...carriedOver([caution], last) }, null, lifted);
 }
