@@ -13,7 +13,7 @@ import {
   techniquesForLine,
   type Routine,
 } from '../core/routine/index.ts';
-import { screen } from '../core/limits/index.ts';
+import { reachOfTechnique, screen } from '../core/limits/index.ts';
 import { buildBodies } from '../core/drawing/index.ts';
 import type { Side } from '../core/words/index.ts';
 import type { Page } from '@playwright/test';
@@ -94,6 +94,10 @@ function measureCore(): void {
   // A new head each time, as after a measure changed; building it is not counted.
   const INCHES = inchesMm(BODY_INCHES, {});
   const heads = Array.from({ length: 20 }, (_, i) => buildBodies({ upperThird: 1 + i / 100, bigonial: 1 - i / 200 }));
+  const reached = median(20, () => TECHNIQUES.map((t) => reachOfTechnique(CAUTIONS, t, CATALOGUE).size));
+  say(
+    `| how each of ${CAUTIONS.length} cautions touches each of ${TECHNIQUES.length} techniques | ${reached.toFixed(1)} | under 20 |`,
+  );
   say(
     `| put all ${POINTS.length} points and ${LANDMARKS.length} landmarks on a head of new proportions | ${median(120, () => locateAll(heads[turn++ % heads.length]!, LANDMARKS, POINTS, INCHES)).toFixed(2)} | under 5 |`,
   );

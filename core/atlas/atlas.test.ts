@@ -140,11 +140,10 @@ describe('what a caution touches', () => {
     });
   });
   test('techniques by what they are', () => {
-    const technique = (id: string) => CATALOGUE.techniques.get(id)!;
-    expect(
-      reachOfTechnique(caution('implanted-electronics'), technique('glove-masseter-split'), CATALOGUE),
-    ).toMatchObject({ effect: 'off' });
-    expect(reachOfTechnique(caution('implanted-electronics'), technique('temple-circles'), CATALOGUE)).toBeNull();
-    expect(reachOfTechnique(caution('thyroid'), technique('glove-scm-split'), CATALOGUE)).not.toBeNull();
+    const reach = (key: string, id: string) =>
+      reachOfTechnique([caution(key)], CATALOGUE.techniques.get(id)!, CATALOGUE).get(key) ?? null;
+    expect(reach('implanted-electronics', 'glove-masseter-split')).toMatchObject({ effect: 'off' });
+    expect(reach('implanted-electronics', 'temple-circles')).toBeNull();
+    expect(reach('thyroid', 'glove-scm-split')).not.toBeNull();
   });
 });

@@ -85,6 +85,8 @@ export interface Closed {
   not: ReadonlySet<string> | null;
   /** The words it names, by kind; absent kinds do not matter. */
   words: Partial<Record<ClauseKind, ReadonlySet<string>>>;
+  /** The same as a list, the rarest kind first, without the word that means any work. */
+  all: readonly (readonly [ClauseKind, ReadonlySet<string>])[];
 }
 
 const known = new WeakMap<Clause, Closed>();
@@ -103,6 +105,9 @@ export function closes(clause: Clause): Closed {
     pressures: words.pressure ?? null,
     not: clause.not ? new Set<string>(clause.not) : null,
     words,
+    all: CLAUSE_KINDS.flatMap((kind) =>
+      words[kind] && !(kind === 'work' && words.work!.has('any')) ? [[kind, words[kind]] as const] : [],
+    ),
   };
   known.set(clause, closed);
   return closed;
@@ -111,10 +116,7 @@ export function closes(clause: Clause): Closed {
 /** Whether a step runs into what is closed. */
 export function closesStep(closed: Closed, facts: StepFacts): boolean {
   if (closed.not && meets(facts.work, closed.not)) return false;
-  for (const kind of CLAUSE_KINDS) {
-    const words = closed.words[kind];
-    if (words && !(kind === 'work' && words.has('any')) && !meets(facts[kind], words)) return false;
-  }
+  for (const [kind, words] of closed.all) if (!meets(facts[kind], words)) return false;
   return true;
 }
 /** A step has few words, a clause may name many points. */

@@ -1,7 +1,7 @@
-import { type Catalogue, newStep, type Technique } from '../routine/index.ts';
+import { type Catalogue, newStep, type Step, type Technique } from '../routine/index.ts';
 import { closes, closesAllThere, closesPlace, type PlaceFacts } from './clause.ts';
 import { effectOf } from './effect.ts';
-import { breachesOf, screen, type Caution, type Limit } from './screen.ts';
+import { breachesOf, screen, type Caution, type Screening } from './screen.ts';
 import { workWords } from './words.ts';
 
 /** How a caution touches one place or technique. */
@@ -36,17 +36,43 @@ export function reachOfPlace(caution: Caution, place: PlaceFacts): Reach | null 
   return reach;
 }
 
-/** How a caution touches a technique as it is usually done. */
-export function reachOfTechnique(caution: Caution, technique: Technique, catalogue: Catalogue): Reach | null {
-  const everyone = { ...caution, question: null };
-  const breaches = breachesOf(newStep(technique, 'x'), screen([everyone], {}), catalogue);
-  let reach: Reach | null = technique.heed.includes(caution.key) ? { effect: 'care', what: '' } : null;
-  const effect = (e: Limit['effect'], freed: boolean): Reach['effect'] =>
-    e === 'ban' ? (freed ? 'capped' : 'off') : 'care';
-  for (const b of breaches)
-    reach = harder(reach, {
-      effect: effect(b.effect, b.lowerTo !== null),
-      what: b.lowerTo ? `more than ${b.lowerTo} pressure` : '',
-    });
-  return reach;
+const CARE: Reach = { effect: 'care', what: '' };
+const OFF: Reach = { effect: 'off', what: '' };
+
+/** A step of each technique as it is usually done, made once: what is known of it hangs on the object. */
+const USUAL = new WeakMap<Technique, Step>();
+function usualStep(technique: Technique): Step {
+  let step = USUAL.get(technique);
+  if (!step) USUAL.set(technique, (step = newStep(technique, 'usual')));
+  return step;
+}
+/** Cautions as if everyone had said yes to them. */
+const EVERYONE = new WeakMap<readonly Caution[], { keys: ReadonlySet<string>; screening: Screening }>();
+function everyoneHas(cautions: readonly Caution[]) {
+  let made = EVERYONE.get(cautions);
+  if (!made) {
+    const everyone = cautions.map((c) => ({ ...c, question: null }));
+    made = { keys: new Set(cautions.map((c) => c.key)), screening: screen(everyone, {}) };
+    EVERYONE.set(cautions, made);
+  }
+  return made;
+}
+
+/** How each of some cautions touches a technique as it is usually done, by key; what is not touched is left out. */
+export function reachOfTechnique(
+  cautions: readonly Caution[],
+  technique: Technique,
+  catalogue: Catalogue,
+): ReadonlyMap<string, Reach> {
+  const out = new Map<string, Reach>();
+  const { keys, screening } = everyoneHas(cautions);
+  for (const key of technique.heed) if (keys.has(key)) out.set(key, CARE);
+  for (const { limit, effect, lowerTo } of breachesOf(usualStep(technique), screening, catalogue)) {
+    if (!limit) continue;
+    const { key } = limit.caution;
+    const reach: Reach =
+      effect !== 'ban' ? CARE : lowerTo ? { effect: 'capped', what: `more than ${lowerTo} pressure` } : OFF;
+    out.set(key, harder(out.get(key) ?? null, reach));
+  }
+  return out;
 }

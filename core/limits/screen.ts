@@ -1,7 +1,15 @@
 import { type Catalogue, hardestOf, type Step } from '../routine/index.ts';
 import { type ComplaintKind, lighterOf, type OneSide, type Pressure, pressureRank, PRESSURES } from '../words/index.ts';
 import { factsOf } from './facts.ts';
-import { CLAUSE_KINDS, closes, closesStep, type Clause, type StepFacts } from './clause.ts';
+import {
+  CLAUSE_KINDS,
+  closes,
+  closesStep,
+  type Clause,
+  type ClauseKind,
+  type Closed,
+  type StepFacts,
+} from './clause.ts';
 import { effectOf, type Effect } from './effect.ts';
 import { mayBeOverridden } from './override.ts';
 import { onOneSide, otherSide, sideOf, touchesSide } from './sides.ts';
@@ -205,45 +213,72 @@ export interface Breach {
   freeSide: OneSide | null;
 }
 
-/**
- * Limits by one of their words, made once for each screening: a step has few words, and most limits name none of them.
- */
-const byWord = new WeakMap<Screening, { always: number[]; near: Map<string, number[]> }>();
-function indexOf(screening: Screening): { always: number[]; near: Map<string, number[]> } {
-  let index = byWord.get(screening);
+/** A screening as steps are held against it, made once for each: by one of the words of each limit, and by key. */
+interface Index {
+  /** What is closed, by limit. */
+  closed: Closed[];
+  /** Limits that concern every step. */
+  always: number[];
+  /** Limits by their rarest word: a step has few words, and most limits name none of them. */
+  near: Readonly<Record<ClauseKind, Map<string, number[]>>>;
+  /** For each limit, the round in which it was last looked at: a step may have several of its words. */
+  seen: Int32Array;
+  round: number;
+  /** Cautions that count, the hardest first. */
+  hits: ReadonlyMap<string, { caution: Caution; rank: number }>;
+}
+const indexes = new WeakMap<Screening, Index>();
+function indexOf(screening: Screening): Index {
+  let index = indexes.get(screening);
   if (index) return index;
-  index = { always: [], near: new Map() };
-  for (const [i, { clause }] of screening.limits.entries()) {
-    const { words } = closes(clause);
+  const hits = SEVERITIES.flatMap((s) => screening.hits[s]);
+  index = {
+    closed: screening.limits.map((l) => closes(l.clause)),
+    always: [],
+    near: Object.fromEntries(CLAUSE_KINDS.map((k) => [k, new Map<string, number[]>()])) as Index['near'],
+    seen: new Int32Array(screening.limits.length),
+    round: 0,
+    hits: new Map(hits.map((caution, rank) => [caution.key, { caution, rank }])),
+  };
+  for (const [i, { words }] of index.closed.entries()) {
     const kind = CLAUSE_KINDS.find((k) => words[k])!;
     if (kind === 'work' && words.work!.has('any')) index.always.push(i);
     else
       for (const word of words[kind]!) {
-        const key = `${kind}:${word}`;
-        const list = index.near.get(key);
+        const list = index.near[kind].get(word);
         if (list) list.push(i);
-        else index.near.set(key, [i]);
+        else index.near[kind].set(word, [i]);
       }
   }
-  byWord.set(screening, index);
+  indexes.set(screening, index);
   return index;
 }
 
-/** Limits that share a word with a step, in their order. */
-function limitsNear(screening: Screening, facts: StepFacts): Limit[] {
-  const { always, near } = indexOf(screening);
-  const found = new Set(always);
+/** Limits that close something of a step, in their order. */
+function limitsMet(index: Index, facts: StepFacts): number[] {
+  const { closed, always, near, seen } = index;
+  const round = ++index.round;
+  const met: number[] = always.filter((i) => closesStep(closed[i]!, facts));
   for (const kind of CLAUSE_KINDS)
-    for (const word of facts[kind]) for (const i of near.get(`${kind}:${word}`) ?? []) found.add(i);
-  return [...found].sort((a, b) => a - b).map((i) => screening.limits[i]!);
+    for (const word of facts[kind]) {
+      const list = near[kind].get(word);
+      if (list)
+        for (const i of list)
+          if (seen[i] !== round) {
+            seen[i] = round;
+            if (closesStep(closed[i]!, facts)) met.push(i);
+          }
+    }
+  return met.sort((a, b) => a - b);
 }
 
 /** Every limit that a step runs into. */
 export function breachesOf(step: Step, screening: Screening, catalogue: Catalogue): Breach[] {
   const facts = factsOf(step, catalogue);
+  const index = indexOf(screening);
   const out: Breach[] = [];
-  for (const limit of limitsNear(screening, facts)) {
-    if (!closesStep(closes(limit.clause), facts)) continue;
+  for (const i of limitsMet(index, facts)) {
+    const limit = screening.limits[i]!;
     const told = limit.clause.bothSides ? undefined : screening.sides[limit.caution.key];
     if (told && !touchesSide(step, told, catalogue)) continue;
     out.push({
@@ -255,11 +290,12 @@ export function breachesOf(step: Step, screening: Screening, catalogue: Catalogu
     });
   }
   // What a technique raises by its own row is law: care, where no clause of that caution says what else.
-  const heed = catalogue.techniques.get(step.technique)?.heed ?? NO_HEED;
-  for (const caution of heed.length ? hitsOf(screening) : []) {
+  const raised = (catalogue.techniques.get(step.technique)?.heed ?? NO_HEED).flatMap(
+    (key) => index.hits.get(key) ?? [],
+  );
+  for (const { caution } of raised.sort((a, b) => a.rank - b.rank)) {
+    if (caution.question === null || out.some((b) => b.limit?.caution === caution)) continue;
     const told = screening.sides[caution.key];
-    if (caution.question === null || !heed.includes(caution.key) || out.some((b) => b.limit?.caution === caution))
-      continue;
     if (told && !touchesSide(step, told, catalogue)) continue;
     out.push({
       limit: null,
@@ -282,7 +318,6 @@ export function breachesOf(step: Step, screening: Screening, catalogue: Catalogu
 }
 
 const NO_HEED: readonly string[] = [];
-const hitsOf = ({ hits }: Screening): Caution[] => SEVERITIES.flatMap((s) => hits[s]);
 
 /** True when no pressure and no change of the step's dose would make it allowed. */
 export const isBannedOutright = (step: Step, screening: Screening, catalogue: Catalogue): boolean =>

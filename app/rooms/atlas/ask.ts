@@ -73,13 +73,18 @@ export function answersTo(ask: Ask): Answer[] {
     .sort((a, b) => hardness[a.reach.effect] - hardness[b.reach.effect]);
 }
 
+/** Each caution by itself, as the atlas asks. */
+const ALONE = new Map(CAUTIONS.map((c) => [c.key, [c]]));
+
 /** How a caution touches an entry of the atlas. */
 export function reachOf(cautionKey: string, entry: Pick<AtlasEntry, 'kind' | 'id' | 'regions'>): Reach | null {
   const caution = CAUTIONS.find((c) => c.key === cautionKey);
   if (!caution) return null;
   if (entry.kind === 'technique') {
     const technique = CATALOGUE.techniques.get(entry.id);
-    return technique ? reachOfTechnique(caution, technique, CATALOGUE) : null;
+    return technique
+      ? (reachOfTechnique(ALONE.get(caution.key)!, technique, CATALOGUE).get(caution.key) ?? null)
+      : null;
   }
   const region = entry.regions[0] ?? null;
   if (entry.kind === 'point')
