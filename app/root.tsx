@@ -49,10 +49,13 @@ export function Layout({ children }: { children: React.ReactNode }) {
   );
 }
 
+/** Where one goes without a session. */
+const DOORS: ReadonlySet<string> = new Set(['/sign-in', '/sign-out', '/new-practice']);
+
 /** Nothing is sent where it would be lost: it waits, and the page stays as it is. */
 export const clientMiddleware: Route.ClientMiddlewareFunction[] = [
   async ({ request }, next) => {
-    if (new URL(request.url).pathname !== '/sign-out') await whenReachable(request.signal);
+    await whenReachable(request.signal, !DOORS.has(new URL(request.url).pathname));
     return next();
   },
 ];

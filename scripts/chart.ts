@@ -4,7 +4,15 @@
  * committed, so this runs only when the bodies, their drawing rules or the tables of places change.
  */
 import { chartData, inchesMm } from '../core/atlas/index.ts';
-import { buildBodies, type DepthMap, drawView, traceView, type View, VIEWS } from '../core/drawing/index.ts';
+import {
+  buildBodies,
+  type DepthMap,
+  drawThumbs,
+  drawView,
+  traceView,
+  type View,
+  VIEWS,
+} from '../core/drawing/index.ts';
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { BODY_INCHES } from '../reference/facts/body-inches.ts';
 import { CHART_TABLES } from '../reference/chart-tables.ts';
@@ -28,6 +36,10 @@ for (const view of ['left', ...VIEWS.filter((v) => v !== 'left')] as View[]) {
   writeFileSync(`app/parts/chart/terrain/${view}.svg`, svg);
   console.log(`${view}: ${((Date.now() - started) / 1000).toFixed(1)} s, ${(svg.length / 1000).toFixed(0)} kB`);
 }
+
+const thumbs = drawThumbs(bodies, maps as Record<View, DepthMap>);
+writeFileSync('app/parts/chart/terrain/thumbs.svg', thumbs);
+console.log(`thumbs: ${(thumbs.length / 1000).toFixed(0)} kB`);
 
 const { places, fibres } = chartData(bodies, maps, CHART_TABLES, inchesMm(BODY_INCHES, {}));
 const table = (rows: Record<string, unknown>) =>

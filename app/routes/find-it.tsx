@@ -6,7 +6,7 @@ import type { Card } from 'ts-fsrs';
 import { recordTrainerAnswer, trainerState } from '../../server/db/queries/trainer.server';
 import { FaceChart } from '../parts/chart/face-chart';
 import { Cross, useCross } from '../parts/chart/cross';
-import { flipX, spotOf, type View } from '../parts/chart/places';
+import { FLAT_VIEWS, flipX, spotOf, type View } from '../parts/chart/places';
 import { markSchema } from '../schemas/trainer';
 import { checkForm, readForm } from '../schemas/read';
 import { requirePractitioner } from '../../server/access/session.server';
@@ -110,6 +110,7 @@ export default function FindIt({ loaderData: { cards, answers, timeZone, now } }
       <div className="chart-side">
         <FaceChart
           bare
+          views={FLAT_VIEWS}
           onView={setView}
           onPoint={put}
           over={(on, _shown, unit, mirrored) => (

@@ -1,5 +1,5 @@
 import { chartData, inchesMm, proportionsOf, withFingers, type ClientMeasures } from '../../core/atlas';
-import { buildBodies, CAMERAS, type DepthMap, drawView, traceView, type View, VIEWS } from '../../core/drawing';
+import { buildBodies, PICTURES, type DepthMap, drawView, traceView, type View, VIEWS } from '../../core/drawing';
 import { BODY_INCHES } from '../../reference/facts/body-inches';
 import { LANDMARKS } from '../../reference/facts/landmarks';
 import { CHART_TABLES } from '../../reference/chart-tables';
@@ -15,7 +15,7 @@ self.onmessage = ({ data }: MessageEvent<{ measures: ClientMeasures; resolution:
     const svg: Partial<Record<View, string>> = {};
     const order: View[] = ['left', ...VIEWS.filter((v) => v !== 'left')];
     order.forEach((view, i) => {
-      const isHand = CAMERAS[view].body === 'hand';
+      const isHand = PICTURES[view].body === 'hand';
       const map = traceView(bodies, view, isHand ? 0.4 : data.resolution, maps.left);
       maps[view] = map;
       if (!isHand) svg[view] = drawView(bodies, view, map);

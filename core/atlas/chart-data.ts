@@ -4,12 +4,12 @@ import {
   type Bodies,
   type BodyName,
   bodyOf,
-  CAMERAS,
   type DepthMap,
   drawFibres,
   type FibreDrawing,
   fibreLines,
   locateAnchor,
+  PICTURES,
   type Spot,
   spotsOf,
   type Vec3,
@@ -93,8 +93,8 @@ export function chartData(
     if (!m.fan) continue;
     const isRing = m.fan.kind === 'ring' && !m.fan.half;
     for (const side of ['left', 'right'] as const) {
-      const drawn = VIEWS.filter((view) => maps[view] && CAMERAS[view].body === 'head').flatMap((view) => {
-        const drawing = drawFibres(strands, isRing, view, maps[view]!, side === 'right');
+      const drawn = VIEWS.filter((view) => maps[view] && PICTURES[view].body === 'head').flatMap((view) => {
+        const drawing = drawFibres(strands, isRing, maps[view]!, side === 'right');
         return drawing ? [[view, drawing] as const] : [];
       });
       fibres[`${m.id}.${side}`] = Object.fromEntries(drawn);

@@ -31,6 +31,7 @@ type Curve = readonly (readonly [number, number])[];
 
 /** Fibres of a muscle on the client's left, in the plane they are dropped from: [y, z] from the side, [x, z] from above, else [x, y]. */
 export type MuscleFan =
+  | MuscleStrap
   | {
       kind: 'fan';
       from: 'side' | 'front' | 'back' | 'above';
@@ -50,6 +51,18 @@ export type MuscleFan =
       fibres: number;
       half: boolean;
     };
+
+/** Strands round the neck, as [x, y, z, half the width] in mm of the modelled head from end to end, laid onto its skin. */
+export interface MuscleStrap {
+  kind: 'strap';
+  course: readonly (readonly [number, number, number, number])[];
+  fibres: number;
+}
+export const strap = (course: MuscleStrap['course'], fibres: number): MuscleStrap => ({
+  kind: 'strap',
+  course,
+  fibres,
+});
 
 export const fan = (
   from: 'side' | 'front' | 'back' | 'above',

@@ -1,66 +1,80 @@
 import { earOutline } from './ear.ts';
-import { featureCurves } from './features.ts';
+import { featureCurves, openedCurves } from './features.ts';
 import { handCurves } from './hand.ts';
 import type { Bodies } from './bodies.ts';
-import { drawRelief, type QuietZone } from './relief.ts';
+import { drawRelief, type QuietZone, type Relief } from './relief.ts';
 import { terrainSvg } from './svg.ts';
+import { thumbsSvg } from './thumbs.ts';
 import { traceDepth, type DepthMap } from './trace.ts';
 import { mirrored, type Vec3 } from './vector.ts';
-import { CAMERAS, project, type View } from './views.ts';
+import { flatLens, type Lens } from './lens.ts';
+import { openedLens } from './opened.ts';
+import { CAMERAS, PICTURES, VIEWS, type View } from './views.ts';
 
 /** The right profile is the left one seen in a mirror: trace once, flip the columns. */
 function flipped(map: DepthMap): DepthMap {
   const { columns, rows } = map;
   const depth = new Float32Array(map.depth.length);
+  const height = new Float32Array(map.depth.length);
   const normal = new Float32Array(map.normal.length);
   for (let j = 0; j < rows; j++)
     for (let i = 0; i < columns; i++) {
       const to = j * columns + i;
       const from = j * columns + columns - 1 - i;
       depth[to] = map.depth[from]!;
+      height[to] = map.height[from]!;
       normal.set([-map.normal[3 * from]!, map.normal[3 * from + 1]!, map.normal[3 * from + 2]!], 3 * to);
     }
-  return { ...map, depth, normal };
+  return { ...map, lens: flatLens(CAMERAS.right), depth, height, normal };
 }
+
+/** How a view sees a head. */
+export const lensOf = (view: View, { head }: Bodies): Lens =>
+  view === 'opened' ? openedLens(head.frame.height) : flatLens(CAMERAS[view]);
 
 /** What a view sees of the bodies. `resolution` = samples per viewBox px, 0.4–3; `left` saves tracing the right profile. */
 export function traceView(bodies: Bodies, view: View, resolution: number, left?: DepthMap): DepthMap {
   if (view === 'right') return flipped(left ?? traceView(bodies, 'left', resolution));
-  const camera = CAMERAS[view];
+  const picture = PICTURES[view];
   return traceDepth(
-    camera.body === 'hand' ? bodies.handDistance : bodies.head.body.distance,
-    camera,
-    resolution * camera.detail,
+    picture.body === 'hand' ? bodies.handDistance : bodies.head.body.distance,
+    lensOf(view, bodies),
+    picture,
+    resolution * picture.detail,
   );
 }
 
 /** The terrain drawing of one view as SVG text. Pure and deterministic. */
-export function drawView(bodies: Bodies, view: View, map: DepthMap): string {
-  const camera = CAMERAS[view];
+export const drawView = (bodies: Bodies, view: View, map: DepthMap): string =>
+  terrainSvg(view, PICTURES[view], reliefOf(bodies, view, map));
+
+/** One small picture of every view, side by side in one SVG text. */
+export const drawThumbs = (bodies: Bodies, maps: Readonly<Record<View, DepthMap>>): string =>
+  thumbsSvg(VIEWS.map((view) => ({ view, relief: reliefOf(bodies, view, maps[view]) })));
+
+function reliefOf(bodies: Bodies, view: View, map: DepthMap): Relief {
+  const picture = PICTURES[view];
+  const { project } = map.lens;
   const { head, drop, hand } = bodies;
   if (view === 'palms' || view === 'backs')
-    return terrainSvg(
-      view,
-      camera,
-      drawRelief({ view, camera, map, curves: handCurves(hand, view), quiet: [], mute: [] }),
-    );
-  const curves = featureCurves(head, drop);
+    return drawRelief({ view, picture, map, curves: handCurves(hand, view), quiet: [], mute: [] });
+  const curves = [...featureCurves(head, drop), ...(view === 'opened' ? openedCurves(head, drop) : [])];
   const quiet: QuietZone[] = [];
   const sides: ((p: Vec3) => Vec3)[] =
     view === 'left' ? [(p) => p] : view === 'right' ? [mirrored] : [(p) => p, mirrored];
   for (const side of sides) {
     const zone: QuietZone = {
       outline: earOutline(head.ear)
-        .map((p) => project(camera, side(p)))
+        .map((p) => project(side(p)))
         .map((q) => [q[0], q[1]]),
     };
     quiet.push(
       view === 'left' || view === 'right'
         ? zone
-        : { ...zone, depthMm: project(camera, side(head.ear.at(0, 15, 0)))[2], slackMm: 22 },
+        : { ...zone, depthMm: project(side(head.ear.at(0, 15, 0)))[2], slackMm: 22 },
     );
   }
-  const nostrils = [1, -1].map((s) => project(camera, [...head.frame.zone.nose(s * 7, -33), 98] as unknown as Vec3));
-  const mute = view === 'front' ? nostrils.map((q) => [q[0], q[1], 13] as const) : [];
-  return terrainSvg(view, camera, drawRelief({ view, camera, map, curves, quiet, mute }));
+  const nostrils = [1, -1].map((s) => project([...head.frame.zone.nose(s * 7, -33), 98] as unknown as Vec3));
+  const mute = view === 'front' || view === 'opened' ? nostrils.map((q) => [q[0], q[1], 13] as const) : [];
+  return drawRelief({ view, picture, map, curves, quiet, mute });
 }

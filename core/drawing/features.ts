@@ -247,3 +247,31 @@ export function featureCurves({ frame: fr, ear }: Head, drop: Dropper): FeatureC
     ), // hairline
   ];
 }
+
+/** Lines that flat views need not, because their outline says the same: the edge of the jaw, and the collarbone. */
+export function openedCurves({ frame: fr }: Head, drop: Dropper): FeatureCurve[] {
+  const jaw = [
+    [-34, 1],
+    [-48, 3.5],
+    [-58, 6.5],
+    [-65.5, 13],
+    [-71.5, 23],
+    [-77, 35],
+    [-82, 45],
+    [-87, 55],
+  ].map(([y, z]) => drop.side(fr.height(y!), z!));
+  const collarbone = [
+    [14, -188],
+    [42, -183],
+    [78, -178.5],
+    [112, -180],
+  ].map(([x, y]) => drop.front(...fr.zone.trunk(x!, y!)));
+  const line = (points: (Vec3 | null)[], widthPx: number, opacity: number): FeatureCurve => ({
+    points: points.filter((p): p is Vec3 => p !== null),
+    kind: 'taper',
+    widthPx,
+    opacity,
+    toleranceMm: 8,
+  });
+  return [line(jaw, 1.5, 0.34), line(collarbone, 1.2, 0.3)].flatMap(bothSides);
+}

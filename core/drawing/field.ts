@@ -48,13 +48,13 @@ function binomial(
   return A;
 }
 
-/** Smooth a depth map while keeping occlusion edges sharp: neighbours farther than `jumpMm` do not count. */
-export const smoothDepth = (map: DepthMap, passes: number, jumpMm = 2.2): Float32Array =>
+/** Smooth the heights of a map while keeping occlusion edges sharp: neighbours farther than `jumpMm` do not count. */
+export const smoothHeight = (map: DepthMap, passes: number, jumpMm = 2.2): Float32Array =>
   binomial(
-    map.depth,
+    map.height,
     map,
     passes,
-    (q) => Number.isNaN(map.depth[q]!),
+    (q) => Number.isNaN(map.height[q]!),
     (q, r, a) => Math.abs(a[r]! - a[q]!) < jumpMm,
   );
 

@@ -15,14 +15,15 @@ export {
   palm,
   ring,
   side,
+  strap,
   type Anchor,
   type BodyName,
   type MuscleFan,
 } from './anchors.ts';
 // Cameras and sheets.
-export { CAMERAS, leftEdge, onSheet, project, PX_PER_MM, sheetOf, VIEWS, type View } from './views.ts';
+export { CAMERAS, leftEdge, onSheet, PICTURES, project, PX_PER_MM, sheetOf, VIEWS, type View } from './views.ts';
 export type { DepthMap } from './trace.ts';
 // Drawing a view.
-export { drawView, traceView } from './draw.ts';
+export { drawThumbs, drawView, traceView } from './draw.ts';
 export { bellyOf, drawFibres, fibreLines, type FibreDrawing } from './muscle-drawing.ts';
 export { spotsOf, type Spot } from './places.ts';

@@ -1,11 +1,10 @@
-import type { MuscleFan } from './anchors.ts';
+import type { MuscleFan, MuscleStrap } from './anchors.ts';
 import { type Bodies, SHOULDER_Y } from './bodies.ts';
 import { curvePath, simplify } from './path.ts';
 import { isSeen } from './places.ts';
 import { piecesWhere } from './relief.ts';
 import type { DepthMap } from './trace.ts';
 import { catmullRom, mirrored, mix, type Vec3, type Xy } from './vector.ts';
-import { CAMERAS, project, type View } from './views.ts';
 
 /** A muscle drawn in one view: its outline and its fibres as path data. */
 export interface FibreDrawing {
@@ -22,6 +21,7 @@ export type Fibre = readonly (Vec3 | null)[];
 
 /** Fibres of the client's left side, in order across the muscle. */
 export function fibreLines(fan: MuscleFan, { head, drop }: Bodies): Fibre[] {
+  if (fan.kind === 'strap') return strands(fan, head, drop);
   const zone = head.frame.zone[fan.zone];
   if (fan.kind === 'ring') {
     const from = fan.half ? -Math.PI / 2 : 0;
@@ -64,6 +64,21 @@ export function fibreLines(fan: MuscleFan, { head, drop }: Bodies): Fibre[] {
   });
 }
 
+/** The vertical axis that lines are dropped towards, in mm forward. */
+const AXIS_Z = -10;
+
+/** Strands side by side round the neck: a muscle that would slip off it if it were dropped from one side. */
+function strands({ course, fibres }: MuscleStrap, { frame }: Bodies['head'], drop: Bodies['drop']): Fibre[] {
+  const line = catmullRom(course, 8);
+  return Array.from({ length: fibres + 1 }, (_, k) =>
+    line.map(([x, y, z, half]) => {
+      const [atX, atY] = frame.zone.neck(x!, y!);
+      const aside = ((k / fibres - 0.5) * 2 * half!) / Math.hypot(atX, z! - AXIS_Z);
+      return drop.around(((Math.atan2(atX, z! - AXIS_Z) + aside) * 180) / Math.PI, atY);
+    }),
+  );
+}
+
 /** The middle of the middle fibre: where the belly is felt unless the table says otherwise. */
 export function bellyOf(lines: readonly Fibre[]): Vec3 | null {
   const middle = lines[lines.length >> 1] ?? [];
@@ -78,13 +93,16 @@ export function bellyOf(lines: readonly Fibre[]): Vec3 | null {
 export function drawFibres(
   lines: readonly Fibre[],
   isRing: boolean,
-  view: View,
   map: DepthMap,
   onRight: boolean,
 ): FibreDrawing | null {
-  const camera = CAMERAS[view];
   const seen = lines
-    .map((line) => longestSeen(line, view, map, onRight).map((p): Xy => [project(camera, p)[0], project(camera, p)[1]]))
+    .map((line) =>
+      longestSeen(line, map, onRight).map((p): Xy => {
+        const [x, y] = map.lens.project(p);
+        return [x, y];
+      }),
+    )
     .filter((line) => line.length > 2);
   if (seen.length < Math.min(3, lines.length - 1)) return null;
   const first = seen[0]!;
@@ -119,7 +137,7 @@ export function drawFibres(
 const LONGEST_STEP_MM = 14;
 
 /** The longest stretch of a fibre that lies on the visible skin without a jump. */
-function longestSeen(line: Fibre, view: View, map: DepthMap, onRight: boolean): Vec3[] {
+function longestSeen(line: Fibre, map: DepthMap, onRight: boolean): Vec3[] {
   const side = line.map((p) => (p && onRight ? mirrored(p) : p));
   const far = (a: Vec3, b: Vec3) => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]) > LONGEST_STEP_MM;
   let before: Vec3 | null = null;
@@ -129,7 +147,7 @@ function longestSeen(line: Fibre, view: View, map: DepthMap, onRight: boolean): 
       before = p;
       return cut;
     }),
-    (p) => p !== null && isSeen(view, map, p, 5),
+    (p) => p !== null && isSeen(map, p, 5),
     1,
   ) as Vec3[][];
   return runs.reduce((a, b) => (b.length > a.length ? b : a), []);

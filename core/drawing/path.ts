@@ -130,3 +130,18 @@ export function taperedPath(points: readonly Xy[], width: number): string {
   });
   return linePath(simplify([...left, ...right.reverse()], 0.06), true);
 }
+
+/** The courses of path data as this file writes it: places, with the curves between them left straight. */
+export function coursesOf(d: string): { points: Xy[]; closed: boolean }[] {
+  return [...d.matchAll(/M[^M]*/g)].map(([course]) => {
+    const points: Xy[] = [];
+    let [x, y] = [0, 0];
+    for (const [, command, numbers] of course.matchAll(/([Mlq])([^Mlqz]*)/g)) {
+      const values = (numbers!.match(/-?(?:\d+\.\d+|\.\d+|\d+)/g) ?? []).map(Number);
+      const [dx, dy] = [values.at(-2)!, values.at(-1)!];
+      [x, y] = command === 'M' ? [dx, dy] : [x + dx, y + dy];
+      points.push([x, y]);
+    }
+    return { points, closed: course.endsWith('z') };
+  });
+}

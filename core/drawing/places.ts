@@ -1,7 +1,7 @@
 import type { BodyName } from './anchors.ts';
 import type { DepthMap } from './trace.ts';
 import { mirrored, type Vec3 } from './vector.ts';
-import { CAMERAS, onSheet, project, sheetOf, VIEWS, type View } from './views.ts';
+import { isFaded, onSheet, PICTURES, sheetOf, VIEWS, type View } from './views.ts';
 
 /** Where a place is drawn in one view, in viewBox px of its sheet. */
 export interface Spot {
@@ -17,8 +17,10 @@ const SEEN_WITHIN_MM = 4;
 const tenth = (v: number) => Math.round(v * 10) / 10;
 
 /** Whether a place of the body, or the skin beside it, can be seen in a view. */
-export function isSeen(view: View, map: DepthMap, p: Vec3, toleranceMm: number): boolean {
-  const [x, y, depth] = project(CAMERAS[view], p);
+export function isSeen(map: DepthMap, p: Vec3, toleranceMm: number): boolean {
+  const q = map.lens.project(p);
+  if (!map.lens.holds(q)) return false;
+  const [x, y, depth] = q;
   const i = Math.round(x * map.resolution);
   const j = Math.round(y * map.resolution);
   if (i < 0 || j < 0 || i >= map.columns || j >= map.rows) return false;
@@ -50,11 +52,12 @@ export function spotsOf(
   const out: Partial<Record<View, Spot>> = {};
   for (const view of VIEWS) {
     const map = maps[view];
-    if (!map || CAMERAS[view].body !== body) continue;
+    if (!map || PICTURES[view].body !== body) continue;
     const p = onRight && body === 'head' ? mirrored(mm) : mm;
-    if (!isSeen(view, map, p, SEEN_WITHIN_MM)) continue;
-    const [px, y] = project(CAMERAS[view], p);
-    const x = onSheet(CAMERAS[view], px, onRight);
+    if (!isSeen(map, p, SEEN_WITHIN_MM)) continue;
+    const [px, y] = map.lens.project(p);
+    if (isFaded(view, px, y)) continue;
+    const x = onSheet(PICTURES[view], px, onRight);
     const { width, height } = sheetOf(view);
     if (x >= 0 && y >= 0 && x <= width && y <= height) out[view] = { x: tenth(x), y: tenth(y) };
   }

@@ -1,11 +1,11 @@
 import { contours } from 'd3-contour';
-import { blur, fillOut, smoothDepth } from './field.ts';
+import { blur, fillOut, smoothHeight } from './field.ts';
 import type { FeatureCurve } from './features.ts';
 import { isolines, occlusionEdges, rings } from './lines.ts';
 import { curvePath, lengthOf, simplify, smoothed, taperedPath } from './path.ts';
 import type { DepthMap } from './trace.ts';
 import { catmullRom, type Vec3, type Xy } from './vector.ts';
-import { project, type Camera, type View } from './views.ts';
+import type { Picture, View } from './views.ts';
 
 /** Every number of the drawing style. Lengths in viewBox px unless named. */
 const STYLE = {
@@ -29,7 +29,7 @@ export interface QuietZone {
 
 export interface ReliefInput {
   view: View;
-  camera: Camera;
+  picture: Picture;
   map: DepthMap;
   curves: readonly FeatureCurve[];
   quiet: readonly QuietZone[];
@@ -51,14 +51,14 @@ const CLASS = { none: 0, thin: 1, index: 2, full: 3 } as const;
 type ContourKind = keyof Relief['contours'];
 
 /** Depth map to terrain drawing. Pure and deterministic. */
-export function drawRelief({ view, camera, map, curves, quiet, mute }: ReliefInput): Relief {
+export function drawRelief({ view, picture, map, curves, quiet, mute }: ReliefInput): Relief {
   const { columns, rows, resolution } = map;
   const mask = Uint8Array.from(map.depth, (d) => (Number.isNaN(d) ? 0 : 1));
   const sampleAt = (x: number, y: number) =>
     Math.min(rows - 1, Math.max(0, Math.round(y * resolution))) * columns +
     Math.min(columns - 1, Math.max(0, Math.round(x * resolution)));
   const depthAt = (x: number, y: number) => map.depth[sampleAt(x, y)]!;
-  const smooth = smoothDepth(map, Math.round(2 * resolution * resolution) + 1);
+  const smooth = smoothHeight(map, Math.round(2 * resolution * resolution) + 1);
   const { slope, hard } = slopes(smooth, map, mask);
   const isQuiet = (x: number, y: number) =>
     quiet.some(
@@ -75,7 +75,7 @@ export function drawRelief({ view, camera, map, curves, quiet, mute }: ReliefInp
   };
 
   function contourPaths(): Pick<Relief, 'contours'> {
-    const steps = (level: number) => level / camera.stepMm;
+    const steps = (level: number) => level / picture.stepMm;
     const isSupplementary = (level: number) => Math.abs(steps(level) - Math.round(steps(level))) > 0.1;
     const isIndex = (level: number) => !isSupplementary(level) && Math.round(steps(level)) % STYLE.indexEvery === 0;
     const gapAt = (x: number, y: number) => {
@@ -84,7 +84,7 @@ export function drawRelief({ view, camera, map, curves, quiet, mute }: ReliefInp
       const q = j * columns + i;
       return i < 2 || j < 2 || i > columns - 3 || j > rows - 3 || !mask[q]
         ? -1
-        : camera.stepMm / Math.max(1e-4, slope[q]!);
+        : picture.stepMm / Math.max(1e-4, slope[q]!);
     };
     const classify = (x: number, y: number, level: number): number => {
       const gap = gapAt(x, y);
@@ -98,8 +98,8 @@ export function drawRelief({ view, camera, map, curves, quiet, mute }: ReliefInp
     const lowest = seen.reduce((a, b) => Math.min(a, b), Infinity);
     const highest = seen.reduce((a, b) => Math.max(a, b), -Infinity);
     const levels: number[] = [];
-    for (let v = Math.ceil(lowest / camera.stepMm) * camera.stepMm; v < highest; v += camera.stepMm)
-      levels.push(v, v + camera.stepMm / 2);
+    for (let v = Math.ceil(lowest / picture.stepMm) * picture.stepMm; v < highest; v += picture.stepMm)
+      levels.push(v, v + picture.stepMm / 2);
     const field = fillOut(smooth, map, mask, 3).map((d) => (Number.isNaN(d) ? -200 : d));
     const out: Record<ContourKind, string> = { supplementary: '', thin: '', full: '', index: '' };
     const shortest: Record<ContourKind, number> = { supplementary: 26, thin: 10, full: 10, index: 8 };
@@ -131,7 +131,7 @@ export function drawRelief({ view, camera, map, curves, quiet, mute }: ReliefInp
     const isMuted = (line: Xy[]) => mute.some(([x, y, r]) => line.every((p) => Math.hypot(p[0] - x, p[1] - y) < r));
     return occlusionEdges(map.depth, map, resolution, STYLE.edgeStepMm)
       .flatMap((line) => piecesWhere(line, (p) => rim[sampleAt(p[0], p[1])]! > 0.985, 2))
-      .filter((line) => lengthOf(line) > camera.shortestEdgePx && !isMuted(line))
+      .filter((line) => lengthOf(line) > picture.shortestEdgePx && !isMuted(line))
       .map((line) => curvePath(simplify(smoothed(line, Math.round(9 * resolution)), 0.15)))
       .join('');
   }
@@ -139,10 +139,10 @@ export function drawRelief({ view, camera, map, curves, quiet, mute }: ReliefInp
   function featurePaths(): Pick<Relief, 'dashes' | 'features'> {
     const out: Pick<Relief, 'dashes' | 'features'> = { dashes: [], features: [] };
     for (const curve of curves) {
-      const seen = catmullRom(curve.points, 14).map((p) => project(camera, p as unknown as Vec3));
+      const seen = catmullRom(curve.points, 14).map((p) => map.lens.project(p as unknown as Vec3));
       const opacity = typeof curve.opacity === 'function' ? curve.opacity(view) : curve.opacity;
       if (opacity === 0) continue;
-      const visible = (q: Vec3) => q[2] > depthAt(q[0], q[1]) - curve.toleranceMm;
+      const visible = (q: Vec3) => map.lens.holds(q) && q[2] > depthAt(q[0], q[1]) - curve.toleranceMm;
       for (const piece of piecesWhere(seen, visible, 3)) {
         const line = piece.map((q) => [q[0], q[1]] as const);
         if (curve.kind === 'dash')

@@ -1,18 +1,6 @@
 import type { Relief } from './relief.ts';
-import { sheetOf, type Camera, type View } from './views.ts';
+import { FADE, sheetOf, type Fade, type Picture, type View } from './views.ts';
 
-/** Where the body runs out of the sheet the drawing fades: in a circle round a centre, or towards the lower edge. */
-type Fade = { cx: number; cy: number; r: number; from: number; to: number } | { fromY: number; toY: number } | null;
-const FADE: Record<View, Fade> = {
-  front: { cx: 220, cy: 232, r: 336, from: 0.77, to: 0.965 },
-  back: { cx: 220, cy: 232, r: 336, from: 0.77, to: 0.965 },
-  left: { cx: 205, cy: 205, r: 342, from: 0.74, to: 0.985 },
-  right: { cx: 235, cy: 205, r: 342, from: 0.74, to: 0.985 },
-  top: null,
-  chest: { fromY: 310, toY: 420 },
-  palms: { fromY: 640, toY: 690 },
-  backs: { fromY: 640, toY: 690 },
-};
 const gradient = (id: string, fade: NonNullable<Fade>): string =>
   'r' in fade
     ? `<radialGradient id="${id}" gradientUnits="userSpaceOnUse" cx="${fade.cx}" cy="${fade.cy}" r="${fade.r}"><stop offset="${fade.from}" stop-color="#fff"/><stop offset="${fade.to}" stop-color="#000"/></radialGradient>`
@@ -25,15 +13,15 @@ const LINE = 'var(--chart-line,#2B1F33)';
  * The inner SVG of one view. Paper is transparent; every colour is a custom property with the day colour as
  * fallback, and there is no style attribute or element, so a strict content security policy holds.
  */
-export function terrainSvg(view: View, camera: Camera, relief: Relief): string {
+export function terrainSvg(view: View, picture: Picture, relief: Relief): string {
   const id = `chart-${view}`;
   const fade = FADE[view];
   const stroke = (d: string, opacity: number, width: number, extra = '') =>
     d ? `<path d="${d}" stroke-opacity="${opacity}" stroke-width="${width}"${extra}/>` : '';
   const { contours: c } = relief;
   const sheet = sheetOf(view);
-  const { widthPx: w, heightPx: h } = camera;
-  const isHand = camera.body === 'hand';
+  const { widthPx: w, heightPx: h } = picture;
+  const isHand = picture.body === 'hand';
   const body = [
     `<path class="chart-skin" d="${relief.silhouette}" fill="var(--chart-skin,none)"/>`,
     `<g class="chart-relief" fill="var(--chart-shade,#5A3A5E)" fill-opacity="var(--chart-shade-opacity,.052)" fill-rule="evenodd" clip-path="url(#${id}-clip)">${relief.shade.map((d) => (d ? `<path d="${d}"/>` : '')).join('')}</g>`,

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
-import { blur, fillOut, smoothDepth } from './field.ts';
+import { blur, fillOut, smoothHeight } from './field.ts';
+import { flatLens } from './lens.ts';
 import { occlusionEdges, rings } from './lines.ts';
 import { spotsOf } from './places.ts';
 import { isInside, piecesWhere } from './relief.ts';
@@ -12,7 +13,7 @@ import type { Xy } from './vector.ts';
 const R = 60;
 const ball = (x: number, y: number, z: number): number => Math.hypot(x, y, z) - R;
 const RESOLUTION = 0.4;
-const map = traceDepth(ball, CAMERAS.front, RESOLUTION);
+const map = traceDepth(ball, flatLens(CAMERAS.front), CAMERAS.front, RESOLUTION);
 const at = (m: DepthMap, xMm: number, yMm: number): number =>
   m.depth[Math.round((140 - yMm) * 1.5 * RESOLUTION) * m.columns + Math.round((220 + 1.5 * xMm) * RESOLUTION)]!;
 
@@ -85,7 +86,10 @@ describe('fields', () => {
   });
   test('smoothing a depth map keeps a step sharp', () => {
     const depth = Float32Array.from({ length: 400 }, (_, q) => (q % 20 < 10 ? 0 : 30));
-    const out = smoothDepth({ ...grid, resolution: 1, depth, normal: new Float32Array(1200) }, 6);
+    const out = smoothHeight(
+      { ...grid, lens: flatLens(CAMERAS.front), resolution: 1, depth, height: depth, normal: new Float32Array(1200) },
+      6,
+    );
     expect([out[209], out[210]]).toEqual([0, 30]);
   });
   test('filling out grows by one sample a pass', () => {

@@ -50,49 +50,48 @@ export function catmullRom(points: readonly (readonly number[])[], sub: number):
   return out;
 }
 
-/**
- * Monotone cubic interpolation (Fritsch and Carlson 1980) of `values` over `keys`, baked into a table of
- * 0.5 mm steps between -260 and 160 mm, constant outside its keys.
- */
+/** Monotone cubic interpolation (Fritsch and Carlson 1980) of `values` over rising `keys`, constant outside them. */
+export function monotoneCubic(keys: readonly number[], values: readonly number[]): (x: number) => number {
+  const n = keys.length;
+  const slope = Array.from({ length: n - 1 }, (_, i) => (values[i + 1]! - values[i]!) / (keys[i + 1]! - keys[i]!));
+  const tangent = keys.map((_, i) => {
+    if (i === 0) return slope[0]!;
+    if (i === n - 1) return slope[n - 2]!;
+    const [before, after] = [slope[i - 1]!, slope[i]!];
+    if (before * after <= 0) return 0;
+    const w1 = 2 * (keys[i + 1]! - keys[i]!) + (keys[i]! - keys[i - 1]!);
+    const w2 = keys[i + 1]! - keys[i]! + 2 * (keys[i]! - keys[i - 1]!);
+    return (w1 + w2) / (w1 / before + w2 / after);
+  });
+  return (x) => {
+    if (x <= keys[0]!) return values[0]!;
+    if (x >= keys[n - 1]!) return values[n - 1]!;
+    let span = 0;
+    while (x > keys[span + 1]!) span++;
+    const h = keys[span + 1]! - keys[span]!;
+    const t = (x - keys[span]!) / h;
+    const t2 = t * t;
+    const t3 = t2 * t;
+    return (
+      (2 * t3 - 3 * t2 + 1) * values[span]! +
+      (t3 - 2 * t2 + t) * h * tangent[span]! +
+      (-2 * t3 + 3 * t2) * values[span + 1]! +
+      (t3 - t2) * h * tangent[span + 1]!
+    );
+  };
+}
+
+/** The same, with keys in any order, baked into a table of 0.5 mm steps between -260 and 160 mm. */
 export function monotoneTable(values: readonly number[], keys: readonly number[]): (y: number) => number {
   const lo = -260;
   const step = 0.5;
   const size = Math.round((160 - lo) / step) + 1;
   const order = keys.map((_, i) => i).sort((a, b) => keys[a]! - keys[b]!);
-  const X = order.map((i) => keys[i]!);
-  const Y = order.map((i) => values[i]!);
-  const n = X.length;
-  const slope = Array.from({ length: n - 1 }, (_, i) => (Y[i + 1]! - Y[i]!) / (X[i + 1]! - X[i]!));
-  const tangent = new Array<number>(n).fill(0);
-  tangent[0] = slope[0]!;
-  tangent[n - 1] = slope[n - 2]!;
-  for (let i = 1; i < n - 1; i++) {
-    const before = slope[i - 1]!;
-    const after = slope[i]!;
-    if (before * after <= 0) continue;
-    const w1 = 2 * (X[i + 1]! - X[i]!) + (X[i]! - X[i - 1]!);
-    const w2 = X[i + 1]! - X[i]! + 2 * (X[i]! - X[i - 1]!);
-    tangent[i] = (w1 + w2) / (w1 / before + w2 / after);
-  }
-  const baked = new Float64Array(size);
-  let span = 0;
-  for (let j = 0; j < size; j++) {
-    const x = lo + j * step;
-    if (x <= X[0]!) baked[j] = Y[0]!;
-    else if (x >= X[n - 1]!) baked[j] = Y[n - 1]!;
-    else {
-      while (x > X[span + 1]!) span++;
-      const h = X[span + 1]! - X[span]!;
-      const t = (x - X[span]!) / h;
-      const t2 = t * t;
-      const t3 = t2 * t;
-      baked[j] =
-        (2 * t3 - 3 * t2 + 1) * Y[span]! +
-        (t3 - 2 * t2 + t) * h * tangent[span]! +
-        (-2 * t3 + 3 * t2) * Y[span + 1]! +
-        (t3 - t2) * h * tangent[span + 1]!;
-    }
-  }
+  const at = monotoneCubic(
+    order.map((i) => keys[i]!),
+    order.map((i) => values[i]!),
+  );
+  const baked = Float64Array.from({ length: size }, (_, j) => at(lo + j * step));
   return (y) => {
     const u = Math.min(Math.max((y - lo) / step, 0), size - 1.001);
     const i = Math.floor(u);

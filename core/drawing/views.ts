@@ -4,27 +4,23 @@ import { dot, type Vec3 } from './vector.ts';
 /** Drawing scale, the same in every view so that distances and discs agree. */
 export const PX_PER_MM = 1.5;
 
-export const VIEWS = ['front', 'right', 'left', 'back', 'top', 'chest', 'palms', 'backs'] as const;
+/** `opened` is the face on a sheet laid round the head and opened: both sides, ear to ear; a map, not a likeness. */
+export const VIEWS = ['opened', 'front', 'right', 'left', 'back', 'top', 'chest', 'palms', 'backs'] as const;
 export type View = (typeof VIEWS)[number];
+export type FlatView = Exclude<View, 'opened'>;
 
-/** An orthographic camera: screen axes in the world and the part of the world that the picture shows. */
-export interface Camera {
+/** What a picture shows and how it is drawn. */
+export interface Picture {
   /** What it looks at. */
   body: BodyName;
-  /** Unit vector to the right of the sheet. */
-  right: Vec3;
-  /** Unit vector to the top of the sheet. */
-  up: Vec3;
-  /** Unit vector towards the viewer. */
-  toward: Vec3;
   /** Of the sheet. */
   widthPx: number;
   /** Of the sheet. */
   heightPx: number;
-  /** World coordinate along `right` at the middle of the picture, in mm. */
-  centreMm: number;
-  /** World coordinate along `up` at the top edge, in mm. */
+  /** World coordinate along the upright of the sheet at its top edge, in mm. */
   topMm: number;
+  /** Nothing nearer to the viewer than this is looked for, in mm towards the viewer. */
+  farMm: number;
   /** Nothing deeper than this is drawn, in mm towards the viewer. */
   floorMm: number;
   /** Samples per viewBox px, times this. */
@@ -33,6 +29,20 @@ export interface Camera {
   stepMm: number;
   /** Occlusion edges shorter than this are left out, in viewBox px. */
   shortestEdgePx: number;
+  /** Both halves mirror each other, so that one half needs tracing. */
+  symmetric: boolean;
+}
+
+/** An orthographic camera: a picture with screen axes in the world. */
+export interface Camera extends Picture {
+  /** Unit vector to the right of the sheet. */
+  right: Vec3;
+  /** Unit vector to the top of the sheet. */
+  up: Vec3;
+  /** Unit vector towards the viewer. */
+  toward: Vec3;
+  /** World coordinate along `right` at the middle of the picture, in mm. */
+  centreMm: number;
 }
 
 const sheet = {
@@ -41,10 +51,12 @@ const sheet = {
   widthPx: 440,
   heightPx: 560,
   topMm: 140,
+  farMm: 260,
   floorMm: -150,
   detail: 1,
   stepMm: 3,
   shortestEdgePx: 7,
+  symmetric: true,
 } as const;
 const hand = {
   body: 'hand',
@@ -52,17 +64,19 @@ const hand = {
   widthPx: 320,
   heightPx: 690,
   topMm: 196,
+  farMm: 260,
   floorMm: -60,
   detail: 1.3,
   stepMm: 2,
   shortestEdgePx: 10,
+  symmetric: false,
 } as const;
 
 /** Hands are traced as the left one; the sheet shows both, side by side. */
-export const CAMERAS: Record<View, Camera> = {
+export const CAMERAS: Record<FlatView, Camera> = {
   front: { ...sheet, right: [1, 0, 0], toward: [0, 0, 1], centreMm: 0 },
-  left: { ...sheet, right: [0, 0, -1], toward: [1, 0, 0], centreMm: -4 },
-  right: { ...sheet, right: [0, 0, 1], toward: [-1, 0, 0], centreMm: 4 },
+  left: { ...sheet, right: [0, 0, -1], toward: [1, 0, 0], centreMm: -4, symmetric: false },
+  right: { ...sheet, right: [0, 0, 1], toward: [-1, 0, 0], centreMm: 4, symmetric: false },
   back: { ...sheet, right: [-1, 0, 0], toward: [0, 0, -1], centreMm: 0 },
   top: {
     ...sheet,
@@ -90,10 +104,37 @@ export const CAMERAS: Record<View, Camera> = {
   backs: { ...hand, right: [-1, 0, 0], toward: [0, 0, -1], centreMm: 17 },
 };
 
+export const PICTURES: Record<View, Picture> = {
+  ...CAMERAS,
+  // The sheet lies within these of the skin on every head that can be drawn.
+  opened: { ...sheet, farMm: 95, floorMm: -120, shortestEdgePx: 9 },
+};
+
+/** Where the body runs out of the sheet the drawing fades: in a circle round a centre, or towards the lower edge. */
+export type Fade =
+  { cx: number; cy: number; r: number; from: number; to: number } | { fromY: number; toY: number } | null;
+export const FADE: Record<View, Fade> = {
+  opened: { cx: 220, cy: 232, r: 336, from: 0.77, to: 0.965 },
+  front: { cx: 220, cy: 232, r: 336, from: 0.77, to: 0.965 },
+  back: { cx: 220, cy: 232, r: 336, from: 0.77, to: 0.965 },
+  left: { cx: 205, cy: 205, r: 342, from: 0.74, to: 0.985 },
+  right: { cx: 235, cy: 205, r: 342, from: 0.74, to: 0.985 },
+  top: null,
+  chest: { fromY: 310, toY: 420 },
+  palms: { fromY: 640, toY: 690 },
+  backs: { fromY: 640, toY: 690 },
+};
+/** Whether a place of a sheet lies where the drawing has faded away. */
+export function isFaded(view: View, x: number, y: number): boolean {
+  const fade = FADE[view];
+  if (!fade) return false;
+  return 'r' in fade ? Math.hypot(x - fade.cx, y - fade.cy) > fade.r * fade.to : y > fade.toY;
+}
+
 /** Width and height of the sheet of a view, in viewBox px. */
 export const sheetOf = (view: View): { width: number; height: number } => ({
-  width: CAMERAS[view].widthPx * (CAMERAS[view].body === 'hand' ? 2 : 1),
-  height: CAMERAS[view].heightPx,
+  width: PICTURES[view].widthPx * (PICTURES[view].body === 'hand' ? 2 : 1),
+  height: PICTURES[view].heightPx,
 });
 
 /** World mm to [viewBox x, viewBox y, depth in mm towards the viewer], as the camera sees it. */
@@ -111,11 +152,8 @@ export const unproject = (c: Camera, x: number, y: number, depthMm: number): Vec
 };
 
 /** Where a picture px of the left hand, or of its mirrored twin, falls on the sheet of both hands. */
-export const onSheet = (c: Camera, x: number, isRight: boolean): number =>
+export const onSheet = (c: Picture, x: number, isRight: boolean): number =>
   c.body === 'head' ? x : isRight ? c.widthPx - x : c.widthPx + x;
-
-/** True when both halves of the picture mirror each other, so that one half needs tracing. */
-export const isSymmetric = (c: Camera): boolean => c.body === 'head' && Math.abs(c.right[0]) === 1 && c.centreMm === 0;
 
 /** Which edge of an unmirrored view the client's left is at; null in profiles. */
 export const leftEdge = (view: View): 'left' | 'right' | null =>

@@ -57,7 +57,7 @@ export type Answers = Readonly<Record<string, Answer>>;
 export const isYes = (answer: Answer | undefined): boolean => answer !== undefined && answer !== 'no';
 
 /** What one caution takes away. */
-export interface Limit {
+interface Limit {
   /** Where it comes from. */
   caution: Caution;
   /** What it closes. */

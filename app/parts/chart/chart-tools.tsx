@@ -18,15 +18,33 @@ interface Props {
 /** Layers as words, the mirror switch, and how near the chart is. */
 export function ChartTools({ own, hidden, onHide, mapOn, onMap, listed, mirrored, onMirror, zoom }: Props) {
   const [asked, setAsked] = useState(false);
+  const mapped = listed === 'at once' || asked;
   return (
-    <div className="chart-layers" role="group" aria-label="Layers">
-      {own.map((layer) => (
-        <button key={layer} type="button" aria-pressed={!hidden.has(layer)} onClick={() => onHide(layer)}>
-          {layer}
+    <>
+      <div className="chart-layers" role="group" aria-label="Layers">
+        {own.map((layer) => (
+          <button key={layer} type="button" aria-pressed={!hidden.has(layer)} onClick={() => onHide(layer)}>
+            {layer}
+          </button>
+        ))}
+        {!mapped && listed === 'when asked' && (
+          <button type="button" className="plain" onClick={() => setAsked(true)}>
+            Map …
+          </button>
+        )}
+        <button
+          type="button"
+          aria-pressed={mirrored}
+          onClick={onMirror}
+          title="Flip the chart for work in front of a mirror"
+          className="mirror"
+        >
+          Mirror{mirrored ? ' on' : ''}
         </button>
-      ))}
-      {listed === 'at once' || asked
-        ? MAP_LAYERS.map((layer) => (
+      </div>
+      {mapped && (
+        <div className="chart-layers is-left" role="group" aria-label="Layers of the map">
+          {MAP_LAYERS.map((layer) => (
             <button
               key={layer}
               type="button"
@@ -36,21 +54,9 @@ export function ChartTools({ own, hidden, onHide, mapOn, onMap, listed, mirrored
             >
               {layer}
             </button>
-          ))
-        : listed === 'when asked' && (
-            <button type="button" className="plain" onClick={() => setAsked(true)}>
-              Map …
-            </button>
-          )}
-      <button
-        type="button"
-        aria-pressed={mirrored}
-        onClick={onMirror}
-        title="Flip the chart for work in front of a mirror"
-        className="mirror"
-      >
-        Mirror{mirrored ? ' on' : ''}
-      </button>
+          ))}
+        </div>
+      )}
       {zoom && (
         <span
           className="chart-zoom"
@@ -81,6 +87,6 @@ export function ChartTools({ own, hidden, onHide, mapOn, onMap, listed, mirrored
           )}
         </span>
       )}
-    </div>
+    </>
   );
 }

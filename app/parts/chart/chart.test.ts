@@ -24,19 +24,23 @@ describe('the view that shows it best', () => {
     expect(best('muscle', 'masseter-superficial', 'left')).toBe('left');
     expect(best('muscle', 'masseter-superficial', 'right')).toBe('right');
   });
-  test('both sides, brows and the midline are seen from the front', () => {
-    expect(best('point', 'BL2', 'both')).toBe('front');
+  test('both sides are seen on the opened face, the midline from the front', () => {
+    expect(best('point', 'BL2', 'both')).toBe('opened');
+    expect(best('muscle', 'masseter-superficial', 'both')).toBe('opened');
     expect(best('point', 'EX-HN3', 'midline')).toBe('front');
   });
   test('work on both sides of the neck is not shown in a profile that hides one of them', () =>
-    expect(bestView(placesOn({ kind: 'node', id: 'deep-cervical-upper' }, 'both'))).toBe('front'));
+    expect(bestView(placesOn({ kind: 'node', id: 'deep-cervical-upper' }, 'both'))).toBe('opened'));
   test('the crown from above, the collarbone on the chest, a thumb web on the hand', () => {
     expect(best('point', 'GV20', 'midline')).toBe('top');
     expect(best('point', 'ST13', 'both')).toBe('chest');
     expect(best('point', 'LI4', 'right')).toBe('backs');
     expect(best('point', 'PC6', 'left')).toBe('palms');
   });
-  test('the nape from behind', () => expect(best('muscle', 'suboccipitals', 'both')).toBe('back'));
+  test('the nape from behind, and the base of the skull, which is a rim on the opened face', () => {
+    expect(best('muscle', 'suboccipitals', 'both')).toBe('back');
+    expect(best('point', 'GB20', 'both')).toBe('back');
+  });
 });
 
 describe('edges', () => {

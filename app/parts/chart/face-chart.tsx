@@ -34,7 +34,7 @@ import {
   type View,
 } from './places';
 import type { FittedHead } from './fitted';
-import { TERRAIN_URLS, useTerrain } from './terrain';
+import { THUMBS_URL, useTerrain } from './terrain';
 import { useSize } from './use-size';
 import { useZoom, type Aim } from './use-zoom';
 
@@ -82,6 +82,8 @@ interface Props {
   /** A click, in px of the unmirrored sheet. */
   onPoint?: (view: View, x: number, y: number) => void;
   onView?: (view: View) => void;
+  /** Views to choose from; all where nothing is said. The first is the one that opens. */
+  views?: readonly View[];
 }
 
 type Layer = 'Route' | 'Tenderness' | 'Muscle work' | 'Keep off' | 'Places';
@@ -110,12 +112,13 @@ export function FaceChart(props: Props) {
     onPoint,
     onView,
     bare,
+    views = VIEWS,
   } = props;
   const client = useContext(ClientChart);
   const measures = props.measures ?? client.measures;
   const fitted = props.fitted ?? client.head;
   const followed = `${turn ?? ''} ${follow?.map(placeKey).join(' ') ?? ''}`;
-  const [view, turnTo] = useState<View>(() => turn ?? (follow?.length ? bestView(follow) : 'front'));
+  const [view, turnTo] = useState<View>(() => turn ?? (follow?.length ? bestView(follow) : views[0]!));
   const [mirrored, setMirrored] = useState(false);
   const [hidden, setHidden] = useState<ReadonlySet<Layer>>(new Set());
   const [mapOn, setMapOn] = useState<ReadonlySet<MapLayer>>(new Set(map));
@@ -125,6 +128,7 @@ export function FaceChart(props: Props) {
     if (turn) turnTo(turn);
     else if (follow?.length) turnTo(bestView(follow));
   }
+  if (!views.includes(view)) turnTo(views[0]!);
   useEffect(() => onView?.(view), [onView, view]);
   // The drawing itself is fetched by the browser, so the marks on it need not travel in the page.
   const inBrowser = useInBrowser();
@@ -173,13 +177,9 @@ export function FaceChart(props: Props) {
   return (
     <section className={`face-chart${zoom ? ' is-near' : ''}`} aria-label="Face chart">
       <div className="chart-rail">
-        {VIEWS.map((v) => (
+        {views.map((v) => (
           <button key={v} type="button" className="view-button" aria-pressed={v === view} onClick={() => turnTo(v)}>
-            <span
-              className={`view-thumb is-${v}`}
-              style={{ maskImage: `url(${TERRAIN_URLS[v]})` }}
-              aria-hidden="true"
-            />
+            <span className="view-thumb" style={thumbOf(v)} aria-hidden="true" />
             {VIEW_NAMES[v]}
           </button>
         ))}
@@ -265,6 +265,7 @@ export function FaceChart(props: Props) {
           </svg>
         </div>
         {!zoom && <Edges left={leftEdge} right={rightEdge} />}
+        {!zoom && view === 'opened' && <span className="chart-edge-word">{OPENED_IS}</span>}
         {zoom && (
           <span className="chart-corner-word">
             {view === 'left' || view === 'right' ? leftEdge : `client’s ${leftEdge === 'R' ? 'right' : 'left'} is here`}
@@ -274,6 +275,16 @@ export function FaceChart(props: Props) {
     </section>
   );
 }
+
+/** Said beside the opened face, once. */
+const OPENED_IS = 'opened: both sides, ear to ear; a map, not a likeness';
+
+/** The small picture of a view, out of the one file that holds them all. */
+const thumbOf = (view: View) => ({
+  maskImage: `url(${THUMBS_URL})`,
+  maskPosition: `${(VIEWS.indexOf(view) / (VIEWS.length - 1)) * 100}% 0`,
+  maskSize: `${VIEWS.length * 100}% 100%`,
+});
 
 const toggled = <T,>(set: ReadonlySet<T>, value: T): ReadonlySet<T> =>
   new Set(set.has(value) ? [...set].filter((v) => v !== value) : [...set, value]);
@@ -352,9 +363,8 @@ const LAYER_OF: Partial<Record<Place['kind'], MapLayer>> = {
   landmark: 'Landmarks',
 };
 
-/** Where the views and the layers stand as words, in CSS px: names of the map keep off them. */
-const RAIL = { width: 56, height: 440 };
-const TOOLS = { width: 84, height: 226 };
+/** Where the layers stand as words, in CSS px: names of the map keep off them. */
+const TOOLS = { width: 84, height: 140 };
 
 function wordBoxes(
   part: Part,
@@ -363,10 +373,7 @@ function wordBoxes(
 ): { x0: number; y0: number; x1: number; y1: number }[] {
   const x = (css: number) => part.x + (css - (frame.width - part.width / unit) / 2) * unit;
   const y = (css: number) => part.y + (css - (frame.height - part.height / unit) / 2) * unit;
-  return [
-    { x0: x(0), y0: y(0), x1: x(RAIL.width), y1: y(RAIL.height) },
-    { x0: x(frame.width - TOOLS.width), y0: y(0), x1: x(frame.width), y1: y(TOOLS.height) },
-  ];
+  return [{ x0: x(frame.width - TOOLS.width), y0: y(0), x1: x(frame.width), y1: y(TOOLS.height) }];
 }
 
 const NEAR_SCALE = 2.3;

@@ -58,6 +58,8 @@ const ACROSS_MM = 9;
  * is hidden by skin is drawn all the same.
  */
 export function measureLines(view: View, mirrored: boolean, table: PlaceTable): MeasureLine[] {
+  // Calipers go through the head: on the opened face there is no such way.
+  if (view === 'opened') return [];
   const camera = CAMERAS[view];
   const at = (landmark: string, side: 'left' | 'right'): Spot | null => {
     const placed = table[`landmark:${landmark}.midline`] ?? table[`landmark:${landmark}.${side}`];

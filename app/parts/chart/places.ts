@@ -1,10 +1,13 @@
 import type { ChartPlace } from '../../../core/atlas';
-import { CAMERAS, leftEdge, sheetOf, type Spot, type View, VIEWS } from '../../../core/drawing';
+import { leftEdge, PICTURES, sheetOf, type Spot, type View, VIEWS } from '../../../core/drawing';
 import type { OneSide, PlaceRef, Side } from '../../../core/words';
 import PLACES from '../../../reference/derived/places.json';
 
 export { sheetOf, VIEWS, type View };
+/** The views in which a mm is a mm everywhere on the picture. */
+export const FLAT_VIEWS = VIEWS.filter((v) => v !== 'opened');
 export const VIEW_NAMES: Record<View, string> = {
+  opened: 'Opened',
   front: 'Front',
   right: 'Right',
   left: 'Left',
@@ -56,23 +59,38 @@ export const shownIn =
     return spot ? { x: flipX(spot.x, mirrored, view), y: spot.y } : null;
   };
 
+/** Farther back than this the sheet of the opened face is a rim. */
+const BEHIND_MM = -50;
+/** Where the sheet of the opened face is flat and a picture of its own shows more. */
+const isOnChest = ([, y, z]: readonly number[]): boolean => y! < -160 && z! > -40;
+
 /** How squarely a view looks at a place: 1 = straight on. */
 function facing(place: Place, view: View): number {
   const located = places[placeKey(place)];
   if (!located?.views[view]) return -1;
   const [x, y, z] = located.mm as readonly [number, number, number];
-  if (CAMERAS[view].body === 'hand') return view === 'palms' ? z / 30 : -z / 30;
+  if (PICTURES[view].body === 'hand') return view === 'palms' ? z / 30 : -z / 30;
   const length = Math.hypot(x / 75, z / 100) || 1;
   const level = { front: z / 100, back: -z / 100, left: x / 75, right: -x / 75 } as Partial<Record<View, number>>;
   if (level[view] !== undefined) return (level[view] / length) * (y > 95 ? 0.4 : 1);
   if (view === 'top') return (y - 75) / 45;
-  return y < -160 && z > -40 ? 1.05 : 0; // the chest
+  return isOnChest(located.mm) ? 1.05 : 0;
 }
 
-/** The view that shows most of these places squarely; one that hides a place pays for it, ties go to the front. */
+/**
+ * The view whose surface faces these places: the opened face where they lie on both sides of it, else the one that shows
+ * most of them squarely. One that hides a place pays for it, ties go to the front.
+ */
 export function bestView(wanted: readonly Place[]): View {
+  const sides = new Set(wanted.map((p) => p.side));
+  const bothSides = sides.has('left') && sides.has('right');
+  const opens = (p: Place): boolean => {
+    const located = places[placeKey(p)];
+    return !!located?.views.opened && !isOnChest(located.mm) && located.mm[2] > BEHIND_MM;
+  };
+  if (bothSides && wanted.every(opens)) return 'opened';
   const score = (view: View) => wanted.reduce((sum, p) => sum + facing(p, view), view === 'front' ? 0.01 : 0);
-  return [...VIEWS].sort((a, b) => score(b) - score(a))[0]!;
+  return [...FLAT_VIEWS].sort((a, b) => score(b) - score(a))[0]!;
 }
 
 /** Words at the edges of a view, left edge first. Profiles show one side only. */

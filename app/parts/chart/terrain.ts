@@ -5,11 +5,15 @@ import backs from './terrain/backs.svg?url';
 import chest from './terrain/chest.svg?url';
 import front from './terrain/front.svg?url';
 import left from './terrain/left.svg?url';
+import opened from './terrain/opened.svg?url';
 import palms from './terrain/palms.svg?url';
+import thumbs from './terrain/thumbs.svg?url';
 import right from './terrain/right.svg?url';
 import top from './terrain/top.svg?url';
 
-export const TERRAIN_URLS: Record<View, string> = { front, right, left, back, top, chest, palms, backs };
+const TERRAIN_URLS: Record<View, string> = { opened, front, right, left, back, top, chest, palms, backs };
+/** One small picture of every view in the order of the views. */
+export const THUMBS_URL = thumbs;
 const loaded = new Map<View, string>();
 
 /** The drawing without its outer element. */

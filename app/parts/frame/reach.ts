@@ -31,7 +31,7 @@ const tellWaiting = (by: 1 | -1) => {
  * cut network or an ended session would be thrown away with everything typed in it. Where nobody offers to sign in
  * (the door itself) an ended session is no reason to wait.
  */
-export async function whenReachable(signal: AbortSignal): Promise<void> {
+export async function whenReachable(signal: AbortSignal, needsSession: boolean): Promise<void> {
   let told = false;
   while (!signal.aborted) {
     const now = await sessionNow(signal);
@@ -40,7 +40,7 @@ export async function whenReachable(signal: AbortSignal): Promise<void> {
       told = false;
       tellWaiting(-1);
     }
-    if (now === 'in' || (now === 'out' && !isOfferedToSignIn())) break;
+    if (now === 'in' || (now === 'out' && !(needsSession && isOfferedToSignIn()))) break;
     if (now === 'out') {
       tellSignedOut();
       await until(signal, onceSignedInAgain);

@@ -1,5 +1,5 @@
 import type { MuscleRow } from '../../../core/atlas/index.ts';
-import { fan } from '../../../core/drawing/index.ts';
+import { fan, strap } from '../../../core/drawing/index.ts';
 
 /** Muscles of neck, shoulder and chest. */
 export const NECK_MUSCLES: readonly MuscleRow[] = [
@@ -61,16 +61,13 @@ export const NECK_MUSCLES: readonly MuscleRow[] = [
     work: 'Lift gently between finger and thumb, one side at a time, away from the pulse.',
     serves: ['headache', 'migraine', 'neck-tension', 'jaw', 'eye-strain'],
     cautions: ['carotid', 'cervical-artery', 'dizziness', 'thyroid'],
-    fan: fan(
-      'side',
-      'neck',
+    fan: strap(
       [
-        [-186, 13],
-        [-180, 3],
-      ],
-      [
-        [-26, -19],
-        [-32, -30],
+        [14, -184, 20, 3.5],
+        [33, -142, 15, 6],
+        [46, -100, 1, 7.5],
+        [50, -60, -13, 8],
+        [62, -33, -23, 7],
       ],
       6,
     ),
@@ -96,18 +93,15 @@ export const NECK_MUSCLES: readonly MuscleRow[] = [
     work: 'Lift gently; stop when dizziness comes.',
     serves: ['headache', 'neck-tension'],
     cautions: ['carotid', 'cervical-artery', 'dizziness'],
-    fan: fan(
-      'side',
-      'neck',
+    fan: strap(
       [
-        [-186, 4],
-        [-184, -8],
+        [40, -180, 10, 9],
+        [43, -142, 2, 7.5],
+        [46.5, -112, -11, 7],
+        [48, -80, -22, 6],
+        [50, -44, -31, 5],
       ],
-      [
-        [-32, -28],
-        [-34, -36],
-      ],
-      5,
+      6,
     ),
   },
   {

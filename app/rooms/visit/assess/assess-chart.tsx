@@ -10,7 +10,7 @@ import { Cross, useCross } from '../../../parts/chart/cross';
 import { FaceChart } from '../../../parts/chart/face-chart';
 import { FeltElsewhereLayer, ScanLayer, SpotLayer } from '../../../parts/chart/finding-layers';
 import type { Pickable } from '../../../parts/chart/pick-layer';
-import { placesOn, type Place, type View } from '../../../parts/chart/places';
+import { FLAT_VIEWS, placesOn, VIEWS, type Place, type View } from '../../../parts/chart/places';
 import { soundingsOf } from '../../../parts/chart/chart-marks';
 import { useVisit } from '../session/context';
 import { regionPlace, useFeltElsewhere, type PressedAt } from './felt-elsewhere';
@@ -40,7 +40,7 @@ export function AssessChart({
   const tender = useTenderness('before');
   const felt = useFeltElsewhere();
   const scan = useScan();
-  const [view, setView] = useState<View>('front');
+  const [view, setView] = useState<View>('opened');
   const pinning = mode.kind === 'spots' && !ended;
 
   const pin = (on: View, x: number, y: number) => {
@@ -75,6 +75,8 @@ export function AssessChart({
 
   return (
     <FaceChart
+      // Pins are told in mm of a picture, and those are true on flat ones.
+      views={mode.kind === 'spots' ? FLAT_VIEWS : VIEWS}
       soundings={soundingsOf(readings, 'before')}
       muscles={
         mode.kind === 'press'
