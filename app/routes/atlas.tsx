@@ -149,7 +149,7 @@ export default function Atlas({ loaderData: { whose, measured }, params }: Route
                 <strong>{params.id ? 'The atlas has no such sheet' : 'Choose from the list or on the chart'}</strong>
                 {params.id
                   ? `Nothing is filed under ${params.kind} ${params.id}.`
-                  : 'Layers at the right of the chart show points, muscles and fibres, landmarks, lymph and measuring lines.'}
+                  : 'Layers beside the chart show points, muscles and fibres, landmarks, lymph and measuring lines.'}
               </p>
             )}
           </article>

@@ -21,9 +21,22 @@ export {
   type MuscleFan,
 } from './anchors.ts';
 // Cameras and sheets.
-export { CAMERAS, leftEdge, onSheet, PICTURES, project, PX_PER_MM, sheetOf, VIEWS, type View } from './views.ts';
+export {
+  CAMERAS,
+  FLAT_VIEWS,
+  leftEdge,
+  onSheet,
+  PICTURES,
+  project,
+  PX_PER_MM,
+  sheetOf,
+  VIEWS,
+  type View,
+} from './views.ts';
 export type { DepthMap } from './trace.ts';
 // Drawing a view.
 export { drawThumbs, drawView, traceView } from './draw.ts';
 export { bellyOf, drawFibres, fibreLines, type FibreDrawing } from './muscle-drawing.ts';
 export { spotsOf, type Spot } from './places.ts';
+// A place of the skin, out of one view and into another.
+export { flatViewOf, skinAt, spotOfSkin } from './skin.ts';

@@ -8,6 +8,8 @@ export const PX_PER_MM = 1.5;
 export const VIEWS = ['opened', 'front', 'right', 'left', 'back', 'top', 'chest', 'palms', 'backs'] as const;
 export type View = (typeof VIEWS)[number];
 export type FlatView = Exclude<View, 'opened'>;
+/** The views in which a mm is a mm everywhere on the picture. */
+export const FLAT_VIEWS = VIEWS.filter((v): v is FlatView => v !== 'opened');
 
 /** What a picture shows and how it is drawn. */
 export interface Picture {

@@ -1,5 +1,5 @@
 import { pressureThreshold, tenderness, type Tenderness, type ThresholdTrial } from '../measures/index.ts';
-import { leftEdge, PX_PER_MM, type View, VIEWS } from '../drawing/index.ts';
+import { FLAT_VIEWS, leftEdge, PX_PER_MM, type View } from '../drawing/index.ts';
 import { InputError, type OneSide, type Region, REGIONS } from '../words/index.ts';
 
 /** A press on one muscle that was felt somewhere else: from where to where. */
@@ -136,7 +136,8 @@ export function checkedFindings(
       const at = `spots[${i}]`;
       if (typeof s?.id !== 'string' || !/^[A-Za-z0-9-]{1,64}$/.test(s.id))
         throw new InputError(`${at}.id`, '1 to 64 letters, digits or dashes are accepted');
-      if (!VIEWS.includes(s.view)) throw new InputError(`${at}.view`, 'a known view is accepted');
+      // Told in mm of a picture, which are true on a flat one only.
+      if (!FLAT_VIEWS.some((v) => v === s.view)) throw new InputError(`${at}.view`, 'a known flat view is accepted');
       if (typeof s.anchor !== 'string' || !known.place(s.anchor))
         throw new InputError(`${at}.anchor`, 'a place of the chart is accepted');
       for (const key of ['rightMm', 'downMm'] as const)

@@ -1,11 +1,9 @@
 import type { ChartPlace } from '../../../core/atlas';
-import { leftEdge, PICTURES, sheetOf, type Spot, type View, VIEWS } from '../../../core/drawing';
+import { FLAT_VIEWS, leftEdge, PICTURES, sheetOf, type Spot, type View, VIEWS } from '../../../core/drawing';
 import type { OneSide, PlaceRef, Side } from '../../../core/words';
 import PLACES from '../../../reference/derived/places.json';
 
-export { sheetOf, VIEWS, type View };
-/** The views in which a mm is a mm everywhere on the picture. */
-export const FLAT_VIEWS = VIEWS.filter((v) => v !== 'opened');
+export { FLAT_VIEWS, sheetOf, VIEWS, type View };
 export const VIEW_NAMES: Record<View, string> = {
   opened: 'Opened',
   front: 'Front',

@@ -10,12 +10,13 @@ import { Cross, useCross } from '../../../parts/chart/cross';
 import { FaceChart } from '../../../parts/chart/face-chart';
 import { FeltElsewhereLayer, ScanLayer, SpotLayer } from '../../../parts/chart/finding-layers';
 import type { Pickable } from '../../../parts/chart/pick-layer';
-import { FLAT_VIEWS, placesOn, VIEWS, type Place, type View } from '../../../parts/chart/places';
+import { placesOn, type Place, type View } from '../../../parts/chart/places';
 import { soundingsOf } from '../../../parts/chart/chart-marks';
 import { useVisit } from '../session/context';
 import { regionPlace, useFeltElsewhere, type PressedAt } from './felt-elsewhere';
 import { useScan } from './scan-section';
-import { pinOn, pinsIn } from './spot-places';
+import { pinFrom, pinsIn } from './spot-places';
+import { useBodies } from './use-bodies';
 import { useTenderness } from './tenderness-table';
 
 /** What a tap on the chart means: one thing at a time, tenderness unless something else was asked for. */
@@ -36,7 +37,9 @@ export function AssessChart({
   onChooseSpot: (id: string) => void;
 }) {
   const { readings, findings, setFindings, ended } = useVisit();
-  const table = useContext(ClientChart).head?.places;
+  const client = useContext(ClientChart);
+  const table = client.head?.places;
+  const bodies = useBodies(client.head ? client.measures : null);
   const tender = useTenderness('before');
   const felt = useFeltElsewhere();
   const scan = useScan();
@@ -44,10 +47,10 @@ export function AssessChart({
   const pinning = mode.kind === 'spots' && !ended;
 
   const pin = (on: View, x: number, y: number) => {
-    const at = pinOn(on, x, y, table);
+    const at = pinFrom(on, x, y, bodies, table);
     if (!at || findings.spots.length >= MOST_SPOTS) return;
     const id = crypto.randomUUID();
-    setFindings({ ...findings, spots: [...findings.spots, { id, view: on, ...at, tenderness: null, words: '' }] });
+    setFindings({ ...findings, spots: [...findings.spots, { id, ...at, tenderness: null, words: '' }] });
     onChooseSpot(id);
   };
   const cross = useCross(view, pinning, (x, y) => pin(view, x, y));
@@ -75,8 +78,6 @@ export function AssessChart({
 
   return (
     <FaceChart
-      // Pins are told in mm of a picture, and those are true on flat ones.
-      views={mode.kind === 'spots' ? FLAT_VIEWS : VIEWS}
       soundings={soundingsOf(readings, 'before')}
       muscles={
         mode.kind === 'press'
@@ -113,7 +114,7 @@ export function AssessChart({
             }))}
           />
           <SpotLayer
-            spots={pinsIn(on, findings.spots, table)}
+            spots={pinsIn(on, findings.spots, bodies, table)}
             unit={unit}
             view={on}
             mirrored={mirrored}

@@ -1,5 +1,5 @@
 import { pinAt, spotPx, type TightSpot } from '../../../../core/record';
-import type { View } from '../../../../core/drawing';
+import { type Bodies, flatViewOf, skinAt, spotOfSkin, type View } from '../../../../core/drawing';
 import { LANDMARKS } from '../../../../reference/facts/landmarks';
 import { POINTS } from '../../../../reference/facts/points';
 import type { PinnedSpot } from '../../../parts/chart/finding-layers';
@@ -32,9 +32,39 @@ export function pinOn(
   );
 }
 
-/** The pins of a view, where they are drawn; one whose anchor is not seen there has none. */
-export const pinsIn = (view: View, spots: readonly TightSpot[], table: PlaceTable = places): PinnedSpot[] =>
+/**
+ * A tap on any view as a pin: what is told in mm is kept in a flat view, where a mm is a mm. A tap on the opened face
+ * goes to the view that looks squarely at the place.
+ */
+export function pinFrom(
+  view: View,
+  x: number,
+  y: number,
+  bodies: () => Bodies,
+  table: PlaceTable = places,
+): Pick<TightSpot, 'view' | 'anchor' | 'rightMm' | 'downMm'> | null {
+  if (view !== 'opened') {
+    const at = pinOn(view, x, y, table);
+    return at && { view, ...at };
+  }
+  const skin = skinAt(bodies(), view, x, y);
+  const flat = skin && flatViewOf(bodies(), skin);
+  const at = flat && pinOn(flat.view, flat.spot.x, flat.spot.y, table);
+  return at ? { view: flat.view, ...at } : null;
+}
+
+/** The pins of a view, where they are drawn: those of another view too, where their place of the skin is seen. */
+export const pinsIn = (
+  view: View,
+  spots: readonly TightSpot[],
+  bodies: () => Bodies,
+  table: PlaceTable = places,
+): PinnedSpot[] =>
   spots.flatMap((s, i) => {
-    const anchor = s.view === view ? table[s.anchor]?.views[view] : null;
-    return anchor ? [{ id: s.id, ...spotPx(s, anchor), tenderness: s.tenderness, number: i + 1 }] : [];
+    const anchor = table[s.anchor]?.views[s.view];
+    if (!anchor) return [];
+    const own = spotPx(s, anchor);
+    const skin = s.view === view ? null : skinAt(bodies(), s.view, own.x, own.y);
+    const at = s.view === view ? own : skin && spotOfSkin(bodies(), view, skin);
+    return at ? [{ id: s.id, ...at, tenderness: s.tenderness, number: i + 1 }] : [];
   });

@@ -1,0 +1,13 @@
+import { type ClientMeasures, proportionsOf, withFingers } from '../../../../core/atlas';
+import { type Bodies, buildBodies } from '../../../../core/drawing';
+import { useMemo } from 'react';
+import { BODY_INCHES } from '../../../../reference/facts/body-inches';
+import { LANDMARKS } from '../../../../reference/facts/landmarks';
+
+/** The body that the chart draws, built when it is first asked for: the reference one, or a measured client's. */
+export function useBodies(measures: ClientMeasures | null): () => Bodies {
+  return useMemo(() => {
+    let made: Bodies | null = null;
+    return () => (made ??= buildBodies(measures ? proportionsOf(withFingers(BODY_INCHES, measures), LANDMARKS) : {}));
+  }, [measures]);
+}
