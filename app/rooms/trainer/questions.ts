@@ -1,6 +1,7 @@
-import { type Judged, judgeMark } from '../../../core/atlas';
+import { inchesMm, type Judged, judgeMark } from '../../../core/atlas';
 import { PX_PER_MM, type View } from '../../../core/drawing';
 import { FACE_REGIONS, type OneSide, type Region } from '../../../core/words';
+import { BODY_INCHES } from '../../../reference/facts/body-inches';
 import { LANDMARKS } from '../../../reference/facts/landmarks';
 import { LYMPH_NODES } from '../../../reference/facts/lymph';
 import { MUSCLES } from '../../../reference/facts/muscles';
@@ -106,6 +107,9 @@ export const SETS: readonly { id: string; name: string; has: (q: Question) => bo
 
 export const questionPlace = (q: Question, side: OneSide): Place => placesOn({ kind: q.kind, id: q.id }, side)[0]!;
 
+/** Of the reference head and hand, which the trainer shows. */
+const INCHES = inchesMm(BODY_INCHES, {});
+
 export interface Answered extends Judged {
   /** Error in body-inches of the drawn body there. */
   inches: number;
@@ -124,14 +128,8 @@ export function judgeOnView(q: Question, side: OneSide, view: View, x: number, y
   });
   const judged = judgeMark({ x: mm(x), y: mm(y) }, placeKey(asked), candidates);
   const onHand = worldOf(asked)?.body === 'hand';
-  const inchMm = onHand ? drawnInch('wrist-crease', 'cubital-crease', 12) : drawnInch('trichion', 'glabella', 3);
+  const inchMm = onHand ? INCHES.forearm : INCHES.face;
   return { ...judged, inches: judged.errorMm / inchMm, inchName: onHand ? 'forearm inches' : 'face inches' };
-}
-
-/** One body-inch of the drawing, from two of its landmarks, in mm. */
-function drawnInch(from: string, to: string, inches: number): number {
-  const [a, b] = [from, to].map((id) => worldOf(placesOn({ kind: 'landmark', id }, 'left')[0]!)!.mm[1]);
-  return Math.abs(a! - b!) / inches;
 }
 
 /** Name of the neighbour that a mark was nearer to. */
