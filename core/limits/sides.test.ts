@@ -106,6 +106,7 @@ const hardness = (answers: Answers, s: Step): number => {
 test('few questions are of one side, and those that concern the whole body are none of them', () => {
   expect(SIDED.map((c) => c.key).sort()).toEqual([
     'botulinum',
+    'chest-port',
     'ear-trouble',
     'facial-palsy',
     'filler',

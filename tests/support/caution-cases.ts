@@ -13,6 +13,13 @@ const CASES: readonly (readonly [
 ])[] = [
   ['anaesthetic-today', 'yes', 'vowel-chest-head-back', {}, 'stop'],
   ['anaesthetic-today', 'yes', 'palm-center-massage', { heat: 'pack' }, 'stop'],
+  [
+    'chest-port',
+    'yes',
+    '',
+    { at: 'landmark:mid-clavicle', contact: 'palm', motion: 'glide', pressure: 'light', side: 'right' },
+    'stop',
+  ],
   ['hearing-implant', 'yes', 'scalp-fingertip-circles', { pressure: 'feather' }, 'stop'],
   ['infant', 'yes', 'crown-massage', { pressure: 'feather' }, 'stop'],
   ['infant', 'yes', 'crown-massage', { pressure: 'none' }, 'stop'],

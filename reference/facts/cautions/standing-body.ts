@@ -108,6 +108,16 @@ export const STANDING_BODY = [
       advice: 'Nothing on scalp and neck, no movement of the head, no magnets or current; ask where it lies.',
       seeWho: 'The treating team.',
     },
+    'chest-port': {
+      title: 'Port or line in the chest',
+      who: 'A port or a line under the skin of the chest or the shoulder.',
+      question: 'Does it lie under the skin of the chest or the shoulder?',
+      appliesTo: [{ region: ['chest', 'shoulder'], work: ['touch'], final: true }],
+      advice: 'Nothing over it or its line.',
+      seeWho: 'The treating team.',
+      after: 'shunt-or-line',
+      sided: true,
+    },
     'neck-hypermobile': {
       title: 'Loose joints',
       who: 'Very bendy joints, or a condition that loosens them.',

@@ -27,6 +27,7 @@ const ASKED_BY: Readonly<Record<string, string>> = {
   'implanted-electronics told-days=20': 'implant-recent',
   'botulinum told-days=0': 'botulinum-today',
   'filler told-kind=threads': 'threads',
+  'cancer-treatment told-kind=port': 'chest-port',
 };
 const questionOf = (caution: string, work: LimitRow['work']): string | undefined =>
   Object.entries(work)
@@ -173,11 +174,13 @@ function screeningOf(
   const caution = cautions.find((c) => c.key === key);
   if (!caution) return screen([], {});
   // A question that hangs on another is only put after a yes to that one.
-  const asked: Record<string, Answer> = caution.after ? { [caution.after]: 'yes' } : {};
-  const side = work['told-side'];
-  const given = answer === 'yes' && caution.sided && side ? side : answer;
   const detail = questionOf(key, work);
   const more = cautions.filter((c) => c.key === detail);
+  const asked: Record<string, Answer> = Object.fromEntries(
+    [caution, ...more].flatMap((c) => (c.after ? [[c.after, 'yes' as const]] : [])),
+  );
+  const side = work['told-side'];
+  const given = answer === 'yes' && caution.sided && side ? side : answer;
   if (answer !== 'same-as-last')
     return screen(
       [caution, ...more],
