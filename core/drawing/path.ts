@@ -132,7 +132,7 @@ export function taperedPath(points: readonly Xy[], width: number): string {
 }
 
 /** The courses of path data as this file writes it: places, with the curves between them left straight. */
-export function coursesOf(d: string): { points: Xy[]; closed: boolean }[] {
+export function polylinesOf(d: string): { points: Xy[]; closed: boolean }[] {
   return [...d.matchAll(/M[^M]*/g)].map(([course]) => {
     const points: Xy[] = [];
     let [x, y] = [0, 0];

@@ -1,4 +1,4 @@
-import { coursesOf, lengthOf, linePath, simplify } from './path.ts';
+import { polylinesOf, lengthOf, linePath, simplify } from './path.ts';
 import type { Relief } from './relief.ts';
 import type { Xy } from './vector.ts';
 import { PICTURES, type View } from './views.ts';
@@ -21,7 +21,7 @@ const PART: Record<View, readonly [x: number, y: number, width: number]> = {
 
 /** Path data small: what cannot be told apart at this size is left out. */
 const small = (d: string, k: number, x: number, y: number): string =>
-  coursesOf(d)
+  polylinesOf(d)
     .map(({ points, closed }) => ({ line: points.map((p): Xy => [(p[0] - x) * k, (p[1] - y) * k]), closed }))
     .filter(({ line }) => lengthOf(line) > SHORTEST_PX)
     .map(({ line, closed }) => linePath(simplify(line, 0.12), closed))
