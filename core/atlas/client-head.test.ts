@@ -119,6 +119,13 @@ describe('a point is drawn where it is told', () => {
       }),
       { numRuns: 40 },
     ));
+  test('a face too narrow for its eyes has every landmark all the same', () => {
+    const narrow = { browNose: 83, pupils: 79, cheekbones: 105, headBreadth: 120, scalpArc: 371, fourFingers: 94 };
+    const bodies = buildBodies(proportionsOf(withFingers(BODY_INCHES, narrow), LANDMARKS));
+    expect(
+      locateAll(bodies, LANDMARKS, POINTS, inchesMm(BODY_INCHES, narrow)).landmarks.get('temple-midpoint'),
+    ).toBeDefined();
+  });
   test('the inches that words give an unmeasured client are those of the reference head', () => {
     const bodies = buildBodies();
     const at = locateAll(bodies, LANDMARKS, POINTS, inchesMm(BODY_INCHES, {})).landmarks;

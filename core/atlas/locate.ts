@@ -1,4 +1,4 @@
-import { type Bodies, type BodyName, bodyOf, locateAnchor, type Vec3 } from '../drawing/index.ts';
+import { asFarAsTheBodyGoes, type Bodies, type BodyName, bodyOf, locateAnchor, type Vec3 } from '../drawing/index.ts';
 import { midlineArc, outAlongForehead, type InchesMm, type MidlineArc } from './body-inch.ts';
 import { inchesOf } from './distance.ts';
 import type { LandmarkRow, PointRow } from './rows.ts';
@@ -51,15 +51,6 @@ export function locateAll(
     located.set(row.id, { id: row.id, body: from.body, mm, paired: row.paired });
   }
   return { landmarks: places, points: located };
-}
-
-/** Of measures that no head joins (the longest finger on the narrowest skull) a line can end beside the body. */
-function asFarAsTheBodyGoes(at: (share: number) => Vec3 | null): Vec3 | null {
-  for (let share = 1; share > 0; share -= 0.05) {
-    const place = at(share);
-    if (place) return place;
-  }
-  return null;
 }
 
 /** A point from its landmark: lateral and up in the plane of its view; `share` of the way. */

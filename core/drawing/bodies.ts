@@ -46,6 +46,18 @@ function remembering({ palm, back }: HandDropper): HandDropper {
 /** About where what is laid on from above comes to lie, where that is the trunk. */
 export const SHOULDER_Y = -190;
 
+/**
+ * The whole way, or as much of it as meets the skin: of measures that no head joins (the longest finger on the
+ * narrowest skull) a line can end beside the body.
+ */
+export function asFarAsTheBodyGoes(at: (share: number) => Vec3 | null): Vec3 | null {
+  for (let share = 1; share > 0; share -= 0.05) {
+    const place = at(share);
+    if (place) return place;
+  }
+  return null;
+}
+
 /** World position of an anchor, in mm of its body; null when its line misses the body. */
 export function locateAnchor({ head, drop, hand }: Bodies, anchor: Anchor): Vec3 | null {
   switch (anchor.from) {
@@ -59,11 +71,15 @@ export function locateAnchor({ head, drop, hand }: Bodies, anchor: Anchor): Vec3
   const zone = head.frame.zone[anchor.zone];
   switch (anchor.from) {
     case 'front':
-      return drop.front(...zone(anchor.x, anchor.y));
-    case 'back':
-      return drop.back(...zone(anchor.x, anchor.y));
-    case 'side':
-      return drop.side(zone(0, anchor.y)[1], anchor.z);
+    case 'back': {
+      const [x, y] = zone(anchor.x, anchor.y);
+      const look = drop[anchor.from];
+      return asFarAsTheBodyGoes((share) => look(x * share, y));
+    }
+    case 'side': {
+      const [, y] = zone(0, anchor.y);
+      return asFarAsTheBodyGoes((share) => drop.side(y, anchor.z * share));
+    }
     case 'above':
       return drop.above(zone(anchor.x, SHOULDER_Y)[0], anchor.z);
   }

@@ -3,7 +3,7 @@
 export type { Vec3 } from './vector.ts';
 export { REFERENCE_MM, type ProportionName, type Proportions } from './proportions.ts';
 // Bodies, and where an anchor lies on them.
-export { buildBodies, locateAnchor, type Bodies } from './bodies.ts';
+export { asFarAsTheBodyGoes, buildBodies, locateAnchor, type Bodies } from './bodies.ts';
 export {
   above,
   back,
