@@ -7,7 +7,7 @@ export interface KeepOffPlace {
   place: PlaceRef;
   /** Closed on this side, and on the midline; null: on both. */
   side: OneSide | null;
-  /** Title of the caution that closes it. */
+  /** Title of the caution that closes it there: two sides may have two. */
   why: string;
 }
 
@@ -24,11 +24,7 @@ export function keepOffPlaces(
     if (effect === 'ban')
       for (const place of placesOf(clause, regionOf)) {
         const side = clause.bothSides ? null : (screening.sides[caution.key] ?? null);
-        const key = `${place.kind}:${place.id}`;
-        const before = out.get(key);
-        // Closed for two reasons, each on its side, is closed on both.
-        if (before && (before.side === null || before.side !== side)) out.set(key, { ...before, side: null });
-        else out.set(key, { place, side, why: caution.title });
+        out.set(`${place.kind}:${place.id}:${side ?? 'both'}`, { place, side, why: caution.title });
       }
   return [...out.values()];
 }

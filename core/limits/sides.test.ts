@@ -47,6 +47,21 @@ describe('a yes for one side', () => {
     };
     expect(bans(left, chews as Step).length).toBeGreaterThan(0);
   });
+  test('the head that hangs and current that spreads are no question of side', () => {
+    const right = step('cheek-to-ear-glide', 'right');
+    const met = (answers: Answers, s: Step) =>
+      breachesOf(s, screen(CAUTIONS, answers), CATALOGUE).filter(
+        (b) => b.limit?.caution.question && b.effect !== 'note',
+      );
+    const hangs: Step = {
+      ...right,
+      path: [{ kind: 'muscle', id: 'masseter-superficial' }],
+      body: { ...right.body, head: 'drops' },
+    };
+    expect(met({ botulinum: 'left' }, hangs).length).toBeGreaterThan(0);
+    const current = { ...step('glove-masseter-split', 'right') };
+    expect(bans({ 'facial-palsy': 'left' }, current).length).toBeGreaterThan(0);
+  });
   test('names the side in every word', () => {
     expect(bans(left, step('cheek-to-ear-glide', 'left'))[0]!.reason).toMatch(/^Electric face pain, left: /);
     expect(screen(CAUTIONS, left).hits.avoid.map((c) => c.title)).toContain('Electric face pain, left');
@@ -85,13 +100,19 @@ describe('what is left to do', () => {
       on({ 'trigeminal-neuralgia': 'left', 'nerve-pain-brow': 'right', threads: 'yes', filler: 'yes' }).step,
     ).toBeNull();
   });
-  test('the chart closes one side; two reasons on two sides close both', () => {
-    const cheek = (answers: Answers) =>
-      keepOffPlaces(screen(CAUTIONS, answers), CATALOGUE).find((k) => k.place.id === 'forehead')?.side;
-    expect(cheek({ 'trigeminal-neuralgia': 'left' })).toBe('left');
-    expect(cheek({ 'trigeminal-neuralgia': 'left', 'nerve-pain-brow': 'left' })).toBe('left');
-    expect(cheek({ 'trigeminal-neuralgia': 'left', 'nerve-pain-brow': 'right' })).toBeNull();
-    expect(cheek({ 'trigeminal-neuralgia': 'yes' })).toBeNull();
+  test('the chart closes one side, and each side is told its own reason', () => {
+    const forehead = (answers: Answers) =>
+      keepOffPlaces(screen(CAUTIONS, answers), CATALOGUE)
+        .filter((k) => k.place.id === 'forehead')
+        .map((k) => [k.side, k.why]);
+    const face = 'Electric face pain';
+    const brow = 'Electric pain at brow or scalp';
+    expect(forehead({ 'trigeminal-neuralgia': 'left' })).toEqual([['left', `${face}, left`]]);
+    expect(forehead({ 'trigeminal-neuralgia': 'left', 'nerve-pain-brow': 'right' })).toEqual([
+      ['left', `${face}, left`],
+      ['right', `${brow}, right`],
+    ]);
+    expect(forehead({ 'trigeminal-neuralgia': 'yes' })).toEqual([[null, face]]);
   });
 });
 

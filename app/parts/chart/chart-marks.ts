@@ -5,7 +5,7 @@ import type { OneSide, Side } from '../../../core/words';
 import { PLACE_INDEX } from '../../../reference/place-index';
 import { KEEP_OFF, REGION_PATCHES } from '../../../reference/facts/other-places';
 import type { KeepOff, Sounding, Stop } from './layers';
-import { placesOn } from './places';
+import { placeKey, placesOn } from './places';
 
 const PX_PER_MM = 1.5;
 const RADIUS = new Map<string, number>(REGION_PATCHES.map((r) => [r.id, r.radiusMm * PX_PER_MM * 0.8]));
@@ -20,7 +20,9 @@ export function keepOffMarks(screening: Screening): KeepOff[] {
       named: true,
     })),
   );
-  return [...today, ...standingMarks()];
+  // On the midline, and where several close it, one mark says it.
+  const byPlace = new Map(today.map((mark) => [placeKey(mark.place), mark]));
+  return [...byPlace.values(), ...standingMarks()];
 }
 
 export const standingMarks = (): KeepOff[] =>

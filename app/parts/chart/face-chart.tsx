@@ -373,7 +373,10 @@ function wordBoxes(
 ): { x0: number; y0: number; x1: number; y1: number }[] {
   const x = (css: number) => part.x + (css - (frame.width - part.width / unit) / 2) * unit;
   const y = (css: number) => part.y + (css - (frame.height - part.height / unit) / 2) * unit;
-  return [{ x0: x(frame.width - TOOLS.width), y0: y(0), x1: x(frame.width), y1: y(TOOLS.height) }];
+  return [
+    { x0: x(0), y0: y(0), x1: x(TOOLS.width), y1: y(TOOLS.height) },
+    { x0: x(frame.width - TOOLS.width), y0: y(0), x1: x(frame.width), y1: y(TOOLS.height) },
+  ];
 }
 
 const NEAR_SCALE = 2.3;

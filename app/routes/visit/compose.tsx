@@ -88,13 +88,11 @@ export default function Compose() {
   const { measures } = useContext(ClientChart);
   const pickable = useMemo(() => {
     const inches = measures && clientInches(BODY_INCHES, measures);
-    const closed = new Map(
-      keepOffPlaces(screening, catalogue).map((k) => [`${k.place.kind}:${k.place.id}`, k.side ?? 'both']),
-    );
-    const isClosed = (key: string, side: Side) => {
-      const on = closed.get(key);
-      return on !== undefined && (on === 'both' || side === 'midline' || side === on);
-    };
+    const closed = keepOffPlaces(screening, catalogue);
+    const isClosed = (key: string, side: Side) =>
+      closed.some(
+        (k) => `${k.place.kind}:${k.place.id}` === key && (k.side === null || side === 'midline' || side === k.side),
+      );
     const of = (kind: 'point' | 'muscle', id: string, name: string, region: string, more?: string) =>
       placesOn({ kind, id }, 'both').map((p) => ({
         place: p,
