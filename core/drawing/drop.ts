@@ -12,6 +12,9 @@ export interface Dropper {
   around: (degrees: number, y: number) => Vec3 | null;
 }
 
+/** The vertical axis that lines are dropped towards, in mm forward. */
+export const AXIS_Z = -10;
+
 export function dropper(distance: Distance): Dropper {
   const march = (p: Vec3, d: Vec3): Vec3 | null => {
     let t = 0;
@@ -36,7 +39,6 @@ export function dropper(distance: Distance): Dropper {
     }
     return [p[0] + d[0] * t, p[1] + d[1] * t, p[2] + d[2] * t];
   };
-  const axisZ = -10;
   return {
     front: (x, y) => march([x, y, 130], [0, 0, -1]),
     side: (y, z) => march([230, y, z], [-1, 0, 0]),
@@ -45,7 +47,7 @@ export function dropper(distance: Distance): Dropper {
     around: (degrees, y) => {
       const a = (degrees * Math.PI) / 180;
       const d: Vec3 = [Math.sin(a), 0, Math.cos(a)];
-      return march([d[0] * 240, y, axisZ + d[2] * 240], [-d[0], 0, -d[2]]);
+      return march([d[0] * 240, y, AXIS_Z + d[2] * 240], [-d[0], 0, -d[2]]);
     },
   };
 }

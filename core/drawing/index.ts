@@ -24,13 +24,16 @@ export {
 export {
   CAMERAS,
   FLAT_VIEWS,
+  isOnChest,
   leftEdge,
   onSheet,
   PICTURES,
   project,
   PX_PER_MM,
   sheetOf,
+  squareness,
   VIEWS,
+  type FlatView,
   type View,
 } from './views.ts';
 export type { DepthMap } from './trace.ts';

@@ -1,5 +1,6 @@
 import type { MuscleFan, MuscleStrap } from './anchors.ts';
 import { type Bodies, SHOULDER_Y } from './bodies.ts';
+import { AXIS_Z } from './drop.ts';
 import { curvePath, simplify } from './path.ts';
 import { isSeen } from './places.ts';
 import { piecesWhere } from './relief.ts';
@@ -63,9 +64,6 @@ export function fibreLines(fan: MuscleFan, { head, drop }: Bodies): Fibre[] {
     });
   });
 }
-
-/** The vertical axis that lines are dropped towards, in mm forward. */
-const AXIS_Z = -10;
 
 /** Strands side by side round the neck: a muscle that would slip off it if it were dropped from one side. */
 function strands({ course, fibres }: MuscleStrap, { frame }: Bodies['head'], drop: Bodies['drop']): Fibre[] {

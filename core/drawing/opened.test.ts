@@ -7,7 +7,7 @@ import { flatLens } from './lens.ts';
 import { lensOf } from './draw.ts';
 import { pickSkin } from './trace.ts';
 import { mirrored, type Vec3 } from './vector.ts';
-import { CAMERAS, PICTURES, PX_PER_MM } from './views.ts';
+import { CAMERAS, isFaded, PICTURES, PX_PER_MM, type View } from './views.ts';
 
 const bodies = buildBodies();
 const lens = lensOf('opened', bodies);
@@ -82,6 +82,12 @@ test('the inner face lies within 2 px of the front view', () => {
     const { mm } = places[`landmark:${id}.left`]!;
     expect(Math.abs(lens.project(mm)[0] - front.project(mm)[0]), id).toBeLessThan(2);
   }
+});
+
+test('no place stands where a picture has faded away', () => {
+  for (const [key, p] of Object.entries(places))
+    for (const [view, { x, y }] of Object.entries(p.views))
+      if (!p.body) expect(isFaded(view as View, x, y), `${key} in ${view}`).toBe(false);
 });
 
 /** Ways of drainage begin on the midline for both sides. */

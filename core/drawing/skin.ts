@@ -3,7 +3,7 @@ import { lensOf } from './draw.ts';
 import type { Spot } from './places.ts';
 import { pickSkin } from './trace.ts';
 import type { Vec3 } from './vector.ts';
-import { isFaded, PICTURES, VIEWS, type View } from './views.ts';
+import { FLAT_VIEWS, isFaded, PICTURES, squareness, type View } from './views.ts';
 
 /** How deep in mm a place may lie behind the skin that a view shows there and still count as that skin. */
 const SAME_SKIN_MM = 4;
@@ -26,18 +26,9 @@ export function spotOfSkin(bodies: Bodies, view: View, place: Vec3): Spot | null
 
 /** The flat view that looks most squarely at a place of a head's skin, of those in which it is seen. */
 export function flatViewOf(bodies: Bodies, place: Vec3): { view: View; spot: Spot } | null {
-  const [x, y, z] = place;
-  const square: Partial<Record<View, number>> = {
-    front: z / 100,
-    back: -z / 100,
-    left: x / 75,
-    right: -x / 75,
-    top: (y - 75) / 45,
-    chest: y < -160 ? 1.05 : -1,
-  };
   return (
-    VIEWS.filter((v) => square[v] !== undefined)
-      .sort((a, b) => square[b]! - square[a]!)
+    FLAT_VIEWS.filter((v) => PICTURES[v].body === 'head')
+      .sort((a, b) => squareness(place, b) - squareness(place, a))
       .flatMap((view) => {
         const spot = spotOfSkin(bodies, view, place);
         return spot ? [{ view, spot }] : [];

@@ -126,6 +126,20 @@ export const FADE: Record<View, Fade> = {
   palms: { fromY: 640, toY: 690 },
   backs: { fromY: 640, toY: 690 },
 };
+/** Where the chest has a picture of its own that shows more than those of the head, in mm. */
+export const isOnChest = ([, y, z]: Vec3): boolean => y < -160 && z > -40;
+
+/** How squarely a flat view looks at a place of its body, in mm: 1 = straight on. */
+export function squareness([x, y, z]: Vec3, view: FlatView): number {
+  if (view === 'palms') return z / 30;
+  if (view === 'backs') return -z / 30;
+  if (view === 'top') return (y - 75) / 45;
+  if (view === 'chest') return isOnChest([x, y, z]) ? 1.05 : 0;
+  const level = { front: z / 100, back: -z / 100, left: x / 75, right: -x / 75 }[view];
+  // Near the crown every level view looks along the skin.
+  return (level / (Math.hypot(x / 75, z / 100) || 1)) * (y > 95 ? 0.4 : 1);
+}
+
 /** Whether a place of a sheet lies where the drawing has faded away. */
 export function isFaded(view: View, x: number, y: number): boolean {
   const fade = FADE[view];

@@ -49,3 +49,8 @@ test('a search for the fact finds the client, in the list and in the box; a no d
   // Short words are names only.
   expect(await found(mine, 'pre')).toEqual([]);
 });
+test('a fact of one side is told with its side, and found like any other', async () => {
+  const id = await answered('Pelle Marchetti', { filler: 'right' });
+  expect(await standingFacts(mine.practiceId, id)).toEqual(['Recent filler or threads, right']);
+  expect(await found(mine, 'filler')).toEqual(['Pelle Marchetti']);
+});

@@ -1,5 +1,15 @@
 import type { ChartPlace } from '../../../core/atlas';
-import { FLAT_VIEWS, leftEdge, PICTURES, sheetOf, type Spot, type View, VIEWS } from '../../../core/drawing';
+import {
+  FLAT_VIEWS,
+  type FlatView,
+  isOnChest,
+  leftEdge,
+  sheetOf,
+  type Spot,
+  squareness,
+  type View,
+  VIEWS,
+} from '../../../core/drawing';
 import type { OneSide, PlaceRef, Side } from '../../../core/words';
 import PLACES from '../../../reference/derived/places.json';
 
@@ -59,20 +69,10 @@ export const shownIn =
 
 /** Farther back than this the sheet of the opened face is a rim. */
 const BEHIND_MM = -50;
-/** Where the sheet of the opened face is flat and a picture of its own shows more. */
-const isOnChest = ([, y, z]: readonly number[]): boolean => y! < -160 && z! > -40;
-
-/** How squarely a view looks at a place: 1 = straight on. */
-function facing(place: Place, view: View): number {
+/** How squarely a flat view looks at a place; below nothing where it does not show it. */
+function facing(place: Place, view: FlatView): number {
   const located = places[placeKey(place)];
-  if (!located?.views[view]) return -1;
-  const [x, y, z] = located.mm as readonly [number, number, number];
-  if (PICTURES[view].body === 'hand') return view === 'palms' ? z / 30 : -z / 30;
-  const length = Math.hypot(x / 75, z / 100) || 1;
-  const level = { front: z / 100, back: -z / 100, left: x / 75, right: -x / 75 } as Partial<Record<View, number>>;
-  if (level[view] !== undefined) return (level[view] / length) * (y > 95 ? 0.4 : 1);
-  if (view === 'top') return (y - 75) / 45;
-  return isOnChest(located.mm) ? 1.05 : 0;
+  return located?.views[view] ? squareness(located.mm, view) : -1;
 }
 
 /**
@@ -87,7 +87,7 @@ export function bestView(wanted: readonly Place[]): View {
     return !!located?.views.opened && !isOnChest(located.mm) && located.mm[2] > BEHIND_MM;
   };
   if (bothSides && wanted.every(opens)) return 'opened';
-  const score = (view: View) => wanted.reduce((sum, p) => sum + facing(p, view), view === 'front' ? 0.01 : 0);
+  const score = (view: FlatView) => wanted.reduce((sum, p) => sum + facing(p, view), view === 'front' ? 0.01 : 0);
   return [...FLAT_VIEWS].sort((a, b) => score(b) - score(a))[0]!;
 }
 

@@ -1,5 +1,5 @@
-import { useEffect, useState } from 'react';
 import { isOfferedToSignIn, onceSignedInAgain, tellSignedOut } from './signed-out';
+import { useBetween } from './use-between';
 
 /** Said while something waits for a way to the server, and when nothing does any more. */
 const AWAY = 'velvet-away';
@@ -54,16 +54,4 @@ export async function whenReachable(signal: AbortSignal, needsSession: boolean):
 }
 
 /** Whether something waits for a way to the server. */
-export function useAway(): boolean {
-  const [away, setAway] = useState(false);
-  useEffect(() => {
-    const [gone, back] = [() => setAway(true), () => setAway(false)];
-    window.addEventListener(AWAY, gone);
-    window.addEventListener(BACK, back);
-    return () => {
-      window.removeEventListener(AWAY, gone);
-      window.removeEventListener(BACK, back);
-    };
-  }, []);
-  return away;
-}
+export const useAway = (): boolean => useBetween(AWAY, BACK);

@@ -1,4 +1,5 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef } from 'react';
+import { useBetween } from './use-between';
 
 /** Said by whatever finds that the session has ended; heard by the bar that signs in again, and by what waits for it. */
 const OUT = 'velvet-signed-out';
@@ -13,19 +14,13 @@ export const isOfferedToSignIn = (): boolean => offers > 0;
 
 /** For the one who offers to sign in again: whether it is time. */
 export function useSignedOut(): boolean {
-  const [out, setOut] = useState(false);
   useEffect(() => {
-    const [ended, begun] = [() => setOut(true), () => setOut(false)];
     offers += 1;
-    window.addEventListener(OUT, ended);
-    window.addEventListener(IN, begun);
     return () => {
       offers -= 1;
-      window.removeEventListener(OUT, ended);
-      window.removeEventListener(IN, begun);
     };
   }, []);
-  return out;
+  return useBetween(OUT, IN);
 }
 
 /** Does one thing when somebody has signed in again. */
