@@ -7,7 +7,7 @@ import { ownFileOf, ownFrom, readRoutine, stepsOf, type OwnTechnique, type Routi
 import { CATALOGUE } from '../reference/catalogue.ts';
 import { CAUTIONS } from '../reference/facts/cautions/index.ts';
 import { routineFrom } from '../tests/support/routines.ts';
-import { run } from './main.ts';
+import { answerOf, run } from './main.ts';
 
 let folder = '';
 beforeAll(() => {
@@ -19,8 +19,9 @@ const file = (name: string, content: unknown): string => {
   writeFileSync(path, typeof content === 'string' ? content : JSON.stringify(content));
   return path;
 };
-const core = (...args: string[]) =>
-  spawnSync(process.execPath, ['--import', 'tsx', 'cli/main.ts', ...args], { encoding: 'utf8' });
+const core = (...args: string[]) => answerOf(args);
+const fromShell = (args: readonly string[], input = '') =>
+  spawnSync(process.execPath, ['--import', 'tsx', 'cli/main.ts', ...args], { encoding: 'utf8', input });
 
 describe('verbs', () => {
   test('plan gives totals and cues', () => {
@@ -91,11 +92,14 @@ describe('verbs', () => {
   });
 });
 
-describe('from the shell', () => {
-  test('JSON on stdout, exit code 0', () => {
-    const out = core('plan', 'docs/formats/routine.example.json');
+describe('as a command', () => {
+  test('from the shell: JSON on stdout, exit code 0; what is wrong on stderr with its own', () => {
+    const out = fromShell(['plan', 'docs/formats/routine.example.json']);
     expect([out.status, out.stderr]).toEqual([0, '']);
     expect((JSON.parse(out.stdout) as { totals: { totalSeconds: number } }).totals.totalSeconds).toBeGreaterThan(60);
+    const wrong = fromShell(['dance']);
+    expect([wrong.status, wrong.stdout]).toEqual([2, '']);
+    expect(wrong.stderr).toContain('unknown verb "dance"');
   });
   test.each([
     [
@@ -153,10 +157,7 @@ describe('from the shell', () => {
   });
   test('a routine comes from the standard input; --help tells what there is', () => {
     const input = JSON.stringify(routineFrom(['temple-circles']));
-    const out = spawnSync(process.execPath, ['--import', 'tsx', 'cli/main.ts', 'plan', '-'], {
-      encoding: 'utf8',
-      input,
-    });
+    const out = fromShell(['plan', '-'], input);
     expect([out.status, out.stderr]).toEqual([0, '']);
     const help = core('--help');
     expect([help.status, help.stdout.startsWith('usage: core plan')]).toEqual([0, true]);

@@ -117,14 +117,17 @@ function kindsFrom(text: string): ComplaintKind[] {
 }
 
 /** What the rules and the screening say to a routine; questions that nobody answered are told beside it. */
-function check(path: string | undefined, { screening: sheet, techniques, worse }: Options): RuleFinding[] {
+function check(
+  path: string | undefined,
+  { screening: sheet, techniques, worse }: Options,
+  note: (text: string) => void,
+): RuleFinding[] {
   const routine = readRoutine(readJson(path));
   if (sheet === undefined && worse === undefined) return checkRoutine(routine, catalogueFrom(techniques), null);
   const answers = sheet === undefined ? {} : readAnswers(readJson(sheet), CAUTIONS);
   const kinds = worse === undefined ? [] : kindsFrom(worse);
   const screening = screenVisit(CAUTIONS, answers, null, null, undefined, kinds);
-  if (screening.unanswered.length)
-    console.error(`not answered, and not taken for a no: ${screening.unanswered.join(', ')}`);
+  if (screening.unanswered.length) note(`not answered, and not taken for a no: ${screening.unanswered.join(', ')}`);
   return checkRoutine(routine, catalogueFrom(techniques), screening);
 }
 
@@ -150,7 +153,8 @@ function readArgs(args: readonly string[]): { verb: string | undefined; files: s
 }
 const FILES: Readonly<Record<string, number>> = { plan: 1, check: 1, relief: 1, measures: 0, locate: 1, score: 2 };
 
-export function run(given: readonly string[]): unknown {
+/** The result of one verb; `note` hears what is worth saying beside it. */
+export function run(given: readonly string[], note: (text: string) => void = () => {}): unknown {
   const { verb, files: args, options } = readArgs(given);
   switch (verb) {
     case 'plan': {
@@ -159,7 +163,7 @@ export function run(given: readonly string[]): unknown {
       return { totals: totalsOf(stepCount(routine), cues), cues };
     }
     case 'check':
-      return check(args[0], options);
+      return check(args[0], options, note);
     case 'relief':
       return relief(args[0]);
     case 'locate':
@@ -185,21 +189,25 @@ export function run(given: readonly string[]): unknown {
   }
 }
 
-if (process.argv[1]?.endsWith('main.ts'))
+/** What a command line says and answers with: JSON on stdout and 0, or 3 on a stop; one line and 1 for bad input, the usage and 2 for a bad call. */
+export function answerOf(args: readonly string[]): { status: number; stdout: string; stderr: string } {
+  const notes: string[] = [];
   try {
-    const args = process.argv.slice(2);
-    if (args.includes('--help')) console.log(USAGE);
-    else {
-      const out = run(args);
-      console.log(JSON.stringify(out, null, 2));
-      if (args[0] === 'check' && (out as RuleFinding[]).some((f) => f.severity === 'stop')) process.exitCode = 3;
-    }
+    if (args.includes('--help')) return { status: 0, stdout: `${USAGE}\n`, stderr: '' };
+    const out = run(args, (note) => notes.push(note));
+    const stops = args[0] === 'check' && (out as RuleFinding[]).some((f) => f.severity === 'stop');
+    const stderr = notes.map((n) => `${n}\n`).join('');
+    return { status: stops ? 3 : 0, stdout: `${JSON.stringify(out, null, 2)}\n`, stderr };
   } catch (error) {
-    if (error instanceof UsageError) {
-      console.error(`${error.message}\n${USAGE}`);
-      process.exitCode = 2;
-    } else if (error instanceof InputError) {
-      console.error(error.message);
-      process.exitCode = 1;
-    } else throw error;
+    if (error instanceof UsageError) return { status: 2, stdout: '', stderr: `${error.message}\n${USAGE}\n` };
+    if (error instanceof InputError) return { status: 1, stdout: '', stderr: `${error.message}\n` };
+    throw error;
   }
+}
+
+if (process.argv[1]?.endsWith('main.ts')) {
+  const { status, stdout, stderr } = answerOf(process.argv.slice(2));
+  process.stderr.write(stderr);
+  process.stdout.write(stdout);
+  process.exitCode = status;
+}

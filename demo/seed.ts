@@ -35,9 +35,9 @@ import { findingsOf, seedBeside, seedPractice, type SeededPractice } from './pra
 import { seeded } from './random.ts';
 import { ROUTINES } from './routines.ts';
 import { seedScores } from './scores.ts';
+import { DEMO_SIGN_IN } from './sign-in.ts';
 import { OWN_TECHNIQUES } from './techniques.ts';
 
-export const DEMO_SIGN_IN = { email: 'imke@harbour-row.example', password: 'velvet-harbour' } as const;
 const DEMO_SECOND = { email: 'rafe@harbour-row.example', password: 'velvet-harbour' } as const;
 const ZONE = 'Europe/Lisbon';
 

@@ -1,13 +1,9 @@
 /** Checks the audit trail of every practice, portion by portion. */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { closeDatabase } from '../server/db/connection.ts';
-import { checkTrail } from '../server/db/queries/audit.server.ts';
-import { practiceIds } from '../server/db/upkeep.ts';
 import { command, databaseUrl, options, Wrong } from './lib/command.ts';
 import { holderOf } from './lib/folder-lock.ts';
 import { DATA } from './lib/paths.ts';
-import { prepare } from './lib/prepare.ts';
 import { ensureTrailKey } from './lib/trail-key.ts';
 
 const HELP = `
@@ -25,7 +21,11 @@ await command(async () => {
   const owner =
     given ?? `postgres://velvet:${readFileSync(join(folder, 'postgres-password'), 'utf8')}@127.0.0.1:${port}/velvet`;
   ensureTrailKey(given ? DATA : folder);
+  const { prepare } = await import('./lib/prepare.ts');
   await prepare(owner);
+  const { closeDatabase } = await import('../server/db/connection.ts');
+  const { checkTrail } = await import('../server/db/queries/audit.server.ts');
+  const { practiceIds } = await import('../server/db/upkeep.ts');
   let broken = 0;
   for (const id of await practiceIds(owner)) {
     let check = await checkTrail(id, 0);

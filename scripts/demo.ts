@@ -1,16 +1,14 @@
 /** Starts the application with the demo practice. */
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { DEMO_SIGN_IN } from '../demo/seed.ts';
+import { DEMO_SIGN_IN } from '../demo/sign-in.ts';
 import { startAlgometer } from '../devices/algometer.ts';
-import { closeDatabase } from '../server/db/connection.ts';
-import { listen } from '../server/http/listen.ts';
+import type { listen as Listen } from '../server/http/listen.ts';
 import { readPort, readSettings } from '../server/settings.ts';
 import { ensureBuild } from './lib/build.ts';
 import { command, databaseUrl, onEnd, options, Wrong } from './lib/command.ts';
 import { postgresBin } from './lib/debian.ts';
 import { holderOf } from './lib/folder-lock.ts';
-import { openDatabase } from './lib/open-database.ts';
 import { DATA } from './lib/paths.ts';
 import type { PrivateCluster } from './lib/postgres.ts';
 import { freePort, isFree } from './lib/run.ts';
@@ -41,9 +39,11 @@ await command(async () => {
       `Velvet Compass runs in this folder already${running.at ? `, at ${running.at}` : ''} (process ${running.pid}); stop that one first`,
     );
 
+  // A word that is wrong is told before the database and the pages are loaded.
+  const { closeDatabase } = await import('../server/db/connection.ts');
   let cluster: PrivateCluster | null = null;
   let gauge: Awaited<ReturnType<typeof startAlgometer>> | null = null;
-  let server: Awaited<ReturnType<typeof listen>> | null = null;
+  let server: Awaited<ReturnType<typeof Listen>> | null = null;
   let ending = false;
   const close = async (code: number): Promise<never> => {
     server?.closeAllConnections();
@@ -68,6 +68,7 @@ await command(async () => {
     await unlessEnding();
     if (values.reset) rmSync(folder, { recursive: true, force: true });
     ensureTrailKey(given ? DATA : folder);
+    const { openDatabase } = await import('./lib/open-database.ts');
     cluster = await openDatabase({ given, folder, withDemo: !values.empty, started: (c) => (cluster = c) });
     await unlessEnding();
     const port = (await isFree(wanted)) ? wanted : await freePort();
@@ -76,6 +77,7 @@ await command(async () => {
       gauge = await startAlgometer();
       process.env.VELVET_GAUGE = gauge.address;
     }
+    const { listen } = await import('../server/http/listen.ts');
     server = await listen(port);
     await unlessEnding();
     const at = `http://127.0.0.1:${port}`;

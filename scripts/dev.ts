@@ -1,10 +1,8 @@
 /** Development: private cluster with the demo practice, React Router's own server with reloading. */
 import { join } from 'node:path';
-import { DEMO_SIGN_IN } from '../demo/seed.ts';
-import { closeDatabase } from '../server/db/connection.ts';
+import { DEMO_SIGN_IN } from '../demo/sign-in.ts';
 import { readPort } from '../server/settings.ts';
 import { command, onEnd, options } from './lib/command.ts';
-import { openDatabase } from './lib/open-database.ts';
 import { DATA, ROOT } from './lib/paths.ts';
 import type { PrivateCluster } from './lib/postgres.ts';
 import { show } from './lib/run.ts';
@@ -20,6 +18,8 @@ await command(async () => {
   onEnd(() => {});
   const folder = join(DATA, 'demo');
   ensureTrailKey(folder);
+  const { openDatabase } = await import('./lib/open-database.ts');
+  const { closeDatabase } = await import('../server/db/connection.ts');
   try {
     cluster = await openDatabase({ given: null, folder, withDemo: true, started: (c) => (cluster = c) });
     await closeDatabase();

@@ -1,11 +1,8 @@
 /** Serves the built application against DATABASE_URL. Any number of these may run side by side. */
-import { closeDatabase } from '../server/db/connection.ts';
-import { listen } from '../server/http/listen.ts';
 import { readPort, readSettings } from '../server/settings.ts';
 import { ensureBuild } from './lib/build.ts';
 import { command, databaseUrl, onEnd, options, Wrong } from './lib/command.ts';
 import { DATA } from './lib/paths.ts';
-import { prepare } from './lib/prepare.ts';
 import { ensureTrailKey } from './lib/trail-key.ts';
 
 const HELP = `
@@ -34,9 +31,13 @@ await command(async () => {
     );
   ensureBuild();
   ensureTrailKey(DATA);
+  // A word that is wrong is told before the database and the pages are loaded.
+  const { prepare } = await import('./lib/prepare.ts');
   await prepare(owner);
   // From here on this process is nobody but the application.
   delete process.env.DATABASE_URL;
+  const { listen } = await import('../server/http/listen.ts');
+  const { closeDatabase } = await import('../server/db/connection.ts');
   const server = await listen(port, process.env.HOST);
   console.log(`listening on ${port}`);
   onEnd(() => {

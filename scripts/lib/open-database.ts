@@ -1,4 +1,3 @@
-import { seedDemo } from '../../demo/seed.ts';
 import { practiceIds } from '../../server/db/upkeep.ts';
 import { prepare } from './prepare.ts';
 import { privateCluster, type PrivateCluster } from './postgres.ts';
@@ -24,6 +23,8 @@ export async function openDatabase({ given, folder, withDemo, started }: Wanted)
   await prepare(owner);
   if (withDemo && !(await practiceIds(owner)).length) {
     console.log('Making the demo practice …');
+    // Only the first start needs the made-up people and all that works out what they did.
+    const { seedDemo } = await import('../../demo/seed.ts');
     await seedDemo(new Date());
   }
   return cluster;

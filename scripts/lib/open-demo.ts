@@ -1,5 +1,6 @@
 import { chromium, type Page } from '@playwright/test';
-import { DEMO_SIGN_IN, seedDemo } from '../../demo/seed.ts';
+import { seedDemo } from '../../demo/seed.ts';
+import { DEMO_SIGN_IN } from '../../demo/sign-in.ts';
 import { CHROMIUM_FLAGS } from '../../playwright.config.ts';
 import { startAlgometer } from '../../devices/algometer.ts';
 import { closeDatabase } from '../../server/db/connection.ts';

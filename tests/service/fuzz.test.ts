@@ -255,7 +255,7 @@ class Maker {
     const query = this.chance(0.3)
       ? `?${new URLSearchParams({ [this.pick(['find', 'q', 'page', 'sort', 'to', 'before', 'below', 'after', 'client', 'with', 'phase', 'rule', '_routes', 'index'])]: randomOdd(this.pick(ODD_TEXT)).slice(0, 500) })}`
       : '';
-    return `${filled}${this.chance(0.1) ? '.data' : ''}${query}${this.chance(0.02) ? '%E0%A4%A' : ''}`;
+    return `${filled}${this.chance(0.5) ? '.data' : ''}${query}${this.chance(0.02) ? '%E0%A4%A' : ''}`;
   }
   private spoilt(value: unknown): unknown {
     if (this.chance(0.25)) return this.pick(ODD_JSON);
