@@ -23,6 +23,7 @@ export function pressStream(
   const at = address();
   if (!at) return null;
   const text = new TextEncoder();
+  let leave = () => {};
   return new ReadableStream<Uint8Array>({
     start(controller) {
       const socket = connect(at);
@@ -38,10 +39,13 @@ export function pressStream(
         socket.end(`${gaugeCommandLine({ kind: 'stop' })}\n`);
       };
       const limit = setTimeout(() => end('over', 'too long'), LONGEST_MS);
-      signal.addEventListener('abort', () => {
+      // A reader who has gone takes no more lines: one more would be an error that nobody catches.
+      leave = () => {
         over = true;
         socket.destroy();
-      });
+      };
+      if (signal.aborted) leave();
+      signal.addEventListener('abort', leave, { once: true });
       socket.setEncoding('utf8');
       socket.on('connect', () => socket.write(`${gaugeCommandLine(command)}\n`));
       socket.on('data', (chunk: string) => {
@@ -55,8 +59,10 @@ export function pressStream(
       socket.on('error', () => end('gone', 'The gauge does not answer.'));
       socket.on('close', () => {
         clearTimeout(limit);
+        signal.removeEventListener('abort', leave);
         end('gone', 'The gauge was disconnected.');
       });
     },
+    cancel: () => leave(),
   });
 }

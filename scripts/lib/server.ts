@@ -28,10 +28,16 @@ export async function serve(databaseUrl: string, env: NodeJS.ProcessEnv = {}): P
     child.stderr.on('data', read);
     void ended.then(() => failed(new Error(`The server did not start:\n${log}`)));
   });
+  let stopping = false;
+  // Ended by itself: what it said last is all that tells why.
+  void ended.then(() => {
+    if (!stopping && !child.killed) console.error(`The server at ${port} ended by itself:\n${log.slice(-4000)}`);
+  });
   return {
     url: `http://127.0.0.1:${port}`,
     process: child,
     stop: async () => {
+      stopping = true;
       child.kill('SIGTERM');
       await ended;
     },

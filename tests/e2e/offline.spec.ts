@@ -4,8 +4,13 @@ import { addClient, awake, expect, openPractice, openPracticeByHand, test, toCom
 /** The code of every page is fetched when the first one stands. */
 const warm = async (page: Page): Promise<void> => {
   await awake(page);
-  await page.waitForFunction(() => document.querySelector('head link[rel=modulepreload][href*="/record-"]'));
-  await page.waitForLoadState('networkidle');
+  await page.waitForFunction(() => {
+    const links = [...document.querySelectorAll<HTMLLinkElement>('head link[rel=modulepreload]')];
+    return (
+      links.some((l) => l.href.includes('/record-')) &&
+      links.every((l) => performance.getEntriesByName(l.href).length > 0)
+    );
+  });
 };
 /** Said while something waits for the connection. */
 const NOTE = /No connection to the records/;

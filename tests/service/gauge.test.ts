@@ -41,6 +41,22 @@ test('two presses at once do not mix', async () => {
   expect([a, b].map((t) => t.match(/MARK/g)?.length)).toEqual([1, 1]);
 });
 
+test('a page that goes in the middle of a press takes nothing down: its reader may leave before its request does', async () => {
+  await started();
+  const uncaught: Error[] = [];
+  const note = (error: Error): number => uncaught.push(error);
+  process.on('uncaughtException', note);
+  const left = pressStream(press, new AbortController().signal)!.getReader();
+  await left.read();
+  await left.cancel();
+  // Another one whose request had ended before the stream began.
+  const gone = pressStream(press, AbortSignal.abort())!.getReader();
+  await read(pressStream({ ...press, trial: 2 }, new AbortController().signal)!);
+  await gone.cancel();
+  process.off('uncaughtException', note);
+  expect(uncaught).toEqual([]);
+});
+
 test('without a gauge there is no stream; a gauge that does not answer is told', async () => {
   expect(hasGauge()).toBe(false);
   expect(pressStream(press, new AbortController().signal)).toBeNull();

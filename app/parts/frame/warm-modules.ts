@@ -1,5 +1,7 @@
 import type { EntryContext } from 'react-router';
 
+const STANDS_MS = 1500;
+
 /**
  * Fetches the code of every page when the first one stands. A page whose code cannot be had is loaded anew by the
  * router, and under a cut network that throws away the page at hand with what was typed in it.
@@ -14,6 +16,8 @@ export function warmModules(): void {
     for (const href of files)
       document.head.append(Object.assign(document.createElement('link'), { rel: 'modulepreload', href }));
   };
-  if (document.readyState === 'complete') warm();
-  else window.addEventListener('load', warm, { once: true });
+  // The page at hand comes first: its drawings and its first touches.
+  const soon = () => setTimeout(() => (window.requestIdleCallback ?? setTimeout)(warm), STANDS_MS);
+  if (document.readyState === 'complete') soon();
+  else window.addEventListener('load', soon, { once: true });
 }
