@@ -1,6 +1,7 @@
 import { mapSteps, pressed, stepsOf, type Catalogue, type Routine, type Step } from '../routine/index.ts';
 import { lighterOf, pressureRank, type Pressure } from '../words/index.ts';
-import { breachesOf, type Screening } from './screen.ts';
+import { breachesOf } from './breaches.ts';
+import { type Screening } from './screen.ts';
 import { onOneSide } from './sides.ts';
 
 /** Why a step may not be there at any pressure; null when it may. */

@@ -2,21 +2,19 @@
 // Holding answers against cautions.
 export {
   askedWith,
-  breachesOf,
   carriedOver,
   isAsked,
-  isBannedOutright,
   isYes,
   screen,
   screenVisit,
   SEVERITIES,
   type Answer,
   type Answers,
-  type Breach,
   type Caution,
   type Screening,
   type Severity,
 } from './screen.ts';
+export { breachesOf, isBannedOutright, type Breach } from './breaches.ts';
 export { type Clause } from './clause.ts';
 export { factsOf } from './facts.ts';
 export { onOneSide, sideOf } from './sides.ts';

@@ -7,7 +7,8 @@ import { at, stepOf } from '../../tests/support/routines.ts';
 import { admit } from './admit.ts';
 import { cautionOf, clauseOf, isLocalKey, type LocalRule } from './local-rules.ts';
 import { mayBeOverridden } from './override.ts';
-import { breachesOf, screen, type Answers, type Caution } from './screen.ts';
+import { breachesOf } from './breaches.ts';
+import { screen, type Answers, type Caution } from './screen.ts';
 
 const key = (k: string) => CAUTIONS.find((c) => c.key === k)!;
 const pregnant = { pregnancy: 'yes' } as const;

@@ -1,7 +1,8 @@
 import { type Catalogue, newStep, type Step, type Technique } from '../routine/index.ts';
 import { closes, closesAllThere, closesPlace, type PlaceFacts } from './clause.ts';
 import { effectOf } from './effect.ts';
-import { breachesOf, screen, type Caution, type Screening } from './screen.ts';
+import { breachesOf } from './breaches.ts';
+import { screen, type Caution, type Screening } from './screen.ts';
 import { workWords } from './words.ts';
 
 /** How a caution touches one place or technique. */

@@ -9,16 +9,8 @@ import { factsOf } from './facts.ts';
 import { closes, closesPlace, closesStep, placesOf, type Clause, type StepFacts } from './clause.ts';
 import { keepOffPlaces } from './keep-off.ts';
 import { takesAway } from './words.ts';
-import {
-  askedWith,
-  breachesOf,
-  carriedOver,
-  isBannedOutright,
-  screen,
-  screenVisit,
-  type Answers,
-  type Caution,
-} from './screen.ts';
+import { breachesOf, isBannedOutright } from './breaches.ts';
+import { askedWith, carriedOver, screen, screenVisit, type Answers, type Caution } from './screen.ts';
 
 const NAMES = { region: (id: string) => id };
 const yes = (...keys: string[]): Answers => Object.fromEntries(keys.map((k) => [k, 'yes' as const]));

@@ -7,7 +7,8 @@ import { emptyRoutine, newStep, SIDE_MODES, type Routine, type Step } from '../r
 import { pressureRank, type OneSide } from '../words/index.ts';
 import { admit } from './admit.ts';
 import { keepOffPlaces } from './keep-off.ts';
-import { breachesOf, screen, type Answer, type Answers } from './screen.ts';
+import { breachesOf } from './breaches.ts';
+import { screen, type Answer, type Answers } from './screen.ts';
 import { acceptedFor, readAnswers } from './answers.ts';
 import { onOneSide, otherSide, touchesSide } from './sides.ts';
 
