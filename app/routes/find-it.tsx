@@ -1,4 +1,5 @@
 import { afterAnswer, nextQuestion, progressByDay } from '../../core/atlas';
+import { otherSide } from '../../core/words';
 import { useCallback, useMemo, useState } from 'react';
 import { Button, Form as BsForm } from 'react-bootstrap';
 import { data, Link, useFetcher, useSearchParams } from 'react-router';
@@ -6,11 +7,19 @@ import type { Card } from 'ts-fsrs';
 import { recordTrainerAnswer, trainerState } from '../../server/db/queries/trainer.server';
 import { FaceChart } from '../parts/chart/face-chart';
 import { Cross, useCross } from '../parts/chart/cross';
-import { FLAT_VIEWS, flipX, spotOf, type View } from '../parts/chart/places';
+import { flipX, spotOf, type View } from '../parts/chart/places';
 import { markSchema } from '../schemas/trainer';
 import { checkForm, readForm } from '../schemas/read';
 import { requirePractitioner } from '../../server/access/session.server';
-import { judgeOnView, nameOfKey, questionPlace, QUESTIONS, SETS, type Answered } from '../rooms/trainer/questions';
+import {
+  judgeOnView,
+  nameOfKey,
+  questionPlace,
+  QUESTIONS,
+  SETS,
+  type Answered,
+  type NotCounted,
+} from '../rooms/trainer/questions';
 import { ProgressChart } from '../rooms/trainer/progress-chart';
 import { useKeys } from '../parts/keys/use-keys';
 import { dayOf } from '../parts/marks/time';
@@ -29,7 +38,7 @@ export async function action({ request }: Route.ActionArgs) {
   const question = input.ok ? QUESTIONS.find((q) => q.key === input.value.question) : undefined;
   if (!input.ok || !question) return data({ kept: false }, { status: 422 });
   const judged = judgeOnView(question, input.value.side, input.value.view, input.value.x, input.value.y);
-  if (!judged) return data({ kept: false }, { status: 422 });
+  if (typeof judged === 'string') return data({ kept: false }, { status: 422 });
   const { cards } = await trainerState(practiceId, practitionerId);
   const now = new Date();
   const after = afterAnswer(
@@ -53,6 +62,11 @@ export async function action({ request }: Route.ActionArgs) {
   return { kept: true };
 }
 
+const NOT_COUNTED: Record<NotCounted, string> = {
+  hidden: 'It cannot be seen from here. Turn the chart and mark it there; this was not counted.',
+  beside: 'That is beside the body; this was not counted.',
+};
+
 export const meta = () => [{ title: 'Find it · Velvet Compass' }];
 
 /** The chart asks, the practitioner marks, the error is told in millimetres; what was missed comes back sooner. */
@@ -72,16 +86,16 @@ export default function FindIt({ loaderData: { cards, answers, timeZone, now } }
   // Sides take turns, so that neither hand is forgotten.
   const side = answers.length % 2 ? 'right' : 'left';
   const [askedSide, setAskedSide] = useState<'left' | 'right'>(side);
-  const [view, setView] = useState<View>('front');
+  const [view, setView] = useState<View>('opened');
   const [mark, setMark] = useState<{ view: View; x: number; y: number; judged: Answered } | null>(null);
-  const [unseen, setUnseen] = useState(false);
+  const [notCounted, setNotCounted] = useState<NotCounted | null>(null);
 
   const put = useCallback(
     (on: View, x: number, y: number) => {
       if (!question || mark) return;
       const judged = judgeOnView(question, askedSide, on, x, y);
-      setUnseen(!judged);
-      if (!judged) return;
+      setNotCounted(typeof judged === 'string' ? judged : null);
+      if (typeof judged === 'string') return;
       setMark({ view: on, x, y, judged });
       void fetcher.submit(
         { question: question.key, side: askedSide, view: on, x: String(x), y: String(y), once: crypto.randomUUID() },
@@ -94,7 +108,7 @@ export default function FindIt({ loaderData: { cards, answers, timeZone, now } }
   const next = useCallback(() => {
     setMark(null);
     cross.clear();
-    setUnseen(false);
+    setNotCounted(null);
     setAskedSide(side);
     setAsked(nextQuestion(keys, due, new Date(), asked));
   }, [side, keys, due, asked, cross]);
@@ -110,7 +124,6 @@ export default function FindIt({ loaderData: { cards, answers, timeZone, now } }
       <div className="chart-side">
         <FaceChart
           bare
-          views={FLAT_VIEWS}
           onView={setView}
           onPoint={put}
           over={(on, _shown, unit, mirrored) => (
@@ -169,16 +182,16 @@ export default function FindIt({ loaderData: { cards, answers, timeZone, now } }
               Mark {question.name}
               {question.paired && <span className="soft">, client’s {askedSide}</span>}
             </p>
-            {unseen && (
-              <p role="alert">It cannot be seen from here. Turn the chart and mark it there; this was not counted.</p>
-            )}
+            {notCounted && <p role="alert">{NOT_COUNTED[notCounted]}</p>}
             {mark ? (
               <>
                 <p className="trainer-answer">
-                  <strong className={`is-${mark.judged.grade}`}>{Math.round(mark.judged.errorMm)} mm off</strong>{' '}
+                  <strong className={`is-${mark.judged.grade}`}>{Math.round(mark.judged.errorMm)} mm off</strong> over
+                  the skin{' '}
                   <span className="soft">
                     ({mark.judged.inches.toFixed(1)} {mark.judged.inchName})
                   </span>
+                  {mark.judged.otherSide && <>; on the client’s {otherSide(askedSide)} side</>}
                   {mark.judged.takenFor && <>; nearer to {nameOfKey(mark.judged.takenFor)}</>}
                 </p>
                 <p>

@@ -1,4 +1,4 @@
-import { FLAT_VIEWS } from '../../core/drawing';
+import { VIEWS } from '../../core/drawing';
 import { number, object, string } from 'yup';
 import { once } from './once';
 
@@ -9,7 +9,7 @@ export const markSchema = object({
   side: string()
     .oneOf(['left', 'right'] as const)
     .required(),
-  view: string().oneOf(FLAT_VIEWS).required(),
+  view: string().oneOf(VIEWS).required(),
   x: number().min(0).max(1000).required(),
   y: number().min(0).max(1000).required(),
 });

@@ -1,4 +1,4 @@
-import type { Bodies, Vec3 } from '../drawing/index.ts';
+import { apart, type Bodies, type Vec3 } from '../drawing/index.ts';
 import type { BodyInchId } from './rows.ts';
 
 /**
@@ -75,7 +75,7 @@ export function alongForehead({ drop }: Bodies, toX: number, y: number): number 
   let before = drop.front(0, y);
   for (let i = 1; before && i <= WALK_STEPS; i++) {
     const next = drop.front((toX * i) / WALK_STEPS, y);
-    if (next) walked += Math.hypot(next[0] - before[0], next[1] - before[1], next[2] - before[2]);
+    if (next) walked += apart(next, before);
     before = next;
   }
   return walked;
@@ -88,7 +88,7 @@ export function outAlongForehead({ drop }: Bodies, mm: number, y: number): Vec3 
   for (let walked = 0, x = 0; before && x < 90; x += 0.5) {
     const next = drop.front(x + 0.5, y);
     if (!next) return null;
-    const step = Math.hypot(next[0] - before[0], next[1] - before[1], next[2] - before[2]);
+    const step = apart(next, before);
     if (walked + step >= mm) return drop.front(x + (0.5 * (mm - walked)) / step, y);
     walked += step;
     before = next;
@@ -104,7 +104,6 @@ export type DrawnInches = Readonly<
 /** @throws Error naming a landmark that is missing. */
 export function drawnInches(bodies: Bodies, placeOf: PlaceOf): DrawnInches {
   const at = (id: string) => need(placeOf, id);
-  const apart = (a: Vec3, b: Vec3) => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
   const corner = at('forehead-corner');
   return {
     face: apart(at('trichion'), at('glabella')) / 3,

@@ -1,4 +1,11 @@
-import { buildBodies, locateAnchor, type ProportionName, type Proportions, type Vec3 } from '../drawing/index.ts';
+import {
+  apart,
+  buildBodies,
+  locateAnchor,
+  type ProportionName,
+  type Proportions,
+  type Vec3,
+} from '../drawing/index.ts';
 import { midlineArc } from './body-inch.ts';
 import type { ClientMeasureId, ClientMeasures } from './client-measure.ts';
 import type { LandmarkRow } from './rows.ts';
@@ -34,15 +41,11 @@ export function readDrawn(
     if (!place) throw new Error(`the landmark ${id} is missing`);
     return place;
   };
-  const apart = (a: string, b: string) => {
-    const [p, q] = [at(a), at(b)];
-    return Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]);
-  };
   const across = (id: string) => 2 * at(id)[0];
   return {
-    hairlineBrow: apart('trichion', 'glabella'),
-    browNose: apart('glabella', 'subnasale'),
-    noseChin: apart('subnasale', 'gnathion'),
+    hairlineBrow: apart(at('trichion'), at('glabella')),
+    browNose: apart(at('glabella'), at('subnasale')),
+    noseChin: apart(at('subnasale'), at('gnathion')),
     cheekbones: across('zygion'),
     jawAngles: across('gonion'),
     headBreadth: across('eurion'),

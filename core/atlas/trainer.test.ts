@@ -1,33 +1,27 @@
 import { describe, expect, test } from 'vitest';
 import { afterAnswer, judgeMark, newTrainerCard, nextQuestion, progressByDay } from './trainer.ts';
 
-const places = [
-  { key: 'a', x: 0, y: 0 },
-  { key: 'b', x: 20, y: 0 },
-  { key: 'c', x: 0, y: 60 },
-];
 const NOW = new Date('2026-03-02T10:00:00Z');
 const days = (from: Date, to: Date) => (to.getTime() - from.getTime()) / 86_400_000;
 
 describe('judging a mark', () => {
   test.each([
-    [0, 3, 'easy'],
-    [0, 7, 'good'],
-    [0, -12, 'hard'],
-    [0, -30, 'again'],
-  ] as const)('at %s, %s mm: %s', (x, y, grade) =>
-    expect(judgeMark({ x, y }, 'a', places)).toEqual({ errorMm: Math.hypot(x, y), grade, takenFor: null }),
+    [3, 'easy'],
+    [4, 'easy'],
+    [7, 'good'],
+    [12, 'hard'],
+    [15.1, 'again'],
+  ] as const)('%s mm off: %s', (errorMm, grade) =>
+    expect(judgeMark({ a: errorMm, b: 40 }, 'a')).toEqual({ errorMm, grade, takenFor: null }),
   );
   test('a neighbour that lies nearer is named, and the answer is hard at best', () => {
-    expect(judgeMark({ x: 14, y: 0 }, 'a', places)).toEqual({ errorMm: 14, grade: 'hard', takenFor: 'b' });
-    const close = [
-      { key: 'a', x: 0, y: 0 },
-      { key: 'b', x: 6, y: 0 },
-    ];
-    expect(judgeMark({ x: 5.5, y: 0 }, 'a', close)).toMatchObject({ grade: 'hard', takenFor: 'b' });
+    expect(judgeMark({ a: 14, b: 6, c: 62 }, 'a')).toEqual({ errorMm: 14, grade: 'hard', takenFor: 'b' });
+    expect(judgeMark({ a: 5.5, b: 0.5 }, 'a')).toMatchObject({ grade: 'hard', takenFor: 'b' });
+    // As good as equal is no mistake.
+    expect(judgeMark({ a: 5.5, b: 5.2 }, 'a')).toEqual({ errorMm: 5.5, grade: 'good', takenFor: null });
   });
   test('a place that is not on the sheet cannot be asked for', () =>
-    expect(() => judgeMark({ x: 0, y: 0 }, 'z', places)).toThrow(RangeError));
+    expect(() => judgeMark({ a: 0 }, 'z')).toThrow(RangeError));
 });
 
 describe('coming back over days', () => {

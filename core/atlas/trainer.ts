@@ -9,15 +9,6 @@ export type TrainerGrade = 'again' | 'hard' | 'good' | 'easy';
 /** Errors in mm up to which an answer counts as easy, good and hard: a half, one and two fingertip radii. Our choice. */
 export const GRADE_LIMITS_MM = { easy: 4, good: 8, hard: 15 } as const;
 
-export interface Candidate {
-  /** Of the place. */
-  key: string;
-  /** On the sheet, in mm. */
-  x: number;
-  /** In px of the sheet. */
-  y: number;
-}
-
 export interface Judged {
   /** How far off, in mm. */
   errorMm: number;
@@ -27,14 +18,15 @@ export interface Judged {
   takenFor: string | null;
 }
 
-/** Judge a mark on a sheet; all in mm of that sheet. `asked` must be among the candidates. */
-export function judgeMark(mark: { x: number; y: number }, asked: string, candidates: readonly Candidate[]): Judged {
-  const target = candidates.find((c) => c.key === asked);
-  if (!target) throw new RangeError(`${asked} is not on this sheet`);
-  const away = (c: { x: number; y: number }) => Math.hypot(c.x - mark.x, c.y - mark.y);
-  const errorMm = away(target);
-  const nearest = candidates.reduce((a, b) => (away(b) < away(a) ? b : a), target);
-  const takenFor = nearest.key !== asked && away(nearest) < errorMm - 0.5 ? nearest.key : null;
+/**
+ * Judge a mark by how far it lies from the place asked for and from its neighbours.
+ * @param awayMm Of each place that may be meant, in mm over the skin; `asked` must be among them.
+ */
+export function judgeMark(awayMm: Readonly<Record<string, number>>, asked: string): Judged {
+  const errorMm = awayMm[asked];
+  if (errorMm === undefined) throw new RangeError(`${asked} is not on this sheet`);
+  const nearest = Object.keys(awayMm).reduce((a, b) => (awayMm[b]! < awayMm[a]! ? b : a), asked);
+  const takenFor = nearest !== asked && awayMm[nearest]! < errorMm - 0.5 ? nearest : null;
   const { easy, good, hard } = GRADE_LIMITS_MM;
   // A mark that another place has a better claim to is never better than hard.
   const byError: TrainerGrade =

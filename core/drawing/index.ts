@@ -1,6 +1,6 @@
 /** The parametric head and hand: bodies, anchors on them, cameras, and the lines that are drawn. */
 // Points in mm, and the measures that shape a head.
-export type { Vec3 } from './vector.ts';
+export { apart, type Vec3 } from './vector.ts';
 export { REFERENCE_MM, type ProportionName, type Proportions } from './proportions.ts';
 // Bodies, and where an anchor lies on them.
 export { asFarAsTheBodyGoes, buildBodies, locateAnchor, type Bodies } from './bodies.ts';
@@ -43,3 +43,4 @@ export { bellyOf, drawFibres, fibreLines, type FibreDrawing } from './muscle-dra
 export { spotsOf, type Spot } from './places.ts';
 // A place of the skin, out of one view and into another.
 export { flatViewOf, skinAt, spotOfSkin } from './skin.ts';
+export { tapeMm } from './tape.ts';

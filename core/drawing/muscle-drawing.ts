@@ -5,7 +5,7 @@ import { curvePath, simplify } from './path.ts';
 import { isSeen } from './places.ts';
 import { piecesWhere } from './relief.ts';
 import type { DepthMap } from './trace.ts';
-import { catmullRom, mirrored, mix, type Vec3, type Xy } from './vector.ts';
+import { apart, catmullRom, mirrored, mix, type Vec3, type Xy } from './vector.ts';
 
 /** A muscle drawn in one view: its outline and its fibres as path data. */
 export interface FibreDrawing {
@@ -137,7 +137,7 @@ const LONGEST_STEP_MM = 14;
 /** The longest stretch of a fibre that lies on the visible skin without a jump. */
 function longestSeen(line: Fibre, map: DepthMap, onRight: boolean): Vec3[] {
   const side = line.map((p) => (p && onRight ? mirrored(p) : p));
-  const far = (a: Vec3, b: Vec3) => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]) > LONGEST_STEP_MM;
+  const far = (a: Vec3, b: Vec3) => apart(a, b) > LONGEST_STEP_MM;
   let before: Vec3 | null = null;
   const runs = piecesWhere(
     side.flatMap((p) => {

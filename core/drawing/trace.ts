@@ -147,7 +147,7 @@ function nearbyDepths(
 }
 
 /** Outward, of length 1. */
-function normalAt(f: Distance, [x, y, z]: Vec3): Vec3 {
+export function normalAt(f: Distance, [x, y, z]: Vec3): Vec3 {
   const e = 0.35;
   const nx = f(x + e, y, z) - f(x - e, y, z);
   const ny = f(x, y + e, z) - f(x, y - e, z);

@@ -13,6 +13,8 @@ export const normalise = (a: Vec3): Vec3 => {
   const length = Math.hypot(a[0], a[1], a[2]);
   return [a[0] / length, a[1] / length, a[2] / length];
 };
+/** How far two places lie from each other, through what is between them. */
+export const apart = (a: Vec3, b: Vec3): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
 /** The same place on the other side of the body. */
 export const mirrored = (p: Vec3): Vec3 => [-p[0], p[1], p[2]];
 export const mix = (a: readonly number[], b: readonly number[], t: number): number[] =>

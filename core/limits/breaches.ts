@@ -1,5 +1,5 @@
 import { type Catalogue, hardestOf, type Step } from '../routine/index.ts';
-import { lighterOf, type OneSide, type Pressure, pressureRank, PRESSURES } from '../words/index.ts';
+import { lighterOf, type OneSide, otherSide, type Pressure, pressureRank, PRESSURES } from '../words/index.ts';
 import {
   CLAUSE_KINDS,
   closes,
@@ -10,7 +10,7 @@ import {
   type StepFacts,
 } from './clause.ts';
 import { factsOf } from './facts.ts';
-import { onOneSide, otherSide, touchesSide } from './sides.ts';
+import { onOneSide, touchesSide } from './sides.ts';
 import { type Caution, type Limit, type Screening, SEVERITIES } from './screen.ts';
 
 /** A limit that a step runs into, and the most pressure at which it would not (null: no pressure frees it). */

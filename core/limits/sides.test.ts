@@ -10,7 +10,8 @@ import { keepOffPlaces } from './keep-off.ts';
 import { breachesOf } from './breaches.ts';
 import { screen, type Answer, type Answers } from './screen.ts';
 import { acceptedFor, readAnswers } from './answers.ts';
-import { onOneSide, otherSide, touchesSide } from './sides.ts';
+import { otherSide } from '../words/index.ts';
+import { onOneSide, touchesSide } from './sides.ts';
 
 const step = (technique: string, mode: Step['sides']['mode']): Step => {
   const made = newStep(CATALOGUE.techniques.get(technique)!, 'a');

@@ -6,8 +6,6 @@ import type { Answer } from './screen.ts';
 export const sideOf = (answer: Answer | undefined): OneSide | null =>
   answer === 'left' || answer === 'right' ? answer : null;
 
-export const otherSide = (side: OneSide): OneSide => (side === 'left' ? 'right' : 'left');
-
 /** Regions so narrow that a hand on one half lies on the other as well. Our choice, the safe side. */
 const NARROW: ReadonlySet<Region> = new Set([
   'glabella',

@@ -1,4 +1,4 @@
-import { InputError, type OneSide, type Pressure, type Side } from '../words/index.ts';
+import { InputError, type OneSide, otherSide, type Pressure, type Side } from '../words/index.ts';
 import {
   BOUNDS,
   goesBothWays,
@@ -102,7 +102,7 @@ function roundsOf(step: Step): Round[] {
   const roundsOn = (side: OneSide): Round[] =>
     Array.from({ length: setsOn(side) }, (_, i) => ({ side, set: i + 1, sets: setsOn(side) }));
   if (mode === 'left' || mode === 'right') return roundsOn(mode);
-  const second: OneSide = first === 'left' ? 'right' : 'left';
+  const second = otherSide(first);
   if (sequence === 'side-complete') return [...roundsOn(first), ...roundsOn(second)];
   const out: Round[] = [];
   for (let set = 1; set <= Math.max(setsOn(first), setsOn(second)); set++)
@@ -161,7 +161,7 @@ function turnsOf(block: Block, blockIndex: number, from: number, sorer: OneSide)
       return rounds.length ? [{ ...turn, rounds }] : [];
     });
   const one = on(first);
-  const other = on(first === 'left' ? 'right' : 'left');
+  const other = on(otherSide(first));
   return [
     ...on('both', 'midline'),
     ...one,

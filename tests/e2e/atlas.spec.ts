@@ -39,7 +39,7 @@ test('filters stand in the address; a caution lists what it closes; two points a
   await expect(page.getByRole('link', { name: /off limits/ })).toHaveText([/GB21/, /ST12/, /LI4/, /LR3/]);
   await page.goto('/atlas/point/GB20');
   await page.getByLabel('Compare with another point').selectOption('BL10');
-  await expect(page.getByText(/mm apart in a straight line/)).toBeVisible();
+  await expect(page.getByText(/\d+ mm apart, a tape over the skin/)).toBeVisible();
   await page.reload();
   await expect(page.getByText('BL10 Tianzhu').first()).toBeVisible();
   await page.goto('/atlas/point/XX9');

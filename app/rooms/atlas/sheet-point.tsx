@@ -14,7 +14,8 @@ import { BODY_INCHES } from '../../../reference/facts/body-inches';
 import { TECHNIQUES } from '../../../reference/catalogue';
 import { landmarkName } from '../../../reference/facts/landmarks';
 import { POINTS } from '../../../reference/facts/points';
-import { placesOn, worldOf } from '../../parts/chart/places';
+import { tapeBetween } from '../../parts/chart/bodies';
+import { placesOn } from '../../parts/chart/places';
 import { CautionList, MarkNote, MuscleLinks, Row, TechniqueLinks } from './sheet-parts';
 
 export interface WhoseMeasures {
@@ -81,7 +82,7 @@ export function PointSheet({ point, whose }: { point: PointRow; whose: WhoseMeas
             </option>
           ))}
         </BsForm.Select>
-        {second && <span className="soft small">{apart(point, second)}</span>}
+        {second && <span className="soft small">{apartWords(point, second)}</span>}
       </div>
       <div className={second ? 'sheet-columns' : undefined}>
         {columns.map((p) => (
@@ -120,12 +121,11 @@ export function PointSheet({ point, whose }: { point: PointRow; whose: WhoseMeas
   );
 }
 
-/** How far apart two points lie on the drawn body, in a straight line. */
-function apart(a: PointRow, b: PointRow): string {
-  const [p, q] = [a, b].map((x) =>
-    worldOf(placesOn({ kind: 'point', id: x.id }, 'left')[0] ?? { kind: 'point', id: x.id, side: 'left' }),
-  );
-  if (!p || !q || p.body !== q.body) return 'not on the same drawing';
-  const mm = Math.hypot(p.mm[0] - q.mm[0], p.mm[1] - q.mm[1], p.mm[2] - q.mm[2]);
-  return `${Math.round(mm)} mm apart in a straight line on the drawn adult`;
+/** How far apart two points lie over the skin of the drawn body. */
+function apartWords(a: PointRow, b: PointRow): string {
+  const [p, q] = [a, b].map((x) => placesOn({ kind: 'point', id: x.id }, 'left')[0]);
+  const mm = p && q ? tapeBetween(p, q) : null;
+  return mm === null
+    ? 'not on the same drawing'
+    : `${Math.round(mm)} mm apart, a tape over the skin of the drawn adult`;
 }

@@ -1,11 +1,12 @@
 import { inchesMm, type Judged, judgeMark } from '../../../core/atlas';
-import { PX_PER_MM, type View } from '../../../core/drawing';
-import { FACE_REGIONS, type OneSide, type Region } from '../../../core/words';
+import { apart, leftEdge, PICTURES, PX_PER_MM, sheetOf, skinAt, tapeMm, type View } from '../../../core/drawing';
+import { FACE_REGIONS, type OneSide, otherSide, type Region } from '../../../core/words';
 import { BODY_INCHES } from '../../../reference/facts/body-inches';
 import { LANDMARKS } from '../../../reference/facts/landmarks';
 import { LYMPH_NODES } from '../../../reference/facts/lymph';
 import { MUSCLES } from '../../../reference/facts/muscles';
 import { POINTS } from '../../../reference/facts/points';
+import { referenceBodies } from '../../parts/chart/bodies';
 import { placeKey, placesOn, spotOf, worldOf, type Place } from '../../parts/chart/places';
 
 /** What can be asked for. A landmark belongs to the region of no row, so it is asked under "landmarks". */
@@ -114,22 +115,66 @@ export interface Answered extends Judged {
   /** Error in body-inches of the drawn body there. */
   inches: number;
   inchName: string;
+  /** The mark is on the other side than the one asked for. */
+  otherSide: boolean;
+}
+/** Why a mark says nothing: the place is hidden in this view, or the mark is beside the body. */
+export type NotCounted = 'hidden' | 'beside';
+
+interface Marked {
+  /** Over the skin on the head, across its sheet on a hand; in mm. */
+  away: (place: Place) => number;
+  /** Through what is between; never more. */
+  straight: (place: Place) => number;
+  /** Of the client. */
+  side: OneSide;
+}
+const NEIGHBOURS = 3;
+
+/** A mark on a view as what is measured from; null beside the body. */
+function measuredFrom(view: View, x: number, y: number): Marked | null {
+  if (PICTURES[view].body === 'hand') {
+    const away = (place: Place) => {
+      const spot = spotOf(place, view)!;
+      return Math.hypot(spot.x - x, spot.y - y) / PX_PER_MM;
+    };
+    const atLeftEdge = leftEdge(view)!;
+    return { away, straight: away, side: x < sheetOf(view).width / 2 ? atLeftEdge : otherSide(atLeftEdge) };
+  }
+  const bodies = referenceBodies();
+  const mark = skinAt(bodies, view, x, y);
+  return (
+    mark && {
+      away: (place) => tapeMm(bodies.head.body.distance, mark, worldOf(place)!.mm),
+      straight: (place) => apart(mark, worldOf(place)!.mm),
+      side: mark[0] < 0 ? 'right' : 'left',
+    }
+  );
 }
 
-/** Judge a mark on a view; null when the place cannot be seen there. */
-export function judgeOnView(q: Question, side: OneSide, view: View, x: number, y: number): Answered | null {
+/** Judge a mark on a view, in px of its sheet. */
+export function judgeOnView(q: Question, side: OneSide, view: View, x: number, y: number): Answered | NotCounted {
   const asked = questionPlace(q, side);
-  if (!spotOf(asked, view)) return null;
-  const mm = (v: number) => v / PX_PER_MM;
-  const candidates = QUESTIONS.filter((other) => other.kind === q.kind).flatMap((other) => {
-    const place = questionPlace(other, side);
-    const spot = spotOf(place, view);
-    return spot ? [{ key: placeKey(place), x: mm(spot.x), y: mm(spot.y) }] : [];
-  });
-  const judged = judgeMark({ x: mm(x), y: mm(y) }, placeKey(asked), candidates);
+  if (!spotOf(asked, view)) return 'hidden';
+  const mark = measuredFrom(view, x, y);
+  if (!mark) return 'beside';
+  const error = mark.away(asked);
+  // Which neighbours may be meant is told by the straight way; a tape is laid to those few only.
+  const neighbours = QUESTIONS.filter((other) => other.kind === q.kind && other !== q)
+    .map((other) => questionPlace(other, side))
+    .filter((place) => spotOf(place, view) && mark.straight(place) < error)
+    .sort((a, b) => mark.straight(a) - mark.straight(b))
+    .slice(0, NEIGHBOURS)
+    .map((place) => [placeKey(place), mark.away(place)] as const);
+  const judged = judgeMark(Object.fromEntries([[placeKey(asked), error], ...neighbours]), placeKey(asked));
   const onHand = worldOf(asked)?.body === 'hand';
   const inchMm = onHand ? INCHES.forearm : INCHES.face;
-  return { ...judged, inches: judged.errorMm / inchMm, inchName: onHand ? 'forearm inches' : 'face inches' };
+  return {
+    ...judged,
+    inches: judged.errorMm / inchMm,
+    inchName: onHand ? 'forearm inches' : 'face inches',
+    otherSide: q.paired && mark.side !== side,
+  };
 }
 
 /** Name of the neighbour that a mark was nearer to. */

@@ -1,5 +1,5 @@
 import type { FeltElsewhere } from '../../../../core/record';
-import { type OneSide, REGION_NAMES } from '../../../../core/words';
+import { type OneSide, otherSide, REGION_NAMES } from '../../../../core/words';
 import { Button, Form } from 'react-bootstrap';
 import { REGION_PATCHES } from '../../../../reference/facts/other-places';
 import type { Place } from '../../../parts/chart/places';
@@ -32,7 +32,7 @@ export function useFeltElsewhere() {
 
 /** Regions on the side of the press first: that is where most of it is felt. */
 function choicesFor(side: OneSide): { to: FeltElsewhere['to']; toSide: FeltElsewhere['toSide']; words: string }[] {
-  const other = side === 'left' ? 'right' : 'left';
+  const other = otherSide(side);
   const on = (s: OneSide) =>
     REGION_PATCHES.filter((r) => r.paired).map((r) => ({ to: r.id, toSide: s, words: `${REGION_NAMES[r.id]}, ${s}` }));
   return [

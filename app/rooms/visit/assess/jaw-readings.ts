@@ -1,3 +1,4 @@
+import { otherSide } from '../../../../core/words';
 import type { ReadingEntry } from '../../../../core/record';
 import {
   checkedReading,
@@ -41,7 +42,7 @@ export function useJawReadings(phase: ReadingPhase) {
       setReading(entry(measure, value, side)),
     /** Of two sides only one can hold: giving one takes the other away. */
     setOneSide: (measure: MeasureKey, value: number | null, side: 'left' | 'right') => {
-      const other = side === 'left' ? 'right' : 'left';
+      const other = otherSide(side);
       setReading(
         entry(measure, value, side),
         ...(value !== null && find(measure, other, phase) !== undefined ? [entry(measure, null, other)] : []),
