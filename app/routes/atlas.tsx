@@ -11,6 +11,7 @@ import { Results } from '../rooms/atlas/results';
 import { SearchPanel } from '../rooms/atlas/search-panel';
 import { Sheet } from '../rooms/atlas/sheet';
 import { pathsOfEntry, placesOfEntry } from '../rooms/atlas/places-of';
+import { PLACE_INDEX } from '../../reference/place-index';
 import { CAUTIONS } from '../../reference/facts/cautions';
 import { FaceChart } from '../parts/chart/face-chart';
 import { useFitted } from '../parts/chart/fitted';
@@ -59,6 +60,7 @@ export default function Atlas({ loaderData: { whose, measured }, params }: Route
           placesOn({ kind: e.kind as 'point', id: e.id }, 'both').map((place) => ({
             place,
             name: e.name,
+            region: PLACE_INDEX.regionOf(place),
             off: !!ask.caution && reachOf(ask.caution, e)?.effect === 'off',
           })),
         ),

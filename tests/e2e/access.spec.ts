@@ -147,5 +147,12 @@ test('places on the chart are one stop for Tab, and arrows go from place to plac
     seen.add(await name());
   }
   expect(seen.size).toBeGreaterThan(3);
-  for (const label of seen) expect(label).toMatch(/client’s (left|right)/);
+  for (const label of seen) expect(label).toMatch(/client’s (left|right), [a-z ]+, /);
+  // In order from the top, and by the first letters of a name.
+  await page.keyboard.press('Home');
+  const top = await name();
+  await page.keyboard.press('PageDown');
+  expect(await name()).not.toBe(top);
+  await page.keyboard.type('mass');
+  expect(await name()).toMatch(/^Masseter, (deep part, )?client’s right, jaw/);
 });

@@ -24,8 +24,8 @@ test('somebody new finds the masseter, GB20 and the collarbone nodes by words, a
     await expect(sheet.getByRole('heading', { level: 2 })).toContainText(heading);
     await expect(page.getByText(told)).toBeVisible();
   }
-  await expect(page.getByRole('button', { name: 'Chest' })).toHaveAttribute('aria-pressed', 'true');
-  await page.getByRole('button', { name: 'Front' }).click();
+  await expect(page.getByRole('button', { name: 'Chest', exact: true })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Front', exact: true }).click();
   await page.getByRole('button', { name: 'GB14 Yangbai, client’s left' }).press('Enter');
   await expect(sheet.getByRole('heading', { level: 2 })).toContainText('GB14');
   await expect(page.getByText('18 mm ± 5 above the middle of the brow')).toBeVisible();
@@ -74,7 +74,7 @@ test('the trainer asks, is answered by keys, tells the error and keeps it', asyn
   await openPractice(page); // somebody who has never been asked
   await page.goto('/atlas/find-it?set=nodes');
   await expect(page.getByText(/Mark the nodes: in front of the ear/)).toBeVisible();
-  await page.getByRole('button', { name: 'Left' }).click();
+  await page.getByRole('button', { name: 'Left', exact: true }).click();
   // The keys answer as soon as the page has come to life.
   await expect(async () => {
     await page.keyboard.press('ArrowUp');

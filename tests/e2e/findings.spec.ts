@@ -91,6 +91,7 @@ test('the scan from inside goes by tap and by keys', async ({ page }) => {
   await page.keyboard.press('e');
   await expect(jaw).toHaveAccessibleName(/at ease/);
   await jaw.click();
+  await page.getByRole('button', { name: 'n, nothing noticed' }).click();
   await expect(jaw).toHaveAccessibleName(/nothing noticed/);
   await page
     .getByRole('button', { name: 'neck-front: tense' })
@@ -148,4 +149,41 @@ test('three presses with the gauge give a threshold in three units; what is type
   await saved(page);
   await page.reload();
   await expect(threshold.locator('p').filter({ hasText: 'Masseter, client’s left' })).toContainText('196.1 kPa');
+});
+
+test.describe('with a fingertip', () => {
+  test.use({ hasTouch: true });
+  test('a newcomer marks masseter and both sides of the neck on the first picture, each at the first touch', async ({
+    page,
+  }) => {
+    for (const [name, value, word] of [
+      ['Masseter, client’s left', 2, 'moderate'],
+      ['Masseter, client’s right', 0, 'nothing'],
+      ['Sternomastoid, client’s left', 3, 'severe'],
+      ['Sternomastoid, client’s right', 1, 'mild'],
+    ] as const) {
+      const place = page.getByRole('button', { name: new RegExp(`^${name}`) });
+      // Beside its middle, as a finger comes down: still on its drawing.
+      const box = (await place.boundingBox())!;
+      await page.touchscreen.tap(box.x + box.width / 2 + 3, box.y + box.height / 2 - 3);
+      await page
+        .getByRole('group', { name: `${name}: tenderness` })
+        .getByRole('button', { name: `${value}, ${word}` })
+        .tap();
+      await expect(place).toHaveAccessibleName(new RegExp(`tenderness ${value}$`));
+    }
+    // Taken away again, and left as it was by Escape.
+    const masseter = page.getByRole('button', { name: /^Masseter, client’s left/ });
+    await masseter.tap();
+    await page.keyboard.press('Escape');
+    await expect(masseter).toHaveAccessibleName(/tenderness 2/);
+    await masseter.tap();
+    await page.getByRole('button', { name: 'Take away' }).tap();
+    await expect(masseter).toHaveAccessibleName(/not pressed/);
+    await saved(page);
+    // A point under the same finger, on the map of the atlas.
+    await page.goto('/atlas');
+    await page.getByRole('button', { name: /^ST6 Jiache, client’s right/ }).tap();
+    await expect(page.getByRole('article').getByRole('heading', { level: 2 })).toContainText('ST6');
+  });
 });

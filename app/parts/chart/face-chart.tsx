@@ -19,7 +19,9 @@ import {
 } from './layers';
 import type { MapLayer } from './map-layer-names';
 import { PathLayer, type PathMark } from './path-layer';
-import { PickLayer, type Pickable } from './pick-layer';
+import { aimAt, near, visiblePart, wordBoxes } from './part-of-sheet';
+import { ChoiceRing } from './choice-ring';
+import { PickLayer } from './pick-layer';
 import {
   bestView,
   edgesOf,
@@ -35,8 +37,9 @@ import {
 } from './places';
 import type { FittedHead } from './fitted';
 import { THUMBS_URL, useTerrain } from './terrain';
+import { sheetSpot, usePicking, type Pick } from './use-picking';
 import { useSize } from './use-size';
-import { useZoom, type Aim } from './use-zoom';
+import { useZoom } from './use-zoom';
 
 const MapLayers = lazy(() => import('./map-layers'));
 
@@ -54,11 +57,7 @@ interface Props {
   keepOff?: readonly KeepOff[];
   muscles?: readonly MuscleSide[];
   changes?: readonly Change[];
-  pick?: {
-    places: readonly Pickable[];
-    onPick: (place: Place) => void;
-    onKey?: (place: Place, key: string) => boolean;
-  };
+  pick?: Pick;
   ring?: RingState | null;
   /** The chart turns to show these and, with `zoom`, comes near. */
   follow?: readonly Place[];
@@ -135,7 +134,7 @@ export function FaceChart(props: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const moving = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
-  const standardFibres = useFibres(!!muscles?.length);
+  const standardFibres = useFibres(!!muscles?.length || !!pick);
   const fibres = fitted?.fibres ?? standardFibres;
   const table = fitted?.places ?? standardPlaces;
   const shown = useMemo(() => shownIn(view, mirrored, table), [view, mirrored, table]);
@@ -158,6 +157,13 @@ export function FaceChart(props: Props) {
     viewBox: `${part.x} ${part.y} ${part.width} ${part.height}`,
     preserveAspectRatio: zoom && part.height >= part.width ? 'xMidYMid slice' : 'xMidYMid meet',
   };
+  const picking = usePicking(pickOn(pick, map ? mapOn : null, hidden.has('Places')), frame, {
+    view,
+    mirrored,
+    shown,
+    unit,
+    fibres,
+  });
   const flip = mirrored ? `matrix(-1 0 0 1 ${sheet.width} 0)` : undefined;
   const on = (layer: Layer) => !hidden.has(layer);
   const own = (
@@ -196,10 +202,16 @@ export function FaceChart(props: Props) {
         zoom={zoom ? null : zoomed}
       />
       <div
-        className="chart-drawing"
+        className={`chart-drawing${picking.named ? ' is-over-place' : ''}`}
         ref={frame}
         tabIndex={zoom ? undefined : -1}
-        onClick={onPoint && ((e) => tell(e, (x, y) => onPoint(view, mirrored ? sheet.width - x : x, y)))}
+        onPointerMove={picking.onMove}
+        onPointerLeave={() => picking.setNamed(null)}
+        onClick={(e) => {
+          const at = onPoint && sheetSpot(frame.current, e);
+          if (at) onPoint(view, mirrored ? sheet.width - at.x : at.x, at.y);
+          else picking.onClick(e);
+        }}
       >
         <div className="chart-moving" ref={moving}>
           <Terrain view={view} flip={flip} fitted={fitted?.svg[view]} {...svg} />
@@ -251,19 +263,31 @@ export function FaceChart(props: Props) {
             {inBrowser && changes && <ChangeLayer {...layer} changes={changes} />}
             {inBrowser && paths && on('Route') && <PathLayer {...layer} paths={paths} />}
             {ring && <ContactRing {...layer} ring={ring} radius={zoom ? 24 : 22} />}
-            {inBrowser && pick && on('Places') && (
+            {inBrowser && pick && (
               <PickLayer
-                shown={shown}
+                spots={picking.spots}
                 sheetWidth={sheet.width}
                 unit={unit}
-                pickables={map ? pick.places.filter((p) => mapOn.has(LAYER_OF[p.place.kind] ?? 'Points')) : pick.places}
-                onPick={pick.onPick}
+                named={picking.asking ? null : picking.named}
+                outline={picking.outline === null ? null : { path: picking.outline, flip }}
+                onName={picking.setNamed}
+                onPick={picking.pickByKey}
                 onKey={pick.onKey}
               />
             )}
             {inBrowser && over?.(view, shown, unit, mirrored)}
           </svg>
         </div>
+        {picking.asking && (
+          <ChoiceRing
+            asking={picking.asking}
+            frame={size}
+            choices={pick?.choices}
+            onPick={(spot) => picking.open(spot, picking.asking!.at)}
+            onKey={pick?.onKey}
+            onClose={picking.close}
+          />
+        )}
         {!zoom && <Edges left={leftEdge} right={rightEdge} />}
         {!zoom && view === 'opened' && <span className="chart-edge-word">{OPENED_IS}</span>}
         {zoom && (
@@ -288,14 +312,6 @@ const thumbOf = (view: View) => ({
 
 const toggled = <T,>(set: ReadonlySet<T>, value: T): ReadonlySet<T> =>
   new Set(set.has(value) ? [...set].filter((v) => v !== value) : [...set, value]);
-
-/** A click in px of the sheet as it is shown. */
-function tell(event: React.MouseEvent<HTMLElement>, onPoint: (x: number, y: number) => void): void {
-  const matrix = event.currentTarget.querySelector<SVGSVGElement>('svg:not(.chart-terrain)')?.getScreenCTM();
-  if (!matrix) return;
-  const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
-  onPoint(x, y);
-}
 
 /** The drawing itself, on a layer of its own: marks that move above it do not make it be painted again. */
 const Terrain = memo(function Terrain({
@@ -330,31 +346,6 @@ function Edges({ left, right }: { left: string; right: string }) {
   );
 }
 
-interface Part {
-  x: number;
-  y: number;
-  width: number;
-  height: number;
-}
-
-/** The part of the sheet that a frame of some size shows at a scale, with the sheet centred as it is drawn at scale 1. */
-function visiblePart(
-  sheet: { width: number; height: number },
-  frame: { width: number; height: number },
-  { k, x, y }: { k: number; x: number; y: number },
-): Part {
-  if (!frame.width || k === 1) return { x: 0, y: 0, ...sheet };
-  const unit = Math.max(sheet.width / frame.width, sheet.height / frame.height);
-  const left = (sheet.width - frame.width * unit) / 2;
-  const top = (sheet.height - frame.height * unit) / 2;
-  return {
-    x: left + (-x / k) * unit,
-    y: top + (-y / k) * unit,
-    width: (frame.width / k) * unit,
-    height: (frame.height / k) * unit,
-  };
-}
-
 /** On a chart that is a map, places of a kind can be picked while their layer is on. */
 const LAYER_OF: Partial<Record<Place['kind'], MapLayer>> = {
   point: 'Points',
@@ -363,55 +354,10 @@ const LAYER_OF: Partial<Record<Place['kind'], MapLayer>> = {
   landmark: 'Landmarks',
 };
 
-/** Where the layers stand as words, in CSS px: names of the map keep off them. */
-const TOOLS = { width: 84, height: 140 };
-
-function wordBoxes(
-  part: Part,
-  frame: { width: number; height: number },
-  unit: number,
-): { x0: number; y0: number; x1: number; y1: number }[] {
-  const x = (css: number) => part.x + (css - (frame.width - part.width / unit) / 2) * unit;
-  const y = (css: number) => part.y + (css - (frame.height - part.height / unit) / 2) * unit;
-  return [
-    { x0: x(0), y0: y(0), x1: x(TOOLS.width), y1: y(TOOLS.height) },
-    { x0: x(frame.width - TOOLS.width), y0: y(0), x1: x(frame.width), y1: y(TOOLS.height) },
-  ];
-}
-
-const NEAR_SCALE = 2.3;
-
-/** The middle of some places in px of the frame, and how near to come. */
-function aimAt(
-  places: readonly Place[],
-  sheet: { width: number; height: number },
-  frame: { width: number; height: number },
-  shown: Shown,
-): Aim | null {
-  const spots = places.map(shown).filter((s) => s !== null);
-  if (!spots.length || !frame.width) return null;
-  const unit = Math.max(sheet.width / frame.width, sheet.height / frame.height);
-  const middle = (values: number[]) => (Math.min(...values) + Math.max(...values)) / 2;
-  return {
-    x: middle(spots.map((s) => s.x)) / unit + (frame.width - sheet.width / unit) / 2,
-    y: middle(spots.map((s) => s.y)) / unit + (frame.height - sheet.height / unit) / 2,
-    k: NEAR_SCALE,
-  };
-}
-
-/** The part of the sheet around some places, never so near that the face cannot be told. */
-function near(places: readonly Place[], sheet: { width: number; height: number }, shown: Shown): Part {
-  const spots = places.map(shown).filter((s) => s !== null);
-  if (!spots.length) return { x: 0, y: 0, ...sheet };
-  const xs = spots.map((s) => s.x);
-  const ys = spots.map((s) => s.y);
-  const width = Math.min(sheet.width, Math.max(260, Math.max(...xs) - Math.min(...xs) + 140));
-  const height = (width * sheet.height) / sheet.width;
-  const clamp = (centre: number, size: number, most: number) => Math.min(Math.max(centre - size / 2, 0), most - size);
-  return {
-    x: clamp((Math.min(...xs) + Math.max(...xs)) / 2, width, sheet.width),
-    y: clamp((Math.min(...ys) + Math.max(...ys)) / 2, height, sheet.height),
-    width,
-    height,
-  };
-}
+/** What can be picked now: on a map the kinds whose layer is on, elsewhere all while the places are shown. */
+const pickOn = (pick: Pick | undefined, map: ReadonlySet<MapLayer> | null, hidden: boolean): Pick | undefined =>
+  !pick || hidden
+    ? undefined
+    : map
+      ? { ...pick, places: pick.places.filter((p) => map.has(LAYER_OF[p.place.kind] ?? 'Points')) }
+      : pick;

@@ -62,7 +62,7 @@ export function useZoom(
         [0, 0],
         [on.clientWidth, on.clientHeight],
       ])
-      .filter((event: MouseEvent) => !event.button)
+      .filter((event: MouseEvent) => !event.button && !(event.target as Element).closest('.chart-asks'))
       .on('zoom', ({ transform }: { transform: ZoomTransform }) => {
         now.current.transform = transform;
         const { k, x, y } = now.current.drawn;

@@ -4,7 +4,7 @@ import { dayWords } from '../../parts/marks/time';
 
 const WIDTH = 520;
 const HEIGHT = 130;
-const LEFT = 34;
+const LEFT = 52;
 const BOTTOM = 22;
 
 /** Median error by day, with how many places were asked as posts below it. */

@@ -180,5 +180,5 @@ export function judgeOnView(q: Question, side: OneSide, view: View, x: number, y
 /** Name of the neighbour that a mark was nearer to. */
 export function nameOfKey(key: string): string {
   const q = QUESTIONS.find((candidate) => key.startsWith(`${candidate.key}.`));
-  return q ? q.name.replace(/^the (belly of |nodes: )?/, '') : key;
+  return q ? q.name.replace(/^the (belly of )?/, '') : key;
 }

@@ -13,7 +13,7 @@ import {
 import { applyFix } from '../../../core/rules';
 import { clientInches, distanceWords, pointDistance } from '../../../core/atlas';
 import { admitRoutine, keepOffPlaces } from '../../../core/limits';
-import { clock, complaintName, InputError, type Side } from '../../../core/words';
+import { clock, complaintName, InputError, type Region, type Side } from '../../../core/words';
 import { useContext, useEffect, useMemo, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { data } from 'react-router';
@@ -93,10 +93,11 @@ export default function Compose() {
       closed.some(
         (k) => `${k.place.kind}:${k.place.id}` === key && (k.side === null || side === 'midline' || side === k.side),
       );
-    const of = (kind: 'point' | 'muscle', id: string, name: string, region: string, more?: string) =>
+    const of = (kind: 'point' | 'muscle', id: string, name: string, region: Region, more?: string) =>
       placesOn({ kind, id }, 'both').map((p) => ({
         place: p,
         name,
+        region,
         more,
         off: isClosed(`${kind}:${id}`, p.side) || isClosed(`region:${region}`, p.side),
       }));

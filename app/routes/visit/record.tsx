@@ -61,7 +61,7 @@ export default function Record({ loaderData }: Route.ComponentProps) {
         : [];
     });
   const pickable = PRESSED_MUSCLES.flatMap((m) =>
-    placesOn({ kind: 'muscle', id: m.id }, 'both').map((place) => ({ place, name: m.name })),
+    placesOn({ kind: 'muscle', id: m.id }, 'both').map((place) => ({ place, name: m.name, region: m.region })),
   ).filter((p) => p.place.side !== 'midline');
   const untested = readings.filter(
     (r) =>
@@ -81,7 +81,14 @@ export default function Record({ loaderData }: Route.ComponentProps) {
   return (
     <div className="visit-body">
       <div className="chart-side">
-        <FaceChart changes={changes} pick={{ places: pickable, onPick: tender.tap, onKey: tender.key }} />
+        <FaceChart
+          changes={changes}
+          pick={{
+            places: pickable,
+            choices: ended ? undefined : tender.choices,
+            onKey: ended ? undefined : tender.key,
+          }}
+        />
       </div>
       <main className="work">
         <SaveConflict />

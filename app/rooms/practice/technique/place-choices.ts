@@ -5,7 +5,7 @@ import { MUSCLES } from '../../../../reference/facts/muscles';
 import { LYMPH_NODES } from '../../../../reference/facts/lymph';
 import { POINTS } from '../../../../reference/facts/points';
 import { placesOn } from '../../../parts/chart/places';
-import type { Pickable } from '../../../parts/chart/pick-layer';
+import type { Pickable } from '../../../parts/chart/picking';
 
 const of = (kind: PlaceRef['kind'], ids: readonly string[]): PlaceRef[] => ids.map((id) => ({ kind, id }));
 const PLACES: readonly PlaceRef[] = [
@@ -36,5 +36,9 @@ export const PLACE_CHOICES: readonly { place: PlaceRef; label: string }[] = [
 /** Those that lie on the chart, on both sides: a click on either means the place. */
 export const pickablePlaces = (): Pickable[] =>
   PLACES.flatMap((ref) =>
-    placesOn(ref, 'both').map((place) => ({ place, name: PLACE_INDEX.placeName(ref) ?? ref.id })),
+    placesOn(ref, 'both').map((place) => ({
+      place,
+      name: PLACE_INDEX.placeName(ref) ?? ref.id,
+      region: PLACE_INDEX.regionOf(ref),
+    })),
   );

@@ -2,6 +2,7 @@ import { FELT_WORDS } from '../../../../core/measures';
 import { MOST_SPOTS } from '../../../../core/record';
 import { type OneSide, REGION_NAMES } from '../../../../core/words';
 import { useContext, useState } from 'react';
+import { PLACE_INDEX } from '../../../../reference/place-index';
 import { PRESSED_MUSCLES } from '../../../../reference/facts/muscles';
 import { REGION_PATCHES } from '../../../../reference/facts/other-places';
 import { USUAL_SITES } from '../../../../reference/facts/palpation';
@@ -9,7 +10,8 @@ import { ClientChart } from '../../../parts/chart/client-chart';
 import { Cross, useCross } from '../../../parts/chart/cross';
 import { FaceChart } from '../../../parts/chart/face-chart';
 import { FeltElsewhereLayer, ScanLayer, SpotLayer } from '../../../parts/chart/finding-layers';
-import type { Pickable } from '../../../parts/chart/pick-layer';
+import type { Pickable } from '../../../parts/chart/picking';
+import type { Pick } from '../../../parts/chart/use-picking';
 import { placesOn, type Place, type View } from '../../../parts/chart/places';
 import { soundingsOf } from '../../../parts/chart/chart-marks';
 import { useVisit } from '../session/context';
@@ -24,7 +26,7 @@ export type ChartMode =
   { kind: 'press' } | { kind: 'elsewhere'; from: PressedAt } | { kind: 'spots' } | { kind: 'scan' };
 
 const EVERY_REGION = REGION_PATCHES.flatMap((r) =>
-  placesOn({ kind: 'region', id: r.id }, 'both').map((place) => ({ place, name: REGION_NAMES[r.id] })),
+  placesOn({ kind: 'region', id: r.id }, 'both').map((place) => ({ place, name: REGION_NAMES[r.id], region: null })),
 );
 
 export function AssessChart({
@@ -55,10 +57,13 @@ export function AssessChart({
   };
   const cross = useCross(view, pinning, (x, y) => pin(view, x, y));
 
-  const pick:
-    { places: Pickable[]; onPick: (place: Place) => void; onKey?: (place: Place, key: string) => boolean } | undefined =
+  const pick: Pick | undefined =
     mode.kind === 'press'
-      ? { places: pressedPlaces(tender.valueAt), onPick: tender.tap, onKey: tender.key }
+      ? {
+          places: pressedPlaces(tender.valueAt),
+          choices: ended ? undefined : tender.choices,
+          onKey: ended ? undefined : tender.key,
+        }
       : mode.kind === 'elsewhere'
         ? { places: EVERY_REGION, onPick: (p) => felt.toggle(mode.from, { to: p.id as never, toSide: p.side }) }
         : mode.kind === 'scan'
@@ -68,11 +73,12 @@ export function AssessChart({
                 return {
                   place,
                   name: REGION_NAMES[place.id as keyof typeof REGION_NAMES],
+                  region: null,
                   state: value === undefined ? 'not told' : FELT_WORDS[value],
                 };
               }),
-              onPick: scan.tap,
-              onKey: scan.key,
+              choices: ended ? undefined : scan.choices,
+              onKey: ended ? undefined : scan.key,
             }
           : undefined;
 
@@ -135,6 +141,7 @@ const pressedPlaces = (valueAt: (id: string, side: OneSide) => number | undefine
       return {
         place,
         name: PRESSED_MUSCLES.find((m) => m.id === place.id)!.name,
+        region: PLACE_INDEX.regionOf(place),
         state: value === undefined ? 'not pressed' : `tenderness ${value}`,
       };
     });

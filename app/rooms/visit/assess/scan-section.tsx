@@ -3,6 +3,7 @@ import { type Region, REGION_NAMES, type Side } from '../../../../core/words';
 import { Button } from 'react-bootstrap';
 import { REGION_PATCHES } from '../../../../reference/facts/other-places';
 import type { Place } from '../../../parts/chart/places';
+import type { Choices } from '../../../parts/chart/use-picking';
 import { useVisit } from '../session/context';
 import { usePast } from './past';
 
@@ -25,6 +26,9 @@ const SCANNED: readonly Region[] = [
 ];
 const PAIRED = new Map(REGION_PATCHES.map((r) => [r.id, r.paired]));
 
+/** A key for each of the words. */
+const FELT_KEYS = ['n', 'e', 't'];
+
 /** What is felt from inside, by region and side. */
 export function useScan() {
   const { readings, setReading } = useVisit();
@@ -46,14 +50,17 @@ export function useScan() {
     valueAt: (id: string, side: Side) => find(id, side),
     wasAt: (id: string, side: Side) => past({ measure: 'region-felt', place: id, side }).at(-1),
     set,
-    /** A tap goes tense, at ease, nothing noticed, and away again. */
-    tap: (place: Place) => {
-      const now = find(place.id, place.side);
-      set(place.id, place.side, now === undefined ? 2 : now === 0 ? null : now - 1);
-    },
+    /** What a press on the chart lays round the finger. */
+    choices: {
+      of: 'what is felt there',
+      options: FELT_WORDS.map((word, value) => ({ value, sign: FELT_KEYS[value]!, word })),
+      valueAt: (place: Place) => find(place.id, place.side),
+      onChoose: (place: Place, value: number | null) => set(place.id, place.side, value),
+    } satisfies Choices,
     /** t, e and n set, Backspace takes away. */
     key: (place: Place, key: string): boolean => {
-      const value = { n: 0, e: 1, t: 2 }[key];
+      const at = FELT_KEYS.indexOf(key);
+      const value = at < 0 ? undefined : at;
       if (value === undefined && key !== 'Backspace' && key !== 'Delete') return false;
       set(place.id, place.side, value ?? null);
       return true;

@@ -3,6 +3,7 @@ import { roundHalfAway } from '../../../../core/words';
 import { MUSCLES } from '../../../../reference/facts/muscles';
 import { palpationOf, USUAL_SITES } from '../../../../reference/facts/palpation';
 import type { Place } from '../../../parts/chart/places';
+import type { Choices } from '../../../parts/chart/use-picking';
 import { SideMark } from '../../../parts/marks/marks';
 import { Past, usePast } from './past';
 import { useVisit } from '../session/context';
@@ -35,12 +36,13 @@ export function useTenderness(phase: ReadingPhase) {
     isFamiliar,
     setFamiliar: (id: string, side: 'left' | 'right', yes: boolean) =>
       setReading(entry('familiar-pain', id, side, yes ? 1 : null)),
-    /** A tap on the chart goes 0, 1, 2, 3 and away again. */
-    tap: (place: Place) => {
-      if (place.side === 'midline') return;
-      const now = valueAt(place.id, place.side);
-      set(place.id, place.side, now === undefined ? 0 : now === 3 ? null : now + 1);
-    },
+    /** What a press on the chart lays round the finger. */
+    choices: {
+      of: 'tenderness',
+      options: TENDERNESS_WORDS.map((word, value) => ({ value, sign: String(value), word })),
+      valueAt: (place: Place) => (place.side === 'midline' ? undefined : valueAt(place.id, place.side)),
+      onChoose: (place: Place, value: number | null) => place.side !== 'midline' && set(place.id, place.side, value),
+    } satisfies Choices,
     /** Digits set, Backspace takes away. */
     key: (place: Place, key: string): boolean => {
       if (place.side === 'midline') return false;
