@@ -30,6 +30,7 @@ import { USUAL_SITES } from '../reference/facts/palpation.ts';
 import { POINTS } from '../reference/facts/points/index.ts';
 import { closeDatabase, database } from '../server/db/connection.ts';
 import { ComplaintModel, ReadingModel, VisitModel } from '../server/db/models/index.ts';
+import { measureChart } from './lib/bench-chart.ts';
 import { measureService } from './lib/bench-service.ts';
 import { inPractice } from '../server/db/scope.ts';
 import { openDemo } from './lib/open-demo.ts';
@@ -106,52 +107,6 @@ function measureCore(): void {
       const inches = clientInches(BODY_INCHES, { hairlineBrow: 50 + (turn++ % 10), middleFinger: 21 });
       return POINTS.map((p) => pointDistance(p, inches));
     }).toFixed(3)} | under 5 |`,
-  );
-}
-
-/** The chart with every layer of the map: drawn first, then dragged about at a nearer scale. */
-async function measureChart(page: Page, url: string): Promise<void> {
-  await page.goto(`${url}/atlas`);
-  await page.locator('.map-labels text').first().waitFor();
-  // As text: the compiler would name the functions inside, and the page does not know its helper for that.
-  const first = await page.evaluate<number>(`(async () => {
-    const frames = () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
-    const off = [...document.querySelectorAll('.chart-layers .is-map[aria-pressed="false"]')];
-    // Hatching and outlines come in a file of their own: fetch it before, as the drawing itself is.
-    off.forEach((b) => b.click());
-    await new Promise((done) => setTimeout(done, 1500));
-    off.forEach((b) => b.click());
-    await frames();
-    const start = performance.now();
-    off.forEach((b) => b.click());
-    await frames();
-    return performance.now() - start;
-  })()`);
-  await page.getByRole('button', { name: 'Nearer' }).click();
-  await page.waitForTimeout(600);
-  await page.evaluate(`(() => {
-    window.intervals = [];
-    window.watching = true;
-    let before = performance.now();
-    const tick = () => {
-      const now = performance.now();
-      window.intervals.push(now - before);
-      before = now;
-      if (window.watching) requestAnimationFrame(tick);
-    };
-    requestAnimationFrame(tick);
-  })()`);
-  await page.mouse.move(220, 400);
-  await page.mouse.down();
-  for (let i = 0; i < 150; i++) {
-    await page.mouse.move(220 + 60 * Math.sin(i / 9), 400 + 60 * Math.cos(i / 11));
-    await page.waitForTimeout(8);
-  }
-  const intervals = await page.evaluate<number[]>('(window.watching = false, window.intervals.slice(5))');
-  await page.mouse.up();
-  say('\n## Chart in the browser\n');
-  say(
-    `With points, muscles, fibres, deep muscles, landmarks, lymph and measuring lines on: drawn in ${first.toFixed(0)} ms (aim: under 100). Dragged about while near, ${intervals.length} frames: median ${quantile(intervals, 0.5).toFixed(1)} ms, p95 ${quantile(intervals, 0.95).toFixed(1)} ms (60 frames a second = 16.7 ms). Software rendering, no graphics card.`,
   );
 }
 
@@ -233,7 +188,7 @@ try {
     `\nChart drawings, loaded when a view is first shown: ${terrain.map((f) => `${f.replace('.svg', '')} ${(statSync(join(ROOT, 'app', 'parts', 'chart', 'terrain', f)).size / 1000).toFixed(0)} kB`).join(', ')}.`,
   );
 
-  await measureChart(page, url);
+  await measureChart({ page, url, visit, say, quantile });
 
   say('\n## Cues in the browser\n');
   await page.goto(`${visit}/guide`);

@@ -12,7 +12,6 @@ import { checkedFindings, REACTIONS, type VisitStage } from '../../core/record';
 import { InputError, REGIONS } from '../../core/words';
 import { array, lazy, mixed, number, object, string } from 'yup';
 import { CAUTIONS } from '../../reference/facts/cautions/index';
-import PLACES from '../../reference/derived/places.json';
 import { MUSCLES } from '../../reference/facts/muscles';
 import { PREPARATION } from '../../reference/facts/preparation';
 import { calendarDay } from './day';
@@ -94,7 +93,7 @@ const recordSchema = object({
 
 /** Findings in their own shape. @throws InputError */
 export const readFindings = (value: unknown) =>
-  checkedFindings(value, { muscle: (id) => MUSCLE_IDS.has(id), place: (key) => Object.hasOwn(PLACES, key) });
+  checkedFindings(value, { muscle: (id) => MUSCLE_IDS.has(id) });
 
 const patches = {
   screen: object({

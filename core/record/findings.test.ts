@@ -13,7 +13,6 @@ import {
 
 const known = {
   muscle: (id: string) => id === 'masseter-superficial',
-  place: (key: string) => key === 'landmark:nasion.midline',
 };
 const good: Findings = {
   feltElsewhere: [{ muscle: 'masseter-superficial', side: 'left', to: 'temple', toSide: 'left' }],
@@ -55,6 +54,10 @@ const changed = (
 };
 
 describe('findings', () => {
+  test('a pin of an earlier chart, whose anchor is drawn no longer, is kept', () => {
+    const old = { ...good, spots: [{ ...good.spots[0]!, anchor: 'landmark:old-notch.left' }] };
+    expect(checkedFindings(old, known)).toEqual(old);
+  });
   test('good ones come back as they were', () => expect(checkedFindings(good, known)).toEqual(good));
   test('what nobody asked for is left behind', () =>
     expect(checkedFindings({ ...good, extra: 1, spots: [{ ...good.spots[0], colour: 'red' }] }, known)).toEqual(good));
@@ -62,7 +65,7 @@ describe('findings', () => {
     expect(withFindings({ spots: good.spots })).toEqual({ ...EMPTY_FINDINGS, spots: good.spots }));
   test.each([
     ['spots', changed((f) => (f.spots[0]!.view = 'sideways'))],
-    ['spots[0].anchor', changed((f) => (f.spots[0]!.anchor = 'landmark:nowhere.left'))],
+    ['spots[0].anchor', changed((f) => (f.spots[0]!.anchor = 'nowhere'))],
     ['spots[0].rightMm', changed((f) => (f.spots[0]!.rightMm = 401))],
     ['spots[0].downMm', changed((f) => (f.spots[0]!.downMm = '3'))],
     ['spots[0].tenderness', changed((f) => (f.spots[0]!.tenderness = 4))],

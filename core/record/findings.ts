@@ -32,6 +32,8 @@ export interface TightSpot {
   words: string;
 }
 
+const ANCHOR = /^(landmark|point):[A-Za-z0-9-]{1,60}\.(left|right|midline)$/;
+
 /** The presses behind a pressure threshold. */
 interface ThresholdTrials {
   muscle: string;
@@ -104,7 +106,7 @@ function acrossWords(view: View, across: number): string {
 /** The three lists of findings. @throws InputError naming what is wrong. */
 export function checkedFindings(
   value: unknown,
-  known: { muscle: (id: string) => boolean; place: (key: string) => boolean },
+  known: { muscle: (id: string) => boolean },
 ): Findings {
   const v = value as Partial<Findings> | null;
   if (!v || typeof v !== 'object') throw new InputError('findings', 'an object is accepted');
@@ -138,8 +140,9 @@ export function checkedFindings(
         throw new InputError(`${at}.id`, '1 to 64 letters, digits or dashes are accepted');
       // Told in mm of a picture, which are true on a flat one only.
       if (!FLAT_VIEWS.some((v) => v === s.view)) throw new InputError(`${at}.view`, 'a known flat view is accepted');
-      if (typeof s.anchor !== 'string' || !known.place(s.anchor))
-        throw new InputError(`${at}.anchor`, 'a place of the chart is accepted');
+      // Of this chart or of an earlier one: a pin whose anchor is drawn no longer is kept all the same.
+      if (typeof s.anchor !== 'string' || !ANCHOR.test(s.anchor))
+        throw new InputError(`${at}.anchor`, 'the key of a landmark or point is accepted');
       for (const key of ['rightMm', 'downMm'] as const)
         if (typeof s[key] !== 'number' || !(Math.abs(s[key]) <= FURTHEST_MM))
           throw new InputError(`${at}.${key}`, `−${FURTHEST_MM} to ${FURTHEST_MM} mm is accepted`);

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { FLAT_VIEWS as FLAT, sheetOf, spotOf, places } from '../../../parts/chart/places';
 import { buildBodies } from '../../../../core/drawing';
-import { anchorName, pinFrom, pinOn, pinsIn } from './spot-places';
+import { anchorName, isDrawn, pinFrom, pinOn, pinsIn } from './spot-places';
 
 const reference = buildBodies();
 const bodies = () => reference;
@@ -30,6 +30,12 @@ describe('a pin on the chart', () => {
         },
       ),
     );
+  });
+  test('of an earlier chart, whose anchor is drawn no longer, is told so and drawn nowhere', () => {
+    const old = { ...spot('front', 290, 300), anchor: 'landmark:old-notch.left' };
+    expect([isDrawn(spot('front', 290, 300)), isDrawn(old)]).toEqual([true, false]);
+    expect(pinsIn('front', [old], bodies)).toEqual([]);
+    expect(anchorName(old.anchor)).toBe('landmark:old-notch, left');
   });
   test('is measured from bone or a point, never from a region or a muscle', () => {
     for (const view of FLAT) expect(spot(view, 100, 100).anchor).toMatch(/^(landmark|point):/);

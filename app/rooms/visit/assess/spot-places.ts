@@ -12,6 +12,9 @@ const NAMES = new Map<string, string>([
   ...POINTS.map((p) => [`point:${p.id}`, p.id] as const),
 ]);
 
+/** Whether a pin can be drawn: one of an earlier chart may be measured from what is drawn no longer. */
+export const isDrawn = (spot: TightSpot): boolean => !!places[spot.anchor]?.views[spot.view];
+
 /** "Zygion, left". */
 export function anchorName(key: string): string {
   const dot = key.lastIndexOf('.');

@@ -1,7 +1,7 @@
 import { offsetWords, type TightSpot } from '../../../../core/record';
 import { Button, Form } from 'react-bootstrap';
 import { VIEW_NAMES } from '../../../parts/chart/places';
-import { anchorName } from './spot-places';
+import { anchorName, isDrawn } from './spot-places';
 import { useVisit } from '../session/context';
 import { Scale } from './scale';
 
@@ -44,7 +44,10 @@ export function SpotsSection({
             <li key={s.id} className={s.id === chosen ? 'is-chosen' : ''} onFocus={() => onChoose(s.id)}>
               <span className="small">
                 <strong className="num">{i + 1}</strong> {offsetWords(s)} {anchorName(s.anchor)}{' '}
-                <span className="soft">({VIEW_NAMES[s.view].toLowerCase()})</span>
+                <span className="soft">
+                  ({VIEW_NAMES[s.view].toLowerCase()}
+                  {isDrawn(s) ? '' : '; its place is on this chart no longer, the pin is kept here'})
+                </span>
               </span>
               <Scale
                 label={`Tenderness of spot ${i + 1}, 0 to 3`}
