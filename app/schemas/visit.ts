@@ -92,8 +92,7 @@ const recordSchema = object({
 });
 
 /** Findings in their own shape. @throws InputError */
-export const readFindings = (value: unknown) =>
-  checkedFindings(value, { muscle: (id) => MUSCLE_IDS.has(id) });
+export const readFindings = (value: unknown) => checkedFindings(value, { muscle: (id) => MUSCLE_IDS.has(id) });
 
 const patches = {
   screen: object({

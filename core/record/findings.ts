@@ -104,10 +104,7 @@ function acrossWords(view: View, across: number): string {
 }
 
 /** The three lists of findings. @throws InputError naming what is wrong. */
-export function checkedFindings(
-  value: unknown,
-  known: { muscle: (id: string) => boolean },
-): Findings {
+export function checkedFindings(value: unknown, known: { muscle: (id: string) => boolean }): Findings {
   const v = value as Partial<Findings> | null;
   if (!v || typeof v !== 'object') throw new InputError('findings', 'an object is accepted');
   const list = <T>(name: keyof Findings, most: number): T[] => {

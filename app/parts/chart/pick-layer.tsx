@@ -7,7 +7,7 @@ import type { Place } from './places';
 const TYPING_MS = 900;
 
 /** Name, side and region of a place, and what is known of it. */
-export const placeWords = ({ name, place, region, state, off }: Spotted): string =>
+const placeWords = ({ name, place, region, state, off }: Spotted): string =>
   [
     name,
     place.side === 'midline' ? '' : `client’s ${place.side}`,
