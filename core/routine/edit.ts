@@ -48,6 +48,10 @@ export function insertStep(routine: Routine, step: Step, at: number): Routine {
   return withItems(routine, [...routine.items, step]);
 }
 
+/** Put steps in one behind the other, the first so that it stands at `at`; each gets an id that is free. */
+export const insertSteps = (routine: Routine, steps: readonly Step[], at: number): Routine =>
+  steps.reduce((next, step, i) => insertStep(next, { ...structuredClone(step), id: freshId(next) }, at + i), routine);
+
 /** Move a step so that it stands at `to` among all steps. */
 export function moveStep(routine: Routine, id: string, to: number): Routine {
   const step = stepsOf(routine).find((s) => s.id === id);

@@ -61,6 +61,7 @@ export {
   evenedSides,
   freshId,
   insertStep,
+  insertSteps,
   mapSteps,
   moveStep,
   removeStep,
@@ -68,7 +69,12 @@ export {
   usualIndex,
   withSides,
 } from './edit.ts';
+export { dissolveBlock, makeBlock, setBlockSides } from './blocks.ts';
+export { copySteps, mirrorSteps, moveSteps, removeSteps, shiftPressure } from './several.ts';
+export { scaleTo, type Scaled } from './scale.ts';
+export { differences, type StepDifference } from './compare.ts';
 export { LINE_LETTERS, readTypedLine } from './typed-line.ts';
 export { stepFromLine, techniquesForLine } from './line-step.ts';
 // In words.
+export { sumWords } from './sum.ts';
 export { doseWords, groundWords, pathWords, pressureWords } from './words.ts';

@@ -28,9 +28,14 @@ describe('a step typed as one line', () => {
       perPlace: false,
       stroke: null,
       contact: 'knuckles',
+      after: null,
     });
   });
   test.each([
+    ['temple circles after 4', 'after', 4],
+    ['temple circles first', 'after', 0],
+    ['temple circles 10x last', 'after', 120],
+    ['masseter slide left first', 'after', null],
     ['temple 20×', 'count', 20],
     ['temple 20 x', 'count', 20],
     ['temple 30s', 'seconds', 30],

@@ -46,6 +46,8 @@ export interface TypedLine {
   stroke: 'both-ways' | 'to-and-fro' | 'one-way' | null;
   /** "knuckle". */
   contact: Contact | null;
+  /** "after 4", "first", "last": where among the steps it goes, 4 for after the fourth. */
+  after: number | null;
 }
 
 const SIDES: Record<string, SidePlan['mode']> = {
@@ -132,13 +134,16 @@ const GRAMMAR: readonly [RegExp, Take][] = [
       out.isHold = !!word;
     },
   ],
+  [/\b(left|right) first\b/, (out, [, side]) => (out.first = side as OneSide)],
+  [/\bafter (\d+)\b/, (out, [, n]) => (out.after = inRange(Number(n), 'after', BOUNDS.steps, ''))],
+  // At the end only, where they are no words of a name; "left first" was taken before.
+  [/ (first|last)$/, (out, [, where]) => (out.after = where === 'first' ? 0 : BOUNDS.steps[1])],
   [/(\d+)(?:spots?|places?)\b/, (out, [, n]) => (out.places = inRange(Number(n), 'places', [1, LENGTHS.path], ''))],
   [/(\d+)sets?\b/, (out, [, n]) => (out.sets = inRange(Number(n), 'sets', BOUNDS.sets, ''))],
   [/\bper place\b/, (out) => (out.perPlace = true)],
   [/\bboth ways\b/, (out) => (out.stroke = 'both-ways')],
   [/\bthere and back\b/, (out) => (out.stroke = 'to-and-fro')],
   [/\bone way\b/, (out) => (out.stroke = 'one-way')],
-  [/\b(left|right) first\b/, (out, [, side]) => (out.first = side as OneSide)],
   [new RegExp(`\\bback (${PRESSURES.join('|')})\\b`), (out, [, p]) => (out.pressureBack = p as Pressure)],
 ];
 
@@ -183,6 +188,7 @@ export function readTypedLine(line: string): TypedLine {
     perPlace: false,
     stroke: null,
     contact: null,
+    after: null,
   };
   let text = line
     .trim()

@@ -167,7 +167,7 @@ test('a new yes after composing blocks the guide until the step is out', async (
   await page.getByRole('link', { name: 'Screen' }).click();
   await yes(page, /Pregnant, possibly pregnant/);
   await page.getByRole('link', { name: 'Compose' }).click();
-  await expect(page.getByText(/Press LI4 Hegu: off limits/)).toBeVisible();
+  await expect(page.locator('.finding.is-stop')).toContainText(/^Off limits/);
   await expect(page.getByRole('button', { name: 'Guide', exact: true })).toBeDisabled();
   await page.getByRole('button', { name: 'Take it out' }).click();
   await expect(page.getByText('No steps yet')).toBeVisible();

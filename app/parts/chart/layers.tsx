@@ -52,7 +52,7 @@ export function RouteLayer({
   );
   const sides: Place['side'][] = ['left', 'right'];
   return (
-    <g className="chart-points">
+    <g className={`chart-points${stops.some((s) => s.active) ? ' has-active' : ''}`}>
       {sides.map((side) => {
         const way = placed
           .filter((p) => p.place.side === side || p.place.side === 'midline')

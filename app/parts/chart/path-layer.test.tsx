@@ -21,10 +21,10 @@ describe('ring and arrow', () => {
     expect(count(out, RING)).toBe(1);
     expect(out).not.toContain('class="chart-path"');
   });
-  test('four places under the eye are four on each side, numbered in their order', () => {
+  test('four places under the eye are four on each side, lettered in their order', () => {
     const out = drawn(step('under-eye-four-point-hold'));
     expect(count(out, RING)).toBe(8);
-    expect([...out.matchAll(/chart-path-number">(\d)/g)].map((m) => m[1]).join('')).toBe('12341234');
+    expect([...out.matchAll(/chart-path-number">([a-z])/g)].map((m) => m[1]).join('')).toBe('abcdabcd');
   });
   test('a stroke begins in a ring and ends in one arrow; there and back has two', () => {
     const heads = (s: Step) =>

@@ -53,6 +53,9 @@ function turning({ x, y }: At, radius: number, flipped: boolean): string {
 }
 
 /** Ring and arrow: every place of the path in its order, and which way the stroke goes along it. */
+/** a, b, c: the letters of a path’s places, in working order, so that they are no numbers of steps. */
+export const letterOf = (n: number): string => String.fromCharCode(96 + (((n - 1) % 26) + 1));
+
 export function PathLayer({ shown, unit = 1, paths }: { shown: Shown; unit?: number; paths: readonly PathMark[] }) {
   return (
     <g className="chart-paths" aria-hidden="true">
@@ -113,7 +116,7 @@ function OnePath({
             )}
             {perPlace && spots.length > 1 && (
               <text x={at.x} y={at.y} style={{ fontSize: 7.5 * unit }} className="chart-path-number">
-                {i + 1}
+                {letterOf(i + 1)}
               </text>
             )}
           </g>

@@ -35,7 +35,13 @@ const BY_STAGE: Record<string, Keys> = {
   compose: [
     ...CHART,
     ['+', 'to the typed line'],
+    ['Alt ↑ ↓', 'while adding: where it goes'],
+    ['↑ ↓', 'from step to step'],
+    ['Enter', 'open the step; Esc closes it'],
     ['[  ]', 'move the step in focus, in the list or on the ribbon'],
+    ['x', 'into the choice, or out of it'],
+    ['b', 'the chosen steps all on the left, then all on the right'],
+    ['f  F', 'to the next finding; its fix'],
     ['Delete', 'remove the step'],
     ['Ctrl Z, Ctrl Y', 'undo, redo'],
   ],

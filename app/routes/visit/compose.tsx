@@ -2,15 +2,17 @@ import {
   BOUNDS,
   freshId,
   insertStep,
+  insertSteps,
+  makeBlock,
   moveStep,
   readRoutine,
+  replaceStep,
   stepNames,
   stepsOf,
   type Routine,
   type Step,
-  usualIndex,
 } from '../../../core/routine';
-import { applyFix } from '../../../core/rules';
+import { applyFix, type RuleFinding } from '../../../core/rules';
 import { clientInches, distanceWords, pointDistance } from '../../../core/atlas';
 import { admitRoutine, keepOffPlaces } from '../../../core/limits';
 import { clock, complaintName, InputError, type Region, type Side } from '../../../core/words';
@@ -29,9 +31,12 @@ import { placesOn, type Place } from '../../parts/chart/places';
 import { AddStep } from '../../rooms/visit/compose/add-step';
 import { BudgetField } from '../../rooms/visit/compose/budget-field';
 import { OrderField } from '../../parts/routine/order-field';
-import { RuleNotes } from '../../parts/routine/rule-notes';
+import { FindingLine } from '../../rooms/visit/compose/finding-line';
+import { ScaleDialog } from '../../rooms/visit/compose/scale-dialog';
 import { StepList } from '../../rooms/visit/compose/step-list';
 import { TemplatesMenu } from '../../rooms/visit/compose/templates-menu';
+import { useChoice } from '../../rooms/visit/compose/use-choice';
+import { VerbBar } from '../../rooms/visit/compose/verb-bar';
 import { useRoutine } from '../../rooms/visit/compose/use-routine';
 import { Ribbon } from '../../parts/ribbon/ribbon';
 import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
@@ -73,7 +78,12 @@ export default function Compose() {
   const first = client.complaints.find((c) => !c.closed);
   const table = useRoutine(first ? complaintName(first) : 'Routine', practiceSchool);
   const { routine, edit, findings, totals, catalogue } = table;
-  const [chosen, setChosen] = useState<string | null>(null);
+  const choice = useChoice(table);
+  const { chosen, setChosen, picked } = choice;
+  const [picking, setPicking] = useState(false);
+  const [keeping, setKeeping] = useState<Routine | null>(null);
+  const [scaling, setScaling] = useState(false);
+  const list = useRef<HTMLDivElement>(null);
   const [place, setPlace] = useState<Place | null>(null);
   const [adapted, setAdapted] = useState('');
   const adder = useRef<HTMLInputElement>(null);
@@ -127,16 +137,49 @@ export default function Compose() {
     return () => window.removeEventListener('keydown', onKey);
   });
 
-  const add = (step: Step) => {
-    if (edit(insertStep(routine, step, usualIndex(routine, step.technique, catalogue)))) setChosen(step.id);
+  const add = (step: Step, at: number) => {
+    if (edit(insertStep(routine, step, at))) setChosen(step.id);
+  };
+  const steps = stepsOf(routine);
+  const openStep = steps.find((s) => s.id === chosen) ?? null;
+  const behind = openStep ? steps.indexOf(openStep) + 1 : null;
+  /** While places are picked for the open step, the chart gives it places, in order. */
+  const pickPlace = (p: Place) => {
+    if (picking && openStep) {
+      edit(replaceStep(routine, openStep.id, (s) => ({ ...s, path: [...s.path, { kind: p.kind, id: p.id }] })));
+      return;
+    }
+    setPlace(p);
+    adder.current?.focus();
+  };
+  const fix = (f: RuleFinding) => f.fix && edit(applyFix(routine, f.fix.action, catalogue));
+  const worth = findings.filter((f) => f.severity !== 'hint');
+  const loose = findings.filter((f) => !steps.some((s) => s.id === f.stepIds[0]));
+  /** From one finding to the next, beginning behind the one in sight. */
+  const toNextFinding = () => {
+    const lines = [...(list.current?.querySelectorAll<HTMLElement>('.finding:not(.is-hint)') ?? [])];
+    const at = lines.findIndex((l) => l === document.activeElement || l.contains(document.activeElement));
+    const next = lines[(at + 1) % lines.length];
+    if (!next) return;
+    next.scrollIntoView({ block: 'nearest' });
+    (next.querySelector('button') ?? next).focus();
+  };
+  const setBlock = () => {
+    try {
+      const ids = steps.filter((s) => picked.has(s.id)).map((s) => s.id);
+      if (edit(makeBlock(routine, ids, 'left-then-right'))) choice.release();
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+    }
   };
   const move = (id: string, by: -1 | 1) =>
     edit(moveStep(routine, id, stepsOf(routine).findIndex((s) => s.id === id) + by));
-  /** A template comes without what this client may not have today, and says so. */
+  /** A template comes without what this client may not have today, and says so; a part of one goes behind the open step. */
   const start = (body: Routine) => {
     const { routine: fit, leftOut, lowered } = admitRoutine(body, screening, catalogue);
+    const isPart = body.budgetMinutes === null && steps.length > 0;
     setChosen(null);
-    if (edit(fit))
+    if (edit(isPart ? insertSteps(routine, stepsOf(fit), behind ?? steps.length) : fit))
       setAdapted(
         [
           leftOut.length ? `Left out for this client: ${leftOut.join(', ')}.` : '',
@@ -158,13 +201,7 @@ export default function Compose() {
             onChooseStop={setChosen}
             soundings={soundingsOf(readings, 'before')}
             keepOff={keepOffMarks(screening)}
-            pick={{
-              places: pickable,
-              onPick: (p) => {
-                setPlace(p);
-                adder.current?.focus();
-              },
-            }}
+            pick={{ places: pickable, onPick: pickPlace }}
           />
         </div>
         <main className="work">
@@ -193,30 +230,62 @@ export default function Compose() {
                   range={BOUNDS.budgetMinutes}
                   onCommit={(budgetMinutes) => edit({ ...routine, budgetMinutes })}
                 />
+                {budgetSeconds !== null && (
+                  <span className="free">
+                    {totals.totalSeconds > budgetSeconds
+                      ? `${clock(totals.totalSeconds - budgetSeconds)} over`
+                      : `${clock(budgetSeconds - totals.totalSeconds)} free`}
+                  </span>
+                )}
               </span>
             </div>
-            <div className="d-flex gap-2">
-              <div className="flex-grow-1" style={{ minWidth: 0 }}>
+            {picked.size > 0 ? (
+              <VerbBar
+                routine={routine}
+                picked={picked}
+                totals={totals}
+                onEdit={edit}
+                onKeepAsPart={setKeeping}
+                onDone={choice.release}
+              />
+            ) : (
+              <div className="tool-line">
                 <AddStep
                   ref={adder}
                   screening={screening}
                   freshId={freshId(routine)}
                   place={place}
+                  routine={routine}
+                  behind={behind}
                   onClearPlace={() => setPlace(null)}
                   onAdd={add}
                 />
+                <OrderField routine={routine} onChange={edit} />
+                {worth.length > 0 && (
+                  <Button variant="link" className="to-look-at" onClick={toNextFinding}>
+                    <span className={stopped ? 'flag-stop' : 'flag-warn'}>{stopped ? '■' : '▲'}</span> {worth.length} to
+                    look at
+                  </Button>
+                )}
+                {!ended && (
+                  <Button
+                    onClick={() => goTo('guide')}
+                    disabled={!routine.items.length || stopped}
+                    title={stopped ? 'Something is off limits: see below' : undefined}
+                  >
+                    Guide
+                  </Button>
+                )}
               </div>
-              {!ended && (
-                <Button
-                  className="align-self-start"
-                  onClick={() => goTo('guide')}
-                  disabled={!routine.items.length || stopped}
-                  title={stopped ? 'Something is off limits: see below' : undefined}
-                >
-                  Guide
+            )}
+            {picking && openStep && (
+              <div className="note-bar" role="status">
+                Places picked on the chart go into the path of step {behind}.{' '}
+                <Button variant="link" onClick={() => setPicking(false)}>
+                  Done
                 </Button>
-              )}
-            </div>
+              </div>
+            )}
             {table.problem && (
               <div className="note-bar is-stop" role="alert">
                 {table.problem}
@@ -230,37 +299,81 @@ export default function Compose() {
                 </Button>
               </div>
             )}
-            {routine.items.length ? (
-              <StepList
-                routine={routine}
-                stepSeconds={totals.stepSeconds}
-                flags={flags}
-                chosen={chosen}
-                disabled={ended}
-                onChoose={setChosen}
-                onEdit={edit}
-              />
-            ) : (
-              <p className="empty">
-                <strong>No steps yet</strong>
-                Type one above, click a place on the chart, choose what it is for, or start from a template.
-              </p>
-            )}
+            <div
+              ref={list}
+              onKeyDown={(e) => {
+                const row = (e.target as HTMLElement).closest<HTMLElement>('[data-step]');
+                if (!row || ended || e.ctrlKey || e.metaKey || e.altKey) return;
+                if ((e.target as HTMLElement).closest('input, select, textarea, .handle')) return;
+                if (e.key === 'b' && picked.size) setBlock();
+                else if (e.key === 'f') toNextFinding();
+                else if (e.key === 'F') {
+                  const first = findings.find((f) => f.fix && f.stepIds[0] === row.dataset.step);
+                  if (first) fix(first);
+                } else if (!choice.onRowKey(row.dataset.step!, e.key, e.currentTarget)) return;
+                e.preventDefault();
+                e.stopPropagation();
+              }}
+            >
+              {loose.map((f, i) => (
+                <FindingLine key={`${f.rule}-${i}`} finding={f} disabled={ended} onFix={() => fix(f)} />
+              ))}
+              {routine.items.length ? (
+                <StepList
+                  routine={routine}
+                  stepSeconds={totals.stepSeconds}
+                  flags={flags}
+                  findings={findings}
+                  chosen={chosen}
+                  picked={picked}
+                  picking={picking}
+                  disabled={ended}
+                  onChoose={(id) => {
+                    setPicking(false);
+                    setChosen(id);
+                  }}
+                  onPick={choice.pick}
+                  onPicking={setPicking}
+                  onEdit={edit}
+                  onFix={fix}
+                />
+              ) : (
+                <p className="empty">
+                  <strong>No steps yet</strong>
+                  Touch a place on the chart, type one above, or start from what there is.
+                </p>
+              )}
+            </div>
             <div className="compose-tools">
-              <TemplatesMenu visitId={visit.id} routine={routine} disabled={ended} onStart={start} />
+              <TemplatesMenu
+                visitId={visit.id}
+                routine={routine}
+                disabled={ended}
+                onStart={start}
+                keeping={keeping}
+                onKeeping={setKeeping}
+              />
               <UndoButtons undo={table.undo} redo={table.redo} />
-              <OrderField routine={routine} onChange={edit} />
+              <Button variant="link" disabled={!routine.items.length} onClick={() => setScaling(true)}>
+                Fit to minutes …
+              </Button>
               <span className="soft">
                 Right {clock(totals.workSeconds.right)}, left {clock(totals.workSeconds.left)} hands on
                 {totals.rangeSeconds.most - totals.rangeSeconds.least > 1 &&
                   `; ${clock(totals.rangeSeconds.least)} to ${clock(totals.rangeSeconds.most)} with open doses`}
               </span>
             </div>
-            <RuleNotes
-              findings={findings}
-              disabled={ended}
-              onFix={(f) => f.fix && edit(applyFix(routine, f.fix.action, catalogue))}
-            />
+            {scaling && (
+              <ScaleDialog
+                routine={routine}
+                names={names}
+                onClose={() => setScaling(false)}
+                onTake={(next) => {
+                  setScaling(false);
+                  edit(next);
+                }}
+              />
+            )}
           </fieldset>
         </main>
       </div>
@@ -272,6 +385,7 @@ export default function Compose() {
         chosen={chosen}
         onChoose={setChosen}
         onMove={move}
+        height={118}
       />
     </div>
   );

@@ -2,9 +2,9 @@ import { doseWords, SIDE_MODES, type SidePlan, type Step, type Technique } from 
 import { clock, type Pressure, PRESSURES } from '../../../../core/words';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
+import type { ReactNode } from 'react';
 import { MotionGlyph } from '../../../parts/marks/glyph';
 import { PressureDot, SideMark, sideOfPlan, SIDE_PLAN_NAMES } from '../../../parts/marks/marks';
-import { StepEditor } from './step-editor';
 
 interface Props {
   step: Step;
@@ -12,48 +12,46 @@ interface Props {
   technique: Technique;
   seconds: number;
   flag: 'stop' | 'warn' | undefined;
-  chosen: boolean;
+  isOpen: boolean;
+  /** Among those that the verbs are for. */
+  isPicked: boolean;
   disabled: boolean;
-  onChoose: () => void;
+  onOpen: () => void;
+  /** Into the choice or out of it; with `through`, all from the last one to here. */
+  onPick: (through: boolean) => void;
   onChange: (next: Step) => void;
-  onMove: (by: -1 | 1) => void;
-  onRemove: () => void;
+  /** What stands under the row: findings, and the open step. */
+  children: ReactNode;
 }
 
-/** One line of the routine: dragged by its handle, moved by `[` and `]`, edited in place. */
+/** One line of the routine: dragged by its number, edited in place. */
 export function StepRow({
   step,
   number,
   technique,
   seconds,
   flag,
-  chosen,
+  isOpen,
+  isPicked,
   disabled,
-  onChoose,
+  onOpen,
+  onPick,
   onChange,
-  onMove,
-  onRemove,
+  children,
 }: Props) {
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: step.id,
     disabled,
   });
   const name = step.label ?? technique.name;
-  const onKeyDown = (event: React.KeyboardEvent) => {
-    if ((event.target as HTMLElement).closest('input, select, textarea')) return;
-    if (event.key === '[' || event.key === ']') onMove(event.key === '[' ? -1 : 1);
-    else if (event.key === 'Delete') onRemove();
-    else return;
-    event.preventDefault();
-  };
   return (
     <div
       ref={setNodeRef}
       style={{ transform: CSS.Translate.toString(transform), transition }}
+      className={`step-place${isOpen ? ' is-chosen' : ''}${isPicked ? ' is-picked' : ''}`}
       data-step={step.id}
-      onKeyDown={onKeyDown}
     >
-      <div className={`step${chosen ? ' is-chosen' : ''}${isDragging ? ' is-dragged' : ''}`}>
+      <div className={`step${isDragging ? ' is-dragged' : ''}`}>
         <button
           type="button"
           className="handle"
@@ -61,15 +59,22 @@ export function StepRow({
           {...attributes}
           {...listeners}
           aria-label={`Move ${name}`}
+          onClick={(e) => (e.shiftKey || e.ctrlKey || e.metaKey) && onPick(e.shiftKey)}
         >
-          ⠿
+          {isPicked ? '✓' : number}
         </button>
-        <button type="button" className="name" aria-expanded={chosen} onClick={onChoose} title={name}>
-          <span className="soft num small">{number}</span> {name}{' '}
+        <button
+          type="button"
+          className="name"
+          aria-expanded={isOpen}
+          aria-label={`${number} ${name}${isPicked ? ', chosen' : ''}${flag === 'stop' ? ', stopped' : flag ? ', warned' : ''}`}
+          onClick={(e) => (e.shiftKey || e.ctrlKey || e.metaKey ? onPick(e.shiftKey) : onOpen())}
+          title={name}
+        >
+          {name}{' '}
           {flag && (
             <span className={`flag-${flag}`} title={flag === 'stop' ? 'May not stay as it is' : 'Worth a look'}>
               {flag === 'stop' ? '■' : '▲'}
-              <span className="visually-hidden">{flag === 'stop' ? 'stopped' : 'warned'}</span>
             </span>
           )}
         </button>
@@ -93,14 +98,14 @@ export function StepRow({
               </select>
             </>
           ) : (
-            <span className="soft">no pressure</span>
+            <span className="soft">none</span>
           )}
         </span>
         <span className="dose-cell">
           <button
             type="button"
             className="dose"
-            onClick={onChoose}
+            onClick={onOpen}
             title={doseWords(step)}
             aria-label={`Dose of ${name}: ${doseWords(step)}`}
           >
@@ -109,24 +114,25 @@ export function StepRow({
         </span>
         <span className="cell sides-cell">
           <SideMark side={sideOfPlan(step.sides.mode)} />
-          <select
-            aria-label={`Sides of ${name}`}
-            value={step.sides.mode}
-            onChange={(e) => onChange({ ...step, sides: withMode(step.sides, e.target.value as SidePlan['mode']) })}
-          >
-            {SIDE_MODES.map((m) => (
-              <option key={m} value={m}>
-                {SIDE_PLAN_NAMES[m]}
-              </option>
-            ))}
-          </select>
+          {technique.isTest || step.dose.parts.every((p) => p.kind === 'breath') ? (
+            <span>{SIDE_PLAN_NAMES[step.sides.mode]}</span>
+          ) : (
+            <select
+              aria-label={`Sides of ${name}`}
+              value={step.sides.mode}
+              onChange={(e) => onChange({ ...step, sides: withMode(step.sides, e.target.value as SidePlan['mode']) })}
+            >
+              {SIDE_MODES.map((m) => (
+                <option key={m} value={m}>
+                  {SIDE_PLAN_NAMES[m]}
+                </option>
+              ))}
+            </select>
+          )}
         </span>
         <span className="time">{clock(seconds)}</span>
-        <button type="button" className="remove" onClick={onRemove} aria-label={`Remove ${name}`} title="Remove">
-          ×
-        </button>
       </div>
-      {chosen && <StepEditor step={step} technique={technique} onChange={onChange} />}
+      {children}
     </div>
   );
 }

@@ -8,7 +8,7 @@ import {
   techniquesForLine,
 } from '../../../../core/routine';
 import { admit, type Screening } from '../../../../core/limits';
-import { type ComplaintKind, InputError, type OneSide } from '../../../../core/words';
+import { type ComplaintKind, InputError } from '../../../../core/words';
 import { POINTS } from '../../../../reference/facts/points';
 import type { Place } from '../../../parts/chart/places';
 
@@ -21,6 +21,8 @@ export interface Suggestion {
   lowered: string | null;
   /** What was typed and has no place in it. */
   ignored: readonly string[];
+  /** "after 4" as it was typed. */
+  after: number | null;
 }
 
 /** What can be added: all but what the practice retired, in the order of the library. */
@@ -47,7 +49,13 @@ export function techniquesAt(place: Place, catalogue: Catalogue): Technique[] {
  * @throws InputError when the line holds a number outside its range.
  */
 export function suggest(
-  ask: { line: string; place: Place | null; serves: ComplaintKind | 'opening' | 'closing' | null },
+  ask: {
+    line: string;
+    place: Place | null;
+    serves: ComplaintKind | 'opening' | 'closing' | null;
+    /** At a place of one side: that side alone, where a technique works side by side. */
+    oneSide?: boolean;
+  },
   screening: Screening,
   id: string,
   catalogue: Catalogue,
@@ -58,9 +66,13 @@ export function suggest(
       ? servedBy(ask.serves, catalogue)
       : offered(catalogue);
   let found: { technique: Technique; step: Step; ignored?: readonly string[] }[];
+  let after: number | null = null;
+  let sideTyped = false;
   if (ask.line.trim()) {
     try {
       const typed = readTypedLine(ask.line);
+      after = typed.after;
+      sideTyped = !!(typed.mode || typed.first || typed.extra);
       notWorked(typed.words, catalogue);
       found = techniquesForLine(typed, here).map((technique) => ({
         technique,
@@ -70,12 +82,15 @@ export function suggest(
       // With a place chosen, dose and side alone are a whole line.
       if (!(error instanceof InputError) || !ask.place || error.field !== 'step') throw error;
       const typed = readTypedLine(`x ${ask.line}`);
+      after = typed.after;
+      sideTyped = !!(typed.mode || typed.first || typed.extra);
       found = here.map((technique) => ({ technique, ...stepFromLine(typed, technique, id) }));
     }
   } else found = here.map((technique) => ({ technique, step: newStep(technique, id) }));
   return found.map(({ technique, step, ignored = [] }) => ({
-    ...allowed(technique, aimed(step, ask.place), screening, catalogue),
+    ...allowed(technique, sideTyped ? step : aimed(step, ask.place, ask.oneSide ?? false), screening, catalogue),
     ignored,
+    after,
   }));
 }
 
@@ -86,10 +101,13 @@ function notWorked(words: readonly string[], catalogue: Catalogue): void {
     throw new InputError('point', `${point.id} ${point.name} is not worked. ${point.press}`);
 }
 
-/** One side after the other begins where the finger pointed. */
-const aimed = (step: Step, place: Place | null): Step =>
+/** Work on one side after the other is done where the finger pointed: there alone, or there first. */
+const aimed = (step: Step, place: Place | null, oneSide: boolean): Step =>
   place && place.side !== 'midline' && step.sides.mode === 'each'
-    ? { ...step, sides: { ...step.sides, first: place.side as OneSide } }
+    ? {
+        ...step,
+        sides: oneSide ? { ...step.sides, mode: place.side, extra: null } : { ...step.sides, first: place.side },
+      }
     : step;
 
 function allowed(
@@ -97,7 +115,7 @@ function allowed(
   step: Step,
   screening: Screening,
   catalogue: Catalogue,
-): Omit<Suggestion, 'ignored'> {
+): Omit<Suggestion, 'ignored' | 'after'> {
   const result = admit(step, screening, catalogue);
   return result.step
     ? { technique, step: result.step, banned: null, lowered: result.lowered }

@@ -1,5 +1,5 @@
 import { readRoutine, type Routine } from '../../../../core/routine';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Button, Modal } from 'react-bootstrap';
 import { useFetcher } from 'react-router';
 import type { FieldErrors } from '../../../schemas/read';
@@ -13,21 +13,23 @@ export function TemplatesMenu({
   routine,
   disabled,
   onStart,
+  keeping,
+  onKeeping,
 }: {
   visitId: string;
+  /** What is being kept: the routine, or a part of it. */
+  keeping: Routine | null;
+  onKeeping: (routine: Routine | null) => void;
   routine: Routine;
   disabled: boolean;
   onStart: (body: Routine) => void;
 }) {
   const keep = useFetcher<{ errors?: FieldErrors; kept?: string }>();
-  const [naming, setNaming] = useState(false);
   const [choosing, setChoosing] = useState(false);
   const kept = keep.data?.kept;
-  const [seen, setSeen] = useState(keep.data);
-  if (keep.data !== seen) {
-    setSeen(keep.data);
-    if (kept) setNaming(false);
-  }
+  useEffect(() => {
+    if (keep.data?.kept) onKeeping(null);
+  }, [keep.data, onKeeping]);
   const [missing, setMissing] = useState(false);
   /** The routine itself comes when it is chosen: a practice may keep many. */
   const bring = async (id: string): Promise<void> => {
@@ -51,7 +53,7 @@ export function TemplatesMenu({
           }}
         />
       )}
-      <Button size="sm" variant="outline-primary" disabled={!routine.items.length} onClick={() => setNaming(true)}>
+      <Button size="sm" variant="outline-primary" disabled={!routine.items.length} onClick={() => onKeeping(routine)}>
         Keep as a template
       </Button>
       {missing && (
@@ -59,30 +61,30 @@ export function TemplatesMenu({
           That template could not be fetched. Try again.
         </span>
       )}
-      {kept && !naming && (
+      {kept && !keeping && (
         <span role="status" className="soft">
           Kept as “{kept}”
         </span>
       )}
-      <Modal show={naming} enforceFocus={false} onHide={() => setNaming(false)} aria-labelledby="keep-title">
+      <Modal show={!!keeping} enforceFocus={false} onHide={() => onKeeping(null)} aria-labelledby="keep-title">
         <keep.Form method="post">
           <Modal.Body>
             <h2 id="keep-title" className="mb-3">
               Keep as a template
             </h2>
             <OnceKey key={kept ?? ''} />
-            <input type="hidden" name="routine" value={JSON.stringify(routine)} />
+            <input type="hidden" name="routine" value={JSON.stringify(keeping)} />
             <FieldFrame
               name="name"
               label="Name"
-              defaultValue={routine.name}
+              defaultValue={keeping === routine ? routine.name : `Part of ${routine.name}`}
               autoFocus
               maxLength={160}
               message={keep.data?.errors?.name}
             />
           </Modal.Body>
           <Modal.Footer>
-            <Button variant="outline-primary" onClick={() => setNaming(false)}>
+            <Button variant="outline-primary" onClick={() => onKeeping(null)}>
               Cancel
             </Button>
             <Button type="submit">Keep</Button>
