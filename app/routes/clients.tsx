@@ -3,6 +3,7 @@ import { complaintName } from '../../core/words';
 import { Form as BsForm, Pagination } from 'react-bootstrap';
 import { Form, Link, useSearchParams, useSubmit } from 'react-router';
 import { listClients } from '../../server/db/queries/clients.server';
+import { findTemplate } from '../../server/db/queries/templates.server';
 import { queryText } from '../schemas/read';
 import { requirePractitioner } from '../../server/access/session.server';
 import { shortDay } from '../parts/marks/time';
@@ -18,6 +19,8 @@ export async function loader({ request }: Route.LoaderArgs) {
   const descending = query.get('down') === '1';
   const page = Math.min(10_000, Math.max(1, Math.trunc(Number(query.get('page'))) || 1));
   const find = queryText(query, 'find', 80);
+  const chosen = query.get('with');
+  const template = chosen ? await findTemplate(practiceId, chosen) : null;
   return {
     ...(await listClients(practiceId, { find, sort, descending, page, pageSize: PAGE_SIZE })),
     sort,
@@ -25,11 +28,12 @@ export async function loader({ request }: Route.LoaderArgs) {
     page,
     find,
     timeZone,
+    routine: template && { id: template.id, name: template.name },
   };
 }
 
 export default function Clients({
-  loaderData: { rows, total, sort, descending, page, find, timeZone },
+  loaderData: { rows, total, sort, descending, page, find, timeZone, routine },
 }: Route.ComponentProps) {
   const [query] = useSearchParams();
   const submit = useSubmit();
@@ -67,6 +71,11 @@ export default function Clients({
             </Link>
           </div>
         </div>
+        {routine && (
+          <p className="note-bar" role="status">
+            Choose whom “{routine.name}” is for. <Link to="/clients">No one now</Link>
+          </p>
+        )}
         {rows.length ? (
           <table className="table">
             <thead>
@@ -82,7 +91,7 @@ export default function Clients({
               {rows.map((c) => (
                 <tr key={c.id}>
                   <td>
-                    <Link to={`/clients/${c.id}`} className="fw-bold">
+                    <Link to={`/clients/${c.id}${routine ? `?with=${routine.id}` : ''}`} className="fw-bold">
                       {c.name}
                     </Link>
                   </td>

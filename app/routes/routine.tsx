@@ -1,5 +1,7 @@
 import {
   doseWords,
+  LENGTHS,
+  readRoutine,
   expandRoutine,
   pressureWords,
   ribbonOf,
@@ -9,19 +11,29 @@ import {
   totalsOf,
 } from '../../core/routine';
 import { checkRoutine } from '../../core/rules';
-import { clock } from '../../core/words';
+import { clock, InputError } from '../../core/words';
 import { useMemo } from 'react';
 import { Button } from 'react-bootstrap';
-import { data, Form, redirect, useActionData } from 'react-router';
+import { data, Form, Link, redirect, useActionData } from 'react-router';
 import { STARTING_ROUTINES } from '../../reference/routines';
-import { ownTechniques } from '../../server/db/queries/techniques.server';
-import { deleteTemplate, findTemplate, renameTemplate } from '../../server/db/queries/templates.server';
+import { catalogueOf, ownTechniques } from '../../server/db/queries/techniques.server';
+import {
+  changeTemplate,
+  deleteTemplate,
+  earlierVersions,
+  findTemplate,
+  renameTemplate,
+  saveTemplate,
+} from '../../server/db/queries/templates.server';
 import { withOwn } from '../parts/catalogue/catalogue';
 import { FaceChart } from '../parts/chart/face-chart';
 import { RuleNotes } from '../parts/routine/rule-notes';
 import { Ribbon } from '../parts/ribbon/ribbon';
 import { checkForm, readForm, type FieldErrors } from '../schemas/read';
-import { renameTemplateSchema } from '../schemas/template';
+import { changeTemplateSchema, renameTemplateSchema } from '../schemas/template';
+import { EarlierVersions } from '../rooms/routines/earlier-versions';
+import { TemplateEditor } from '../rooms/routines/template-editor';
+import { OwnTechniques } from '../parts/catalogue/own-techniques';
 import { notFound, requirePractitioner } from '../../server/access/session.server';
 import { FieldFrame } from '../parts/fields/field';
 import { MotionGlyph } from '../parts/marks/glyph';
@@ -30,13 +42,20 @@ import { stopsOf } from '../parts/chart/chart-marks';
 import type { Route } from './+types/routine';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
-  const [template, own] = await Promise.all([findTemplate(practiceId, params.templateId), ownTechniques(practiceId)]);
+  const { practiceId, timeZone } = await requirePractitioner(request);
+  const [template, own, earlier] = await Promise.all([
+    findTemplate(practiceId, params.templateId),
+    ownTechniques(practiceId),
+    earlierVersions(practiceId, params.templateId),
+  ]);
   if (!template) notFound('routine');
   const origin = STARTING_ROUTINES.find((s) => s.id === template.origin);
   return {
     template,
     own,
+    earlier,
+    timeZone,
+    edits: new URL(request.url).searchParams.has('edit'),
     origin: origin ? { stated: origin.statedMinutes, statedFor: origin.statedFor, because: origin.because } : null,
   };
 }
@@ -44,13 +63,14 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 export async function action({ request, params }: Route.ActionArgs) {
   const who = await requirePractitioner(request);
   const form = await readForm(request);
-  const notYours = 'Only who made it, or the owner of the practice, may change or delete it.';
+  if (form.get('do') === 'duplicate') return duplicate(who, params.templateId);
+  if (form.get('do') === 'change' || form.get('do') === 'put-back') return change(who, params.templateId, form);
   if (form.get('do') === 'delete') {
     const deleted = await deleteTemplate(who, params.templateId);
     if (deleted === 'missing') notFound('routine');
     return deleted === 'deleted'
       ? redirect('/routines')
-      : data({ errors: { name: notYours } as FieldErrors }, { status: 403 });
+      : data({ errors: { name: NOT_YOURS } as FieldErrors }, { status: 403 });
   }
   const input = await checkForm(renameTemplateSchema, form);
   if (!input.ok) return data({ errors: input.errors }, { status: 422 });
@@ -59,19 +79,66 @@ export async function action({ request, params }: Route.ActionArgs) {
   const told: Partial<Record<typeof result, string>> = {
     'name-taken': 'There is a template of this name already. Take another.',
     stale: 'It was changed in another window meanwhile. Reload the page first; what you typed is still here.',
-    'not-yours': notYours,
+    'not-yours': NOT_YOURS,
   };
   return told[result]
     ? data({ errors: { name: told[result] } as FieldErrors }, { status: result === 'not-yours' ? 403 : 409 })
     : { errors: undefined };
 }
 
+async function duplicate(who: Who, id: string) {
+  const template = await findTemplate(who.practiceId, id);
+  if (!template) notFound('routine');
+  for (let n = 1; ; n++) {
+    const mark = n === 1 ? ' (copy)' : ` (copy ${n})`;
+    const name = `${template.name.slice(0, LENGTHS.name - mark.length)}${mark}`;
+    const made = await saveTemplate(who, name, { ...template.body, name });
+    if (made !== 'name-taken') return redirect(`/routines/${made}?edit=1`);
+  }
+}
+
+/** Another body for a template: what was composed, or one of its earlier versions. */
+async function change(who: Who, id: string, form: ReadonlyMap<string, string>) {
+  const refuse = (told: string, status: number) => data({ errors: { name: told } as FieldErrors }, { status });
+  const input = await checkForm(changeTemplateSchema, form);
+  if (!input.ok) return refuse(Object.values(input.errors)[0] ?? '', 422);
+  try {
+    const body = readRoutine(JSON.parse(input.value.routine));
+    const { techniques } = await catalogueOf(who.practiceId);
+    const unknown = stepsOf(body).find((s) => !techniques.has(s.technique));
+    if (unknown) return refuse(`“${unknown.technique}” is not known to this practice.`, 422);
+    const result = await changeTemplate(who, id, input.value.version, body);
+    if (result === 'missing') notFound('routine');
+    if (result === 'not-yours') return refuse(NOT_YOURS, 403);
+    if (result === 'stale')
+      return refuse('It was changed in another window meanwhile; what you did is still here.', 409);
+    return redirect(`/routines/${id}`);
+  } catch (error) {
+    if (!(error instanceof InputError) && !(error instanceof SyntaxError)) throw error;
+    return refuse(error.message, 422);
+  }
+}
+type Who = Awaited<ReturnType<typeof requirePractitioner>>;
+const NOT_YOURS = 'Only who made it, or the owner of the practice, may change or delete it.';
+
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `${loaderData?.template.name ?? 'Routine'} · Velvet Compass` },
 ];
 
-export default function RoutinePage({ loaderData: { template, origin, own } }: Route.ComponentProps) {
-  const answered = useActionData<typeof action>();
+export default function RoutinePage({ loaderData }: Route.ComponentProps) {
+  const { template, own, edits } = loaderData;
+  const answered = useActionData<{ errors?: FieldErrors }>();
+  return edits ? (
+    <OwnTechniques value={own}>
+      <TemplateEditor key={template.version} template={template} told={answered?.errors?.name ?? ''} />
+    </OwnTechniques>
+  ) : (
+    <ReadRoutine {...loaderData} told={answered?.errors?.name} />
+  );
+}
+
+type Loaded = Route.ComponentProps['loaderData'];
+function ReadRoutine({ template, origin, own, earlier, timeZone, told }: Loaded & { told: string | undefined }) {
   const routine = template.body;
   const catalogue = useMemo(() => withOwn(own), [own]);
   const cues = expandRoutine(routine);
@@ -88,6 +155,17 @@ export default function RoutinePage({ loaderData: { template, origin, own } }: R
             <h1>{template.name}</h1>
             <span className="num fs-5">{clock(totals.totalSeconds)}</span>
             <div className="end">
+              <Link to={`/clients?with=${template.id}`} className="btn btn-primary btn-sm">
+                Start a visit with it
+              </Link>
+              <Link to="?edit=1" className="btn btn-outline-primary btn-sm">
+                Edit
+              </Link>
+              <Form method="post">
+                <Button variant="outline-primary" size="sm" type="submit" name="do" value="duplicate">
+                  Duplicate
+                </Button>
+              </Form>
               <a className="btn btn-outline-primary btn-sm" href={`/routines/${template.id}/file`} download>
                 Take as a file
               </a>
@@ -105,13 +183,7 @@ export default function RoutinePage({ loaderData: { template, origin, own } }: R
           </div>
           <Form method="post" className="d-flex gap-2 align-items-end mb-3" key={template.version}>
             <input type="hidden" name="version" value={template.version} />
-            <FieldFrame
-              label="Name"
-              name="name"
-              defaultValue={template.name}
-              maxLength={160}
-              message={answered?.errors?.name}
-            />
+            <FieldFrame label="Name" name="name" defaultValue={template.name} maxLength={160} message={told} />
             <Button variant="outline-primary" type="submit">
               Rename
             </Button>
@@ -152,6 +224,7 @@ export default function RoutinePage({ loaderData: { template, origin, own } }: R
             </tbody>
           </table>
           <RuleNotes findings={checkRoutine(routine, catalogue)} disabled onFix={() => {}} />
+          <EarlierVersions template={template} earlier={earlier} timeZone={timeZone} catalogue={catalogue} />
         </main>
       </div>
       <Ribbon

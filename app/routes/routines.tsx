@@ -1,13 +1,30 @@
-import { routineSeconds, stepCount } from '../../core/routine';
-import { clock, COMPLAINT_NAMES } from '../../core/words';
+import {
+  emptyRoutine,
+  expandRoutine,
+  readRoutine,
+  ribbonOf,
+  type Routine,
+  routineSeconds,
+  servesOf,
+  stepNames,
+  stepsOf,
+} from '../../core/routine';
+import { clock, InputError } from '../../core/words';
+import { useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { data, Form, Link, redirect, useActionData } from 'react-router';
-import { CATALOGUE } from '../../reference/catalogue';
+import { data, Form, redirect, useActionData, useSearchParams } from 'react-router';
 import { STARTING_ROUTINES } from '../../reference/routines';
 import { bringStartingRoutines } from '../../server/db/queries/starting.server';
-import { hideTemplate, listTemplates } from '../../server/db/queries/templates.server';
+import { catalogueOf, ownTechniques } from '../../server/db/queries/techniques.server';
+import { hideTemplate, listTemplates, saveTemplate } from '../../server/db/queries/templates.server';
 import { notFound, requirePractitioner } from '../../server/access/session.server';
-import { shortDay } from '../parts/marks/time';
+import { OwnTechniques } from '../parts/catalogue/own-techniques';
+import { found, scaleOf, searchOf, type RoutineAsk } from '../rooms/routines/find-routines';
+import { ImportRoutine, routineFromFile } from '../rooms/routines/import-routine';
+import { RoutineFilters } from '../rooms/routines/routine-filters';
+import { RoutineList } from '../rooms/routines/routine-list';
+import { RoutinePreview } from '../rooms/routines/routine-preview';
+import { smallBlocks } from '../rooms/routines/small-ribbon';
 import { readForm } from '../schemas/read';
 import type { Route } from './+types/routines';
 
@@ -15,33 +32,51 @@ export const meta = () => [{ title: 'Routines · Velvet Compass' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { practiceId, practitionerId, role, timeZone } = await requirePractitioner(request);
-  const templates = await listTemplates(practiceId);
+  const [templates, catalogue, own] = await Promise.all([
+    listTemplates(practiceId),
+    catalogueOf(practiceId),
+    ownTechniques(practiceId),
+  ]);
   const origins = new Map(STARTING_ROUTINES.map((s) => [s.id, s]));
   return {
     timeZone,
+    own,
     missing: STARTING_ROUTINES.filter((s) => !templates.some((t) => t.origin === s.id)).length,
     templates: templates.map(({ body, origin, createdById, ...t }) => ({
       ...t,
-      steps: stepCount(body),
+      steps: [...stepNames(body, catalogue).values()],
+      marks: stepsOf(body).map((s) => ({ pressure: s.pressure?.there ?? null, sides: s.sides.mode })),
+      blocks: smallBlocks(ribbonOf(body, expandRoutine(body), catalogue).blocks),
       seconds: routineSeconds(body),
-      school: CATALOGUE.schools.get(body.school)?.name ?? '',
-      serves: (origin && origins.get(origin)?.serves) || [],
+      budgetMinutes: body.budgetMinutes,
+      school: catalogue.schools.get(body.school)?.name ?? '',
+      serves: (origin && origins.get(origin)?.serves) || servesOf(body, catalogue),
       came: origin !== null,
       mine: role === 'owner' || createdById === practitionerId,
     })),
   };
 }
+export type RoutineRow = Awaited<ReturnType<typeof loader>>['templates'][number];
 
-/** Hides a template, shows it again, or brings in what came with the application. */
+/** Hides a template, shows it again, brings in what came with the application, begins a new one, or keeps one from a file. */
 export async function action({ request }: Route.ActionArgs) {
   const who = await requirePractitioner(request);
   const form = await readForm(request);
-  if (form.get('do') === 'bring') {
+  const what = form.get('do');
+  if (what === 'bring') {
     await bringStartingRoutines(who);
     return redirect('/routines');
   }
-  const hidden = form.get('do') === 'hide';
-  if (!hidden && form.get('do') !== 'show') notFound('page');
+  if (what === 'new') {
+    for (let n = 1; ; n++) {
+      const name = n === 1 ? 'New routine' : `New routine ${n}`;
+      const made = await saveTemplate(who, name, emptyRoutine(name), form.get('once') ?? undefined);
+      if (made !== 'name-taken') return redirect(`/routines/${made}?edit=1`);
+    }
+  }
+  if (what === 'import') return takeIn(who, form);
+  const hidden = what === 'hide';
+  if (!hidden && what !== 'show') notFound('page');
   const result = await hideTemplate(who, form.get('id') ?? '', hidden);
   if (result === 'missing') notFound('routine');
   if (result === 'not-yours')
@@ -52,110 +87,147 @@ export async function action({ request }: Route.ActionArgs) {
   return redirect('/routines');
 }
 
-type Row = Route.ComponentProps['loaderData']['templates'][number];
-
-function TemplateRow({ t, timeZone }: { t: Row; timeZone: string }) {
-  return (
-    <tr>
-      <td>
-        <Link to={`/routines/${t.id}`} className="fw-bold">
-          {t.name}
-        </Link>
-        {t.serves.length > 0 && (
-          <div className="soft small">for {t.serves.map((s) => COMPLAINT_NAMES[s].toLowerCase()).join(', ')}</div>
-        )}
-      </td>
-      <td>{t.school}</td>
-      <td className="num">{t.steps}</td>
-      <td className="num">{clock(t.seconds)}</td>
-      <td>{t.came ? 'came with Velvet Compass' : t.createdBy}</td>
-      <td>{shortDay(t.updatedAt, timeZone)}</td>
-      <td className="text-end">
-        {t.mine && (
-          <Form method="post" preventScrollReset>
-            <input type="hidden" name="id" value={t.id} />
-            <Button
-              variant="outline-primary"
-              size="sm"
-              type="submit"
-              name="do"
-              value={t.hidden ? 'show' : 'hide'}
-              aria-label={`${t.hidden ? 'Show again' : 'Hide'}: ${t.name}`}
-            >
-              {t.hidden ? 'Show again' : 'Hide'}
-            </Button>
-          </Form>
-        )}
-      </td>
-    </tr>
-  );
+/** A file is read again here: what a page says of it is believed by nobody. */
+async function takeIn(who: Awaited<ReturnType<typeof requirePractitioner>>, form: ReadonlyMap<string, string>) {
+  const name = (form.get('name') ?? '').trim();
+  if (!name || name.length > 120) return data({ name: 'A name of 1 to 120 characters is accepted.' }, { status: 422 });
+  try {
+    const routine = readRoutine(JSON.parse(form.get('routine') ?? ''));
+    const { techniques } = await catalogueOf(who.practiceId);
+    const unknown = stepsOf(routine).find((s) => !techniques.has(s.technique));
+    if (unknown) throw new InputError('technique', `"${unknown.technique}" is not known to this practice`);
+    const made = await saveTemplate(who, name, { ...routine, name }, form.get('once') ?? undefined);
+    return made === 'name-taken'
+      ? data({ name: 'There is a routine of this name already. Take another.' }, { status: 422 })
+      : redirect(`/routines?show=${made}`);
+  } catch (error) {
+    if (!(error instanceof InputError) && !(error instanceof SyntaxError)) throw error;
+    return data({ name: `Not taken in: ${error.message}` }, { status: 422 });
+  }
 }
 
-function TemplateTable({ rows, timeZone }: { rows: readonly Row[]; timeZone: string }) {
-  return (
-    <div className="table-wrap">
-      <table className="table">
-        <thead>
-          <tr>
-            <th scope="col">Name</th>
-            <th scope="col">School</th>
-            <th scope="col">Steps</th>
-            <th scope="col">Length</th>
-            <th scope="col">Made by</th>
-            <th scope="col">Changed</th>
-            <th scope="col">
-              <span className="visually-hidden">In the lists</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((t) => (
-            <TemplateRow key={t.id} t={t} timeZone={timeZone} />
-          ))}
-        </tbody>
-      </table>
-    </div>
-  );
-}
+const ASK: RoutineAsk = { text: '', serves: '', school: '', upTo: null, sort: 'name' };
 
-export default function Routines({ loaderData: { templates, timeZone, missing } }: Route.ComponentProps) {
-  const answered = useActionData<typeof action>();
-  const shown = templates.filter((t) => !t.hidden);
+export default function Routines({ loaderData: { templates, missing, timeZone, own } }: Route.ComponentProps) {
+  const answered = useActionData<{ told?: string; name?: string }>();
+  const [ask, setAsk] = useState(ASK);
+  /** What a dropped file was read as; null while there is none, undefined while nothing is imported. */
+  const [importing, setImporting] = useState<Routine | string | null>();
+  const [over, setOver] = useState(false);
+  // What was just taken in closes its dialog and is shown.
+  const [query] = useSearchParams();
+  const taken = query.get('show');
+  const [seen, setSeen] = useState(taken);
+  const inUse = useMemo(() => templates.filter((t) => !t.hidden), [templates]);
   const hidden = templates.filter((t) => t.hidden);
+  const search = useMemo(() => searchOf(inUse), [inUse]);
+  const shown = useMemo(() => found(inUse, ask, search), [inUse, ask, search]);
+  const [chosenId, setChosen] = useState<string | null>(taken);
+  if (taken !== seen) {
+    setSeen(taken);
+    setChosen(taken);
+    setImporting(undefined);
+  }
+  const chosen = shown.find((t) => t.id === chosenId) ?? shown[0] ?? null;
   return (
-    <div className="page">
-      <main>
-        <div className="page-head">
-          <h1>Routines</h1>
-          <span className="soft">templates of this practice; a visit starts from a copy</span>
-        </div>
-        {answered?.told && (
-          <p className="caution" role="alert">
-            {answered.told}
-          </p>
+    <OwnTechniques value={own}>
+      <div
+        className={`routines-page${over ? ' is-over' : ''}`}
+        onDragOver={(e) => {
+          if (![...e.dataTransfer.types].includes('Files')) return;
+          e.preventDefault();
+          setOver(true);
+        }}
+        onDragLeave={() => setOver(false)}
+        onDrop={(e) => {
+          e.preventDefault();
+          setOver(false);
+          const [file] = [...e.dataTransfer.files];
+          if (!file) return;
+          void routineFromFile(file).then(setImporting);
+        }}
+      >
+        <main>
+          <div className="page-head">
+            <h1>Routines</h1>
+            <span className="soft">{inUse.length} of this practice; a visit starts from a copy</span>
+            <div className="actions d-flex gap-2">
+              <Button variant="outline-primary" onClick={() => setImporting(null)}>
+                Import a file
+              </Button>
+              <Form method="post">
+                <Button variant="outline-primary" type="submit" name="do" value="new">
+                  New routine
+                </Button>
+              </Form>
+            </div>
+          </div>
+          {answered?.told && (
+            <p className="caution" role="alert">
+              {answered.told}
+            </p>
+          )}
+          {inUse.length > 0 && <RoutineFilters lines={inUse} ask={ask} onAsk={setAsk} />}
+          {shown.length > 0 ? (
+            <RoutineList rows={shown} scaleMinutes={scaleOf(shown)} chosen={chosen?.id ?? null} onChoose={setChosen} />
+          ) : inUse.length ? (
+            <p className="empty">
+              <strong>Nothing answers to that</strong>
+              <Button variant="link" onClick={() => setAsk(ASK)}>
+                Show all
+              </Button>
+            </p>
+          ) : (
+            <p className="empty">
+              <strong>No routines in use</strong>
+              Make one, import a file, or keep one from a visit; it is listed here.
+            </p>
+          )}
+          {hidden.length > 0 && (
+            <details className="mt-3">
+              <summary>Hidden ({hidden.length})</summary>
+              <ul className="plain-list">
+                {hidden.map((t) => (
+                  <li key={t.id}>
+                    {t.name} <span className="num soft">{clock(t.seconds)}</span> {t.mine && <HideButton t={t} />}
+                  </li>
+                ))}
+              </ul>
+            </details>
+          )}
+          {missing > 0 && (
+            <Form method="post" className="mt-3">
+              <Button variant="outline-primary" type="submit" name="do" value="bring">
+                Bring in {missing === 1 ? 'the routine' : `${missing} routines`} that came with Velvet Compass
+              </Button>
+            </Form>
+          )}
+        </main>
+        {chosen && (
+          <RoutinePreview row={chosen} timeZone={timeZone}>
+            {chosen.mine && <HideButton t={chosen} />}
+          </RoutinePreview>
         )}
-        {shown.length ? (
-          <TemplateTable rows={shown} timeZone={timeZone} />
-        ) : (
-          <p className="empty">
-            <strong>No templates in use</strong>
-            Compose a routine in a visit and keep it as a template; it is listed here.
-          </p>
-        )}
-        {hidden.length > 0 && (
-          <details>
-            <summary>Hidden ({hidden.length})</summary>
-            <TemplateTable rows={hidden} timeZone={timeZone} />
-          </details>
-        )}
-        {missing > 0 && (
-          <Form method="post" className="mt-3">
-            <Button variant="outline-primary" type="submit" name="do" value="bring">
-              Bring in {missing === 1 ? 'the routine' : `${missing} routines`} that came with Velvet Compass
-            </Button>
-          </Form>
-        )}
-      </main>
-    </div>
+      </div>
+      {importing !== undefined && <ImportRoutine read={importing} onClose={() => setImporting(undefined)} />}
+    </OwnTechniques>
+  );
+}
+
+function HideButton({ t }: { t: RoutineRow }) {
+  const word = t.hidden ? 'Show again' : 'Hide';
+  return (
+    <Form method="post" preventScrollReset className="d-inline">
+      <input type="hidden" name="id" value={t.id} />
+      <Button
+        variant="link"
+        type="submit"
+        name="do"
+        value={t.hidden ? 'show' : 'hide'}
+        aria-label={`${word}: ${t.name}`}
+      >
+        {word}
+      </Button>
+    </Form>
   );
 }

@@ -6,4 +6,9 @@ const templateName = string()
   .required('Give the template a name.')
   .max(120, 'At most 120 characters are accepted.');
 export const keepTemplateSchema = object({ once, name: templateName, routine: string().required().max(400_000) });
+export const changeTemplateSchema = object({
+  do: string().max(20),
+  routine: string().required().max(400_000),
+  version: number().integer().min(1).required(),
+});
 export const renameTemplateSchema = object({ name: templateName, version: number().integer().min(1).required() });

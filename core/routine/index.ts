@@ -71,8 +71,9 @@ export {
 } from './edit.ts';
 export { dissolveBlock, makeBlock, setBlockSides } from './blocks.ts';
 export { copySteps, mirrorSteps, moveSteps, removeSteps, shiftPressure } from './several.ts';
-export { scaleTo, type Scaled } from './scale.ts';
-export { differences, type StepDifference } from './compare.ts';
+export { servesOf } from './serves.ts';
+export { scaleTo } from './scale.ts';
+export { differences } from './compare.ts';
 export { LINE_LETTERS, readTypedLine } from './typed-line.ts';
 export { stepFromLine, techniquesForLine } from './line-step.ts';
 // In words.

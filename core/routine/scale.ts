@@ -9,7 +9,7 @@ const LEAST = { holdSeconds: 3, count: 3, cycles: 2 } as const;
 const FACTORS = { least: 0.3, most: 3 } as const;
 const ROUNDS = 24;
 
-export interface DoseChange {
+interface DoseChange {
   stepId: string;
   /** In words. */
   before: string;

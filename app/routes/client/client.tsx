@@ -2,8 +2,9 @@ import { STAGE_NAMES } from '../../../core/record';
 import { differenceInCalendarDays } from 'date-fns';
 import { Button } from 'react-bootstrap';
 import { data, Form, Link, NavLink, Outlet, redirect } from 'react-router';
-import { object } from 'yup';
+import { object, string } from 'yup';
 import { findClient } from '../../../server/db/queries/clients.server';
+import { findTemplate } from '../../../server/db/queries/templates.server';
 import { standingFacts } from '../../../server/db/queries/facts.server';
 import { createVisit, openVisitBetween, visitTimes } from '../../../server/db/queries/visits.server';
 import { once } from '../../schemas/once';
@@ -18,26 +19,32 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId, timeZone } = await requirePractitioner(request);
   const now = new Date();
   const { from, to } = dayIn(timeZone, now);
-  const [client, begun, open, facts] = await Promise.all([
+  const chosen = new URL(request.url).searchParams.get('with');
+  const [client, begun, open, facts, template] = await Promise.all([
     findClient(practiceId, params.clientId),
     visitTimes(practiceId, params.clientId, now),
     openVisitBetween(practiceId, params.clientId, from, to),
     standingFacts(practiceId, params.clientId),
+    chosen ? findTemplate(practiceId, chosen) : null,
   ]);
   if (!client) notFound('client');
-  return { client, begun, open, facts, timeZone, now: now.toISOString() };
+  const routine = template && { id: template.id, name: template.name };
+  return { client, begun, open, facts, routine, timeZone, now: now.toISOString() };
 }
 
 /** Starts a visit right now. */
 export async function action({ request, params }: Route.ActionArgs) {
   const { practiceId, practitionerId } = await requirePractitioner(request);
-  const input = await checkForm(object({ once }), await readForm(request));
+  const input = await checkForm(object({ once, with: string().max(36) }), await readForm(request));
   if (!input.ok) throw data(Object.values(input.errors)[0], { status: 422 });
+  const template = input.value.with ? await findTemplate(practiceId, input.value.with) : null;
+  if (input.value.with && !template) notFound('routine');
   const made = await createVisit(practiceId, {
     clientId: params.clientId,
     practitionerId,
     startsAt: new Date(),
     once: input.value.once,
+    routine: template?.body ?? null,
   });
   if (!made) notFound('client');
   return redirect(`/visits/${made}/screen`);
@@ -48,7 +55,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export default function ClientFrame({ loaderData }: Route.ComponentProps) {
-  const { client, begun, open, facts, now, timeZone } = loaderData;
+  const { client, begun, open, facts, routine, now, timeZone } = loaderData;
   const base = `/clients/${client.id}`;
   const days = begun[0] ? differenceInCalendarDays(dayOf(now, timeZone), dayOf(begun[0], timeZone)) : null;
   return (
@@ -89,7 +96,11 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
           ) : (
             <Form method="post" action={base}>
               <OnceKey />
-              <Button type="submit">Start visit {begun.length + 1}</Button>
+              {routine && <input type="hidden" name="with" value={routine.id} />}
+              <Button type="submit">
+                Start visit {begun.length + 1}
+                {routine && ` with “${routine.name}”`}
+              </Button>
             </Form>
           )}
         </div>

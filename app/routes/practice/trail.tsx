@@ -44,6 +44,7 @@ const WORDS: Record<string, string> = {
   'signed-in': 'Signed in',
   'signed-out': 'Signed out',
   'template-kept': 'Template kept',
+  'template-changed': 'Template changed',
   'template-hidden': 'Template hidden',
   'template-renamed': 'Template renamed',
   'template-shown': 'Template shown again',

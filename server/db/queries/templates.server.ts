@@ -1,5 +1,5 @@
 import type { Routine } from '../../../core/routine/index.ts';
-import { Op, UniqueConstraintError } from 'sequelize';
+import { Op, type Transaction, UniqueConstraintError } from 'sequelize';
 import { database } from '../connection.ts';
 import { PractitionerModel, TemplateModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';
@@ -91,6 +91,50 @@ export const saveTemplate = byPractice(
   },
 );
 
+/** What a template was, and who made it something else. */
+export interface EarlierVersion {
+  version: number;
+  name: string;
+  body: Routine;
+  /** Until then it was so. */
+  changedAt: string;
+  changedBy: string;
+}
+
+/** Keeps what a template is before it is changed. */
+async function keepVersion(who: Member, template: TemplateModel, transaction: Transaction): Promise<void> {
+  await database().query(
+    'insert into template_versions (practice_id, template_id, version, name, body, changed_by, changed_at) values (:practiceId, :id, :version, :name, :body, :by, now())',
+    {
+      replacements: {
+        practiceId: who.practiceId,
+        id: template.id,
+        version: template.version,
+        name: template.name,
+        body: JSON.stringify(template.body),
+        by: who.practitionerId,
+      },
+      transaction,
+    },
+  );
+}
+
+/** Earlier versions, the latest first. */
+export const earlierVersions = byPractice(async (practiceId: string, id: string): Promise<EarlierVersion[]> => {
+  if (!isUuid(id)) return [];
+  const [rows] = (await database().query(
+    'select v.version, v.name, v.body, v.changed_at, p.name as changed_by from template_versions v join practitioners p on p.id = v.changed_by where v.practice_id = :practiceId and v.template_id = :id order by v.version desc limit 50',
+    { replacements: { practiceId, id } },
+  )) as [{ version: number; name: string; body: unknown; changed_at: Date; changed_by: string }[], unknown];
+  return rows.map((r) => ({
+    version: r.version,
+    name: r.name,
+    body: storedRoutine(r.body)!,
+    changedAt: r.changed_at.toISOString(),
+    changedBy: r.changed_by,
+  }));
+});
+
 type Changer = Member & { role: SignedIn['role'] };
 /** A template is changed and deleted by who made it, and by the owner of the practice. */
 const mayChange = (who: Changer, template: TemplateModel): boolean =>
@@ -115,6 +159,7 @@ export const renameTemplate = byPractice(
         if (!found) return 'missing';
         if (!mayChange(who, found)) return 'not-yours';
         if (found.version !== expectedVersion) return 'stale';
+        await keepVersion(who, found, transaction);
         await found.update(
           { name, body: { ...storedRoutine(found.body)!, name }, updatedAt: new Date(), version: expectedVersion + 1 },
           { transaction },
@@ -126,6 +171,35 @@ export const renameTemplate = byPractice(
       if (error instanceof UniqueConstraintError) return 'name-taken';
       throw error;
     }
+  },
+);
+
+/** Puts another body into a template; what it was before is kept as a version. */
+export const changeTemplate = byPractice(
+  async (
+    who: Changer,
+    id: string,
+    expectedVersion: number,
+    body: Routine,
+  ): Promise<'saved' | 'stale' | 'missing' | 'not-yours'> => {
+    if (!isUuid(id)) return 'missing';
+    return database().transaction(async (transaction) => {
+      const found = await TemplateModel.findOne({
+        where: { practiceId: who.practiceId, id },
+        transaction,
+        lock: transaction.LOCK.UPDATE,
+      });
+      if (!found) return 'missing';
+      if (!mayChange(who, found)) return 'not-yours';
+      if (found.version !== expectedVersion) return 'stale';
+      await keepVersion(who, found, transaction);
+      await found.update(
+        { body: { ...body, name: found.name }, updatedAt: new Date(), version: expectedVersion + 1 },
+        { transaction },
+      );
+      await writeAudit(who, 'template-changed', { template: id, version: expectedVersion + 1 }, transaction);
+      return 'saved';
+    });
   },
 );
 

@@ -7,6 +7,7 @@ import {
   type VisitStage,
   withFindings,
 } from '../../../core/record/index.ts';
+import type { Routine } from '../../../core/routine/index.ts';
 import { Op, QueryTypes } from 'sequelize';
 import { database } from '../connection.ts';
 import { ClientModel, PractitionerModel, VisitModel } from '../models/index.ts';
@@ -36,6 +37,31 @@ export const findVisit = byPractice(async (practiceId: string, id: string): Prom
   const visit = await VisitModel.findOne({ where: { practiceId, id } });
   return visit && plainVisit(visit);
 });
+
+const EARLIER_SHOWN = 12;
+/** Routines of the same client's earlier visits that have steps, the latest first; null without such a visit. */
+export const earlierRoutines = byPractice(
+  async (practiceId: string, visitId: string): Promise<{ visitId: string; at: string; routine: Routine }[] | null> => {
+    if (!isUuid(visitId)) return null;
+    database();
+    const visit = await VisitModel.findOne({ where: { practiceId, id: visitId } });
+    if (!visit) return null;
+    const before = await VisitModel.findAll({
+      where: {
+        practiceId,
+        clientId: visit.clientId,
+        startsAt: { [Op.lt]: visit.startsAt },
+        routine: { [Op.ne]: null },
+      },
+      order: [['startsAt', 'DESC']],
+      limit: EARLIER_SHOWN,
+    });
+    return before.flatMap((v) => {
+      const routine = storedRoutine(v.routine);
+      return routine?.items.length ? [{ visitId: v.id, at: v.startsAt.toISOString(), routine }] : [];
+    });
+  },
+);
 
 /** What a list of visits shows of each. */
 export interface VisitLine {
@@ -132,9 +158,16 @@ export const openReferrals = byPractice(
 export const createVisit = byPractice(
   async (
     practiceId: string,
-    input: { clientId: string; practitionerId: string; startsAt: Date; once?: string },
+    input: {
+      clientId: string;
+      practitionerId: string;
+      startsAt: Date;
+      once?: string;
+      /** Begun with: a copy, held against the screening as soon as there is one. */
+      routine?: Routine | null;
+    },
   ): Promise<string | null> => {
-    const { once: key, ...own } = input;
+    const { once: key, routine = null, ...own } = input;
     if (!isUuid(own.clientId)) return null;
     return database().transaction(async (transaction) => {
       const [client, practitioner] = await Promise.all([
@@ -155,7 +188,7 @@ export const createVisit = byPractice(
                 ...own,
                 stage: 'screen',
                 screen: EMPTY_SCREEN,
-                routine: null,
+                routine,
                 record: null,
                 referral: null,
                 endedAt: null,

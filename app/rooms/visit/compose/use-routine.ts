@@ -1,24 +1,32 @@
 import { checkRoutine } from '../../../../core/rules';
-import {
-  expandRoutine,
-  emptyRoutine,
-  readRoutine,
-  ribbonOf,
-  type Routine,
-  stepCount,
-  totalsOf,
-} from '../../../../core/routine';
-import { newlyBanned } from '../../../../core/limits';
+import { expandRoutine, readRoutine, ribbonOf, type Routine, stepCount, totalsOf } from '../../../../core/routine';
+import { newlyBanned, type Screening } from '../../../../core/limits';
 import { InputError } from '../../../../core/words';
 import { useMemo, useState } from 'react';
 import { useCatalogue } from '../../../parts/catalogue/catalogue';
-import { useVisit } from '../session/context';
+import type { VisitPatch } from '../../../../core/record';
 
-/** The routine on the table: every edit is checked by the core, can be undone, and is written at once. */
-export function useRoutine(name: string, school: string) {
-  const { routine: stored, setRoutine, screening, undo, redo } = useVisit();
+type Step = ((allow?: (patch: VisitPatch) => boolean) => void) | null;
+
+/** A routine on the table: every edit is checked by the core and told before it stands. */
+export function useRoutine({
+  routine,
+  setRoutine,
+  screening,
+  checkedWith,
+  undo,
+  redo,
+}: {
+  routine: Routine;
+  setRoutine: (next: Routine) => void;
+  /** What may not be added. */
+  screening: Screening;
+  /** What the rules are asked with; null where there is no client. */
+  checkedWith: Screening | null;
+  undo: Step;
+  redo: Step;
+}) {
   const catalogue = useCatalogue();
-  const routine = useMemo(() => stored ?? emptyRoutine(name, school), [stored, name, school]);
   const [problem, setProblem] = useState('');
 
   const derived = useMemo(() => {
@@ -26,10 +34,10 @@ export function useRoutine(name: string, school: string) {
     return {
       cues,
       totals: totalsOf(stepCount(routine), cues),
-      findings: checkRoutine(routine, catalogue, screening),
+      findings: checkRoutine(routine, catalogue, checkedWith),
       ribbon: ribbonOf(routine, cues, catalogue),
     };
-  }, [routine, screening, catalogue]);
+  }, [routine, checkedWith, catalogue]);
 
   /** Whether a routine may stand on the table; why it may not is told. */
   const fits = (next: Routine): boolean => {
@@ -54,10 +62,11 @@ export function useRoutine(name: string, school: string) {
     setRoutine(next);
     return true;
   };
-  const checked = (step: typeof undo) => step && (() => step((p) => p.kind !== 'routine' || fits(p.routine)));
+  const checked = (step: Step) => step && (() => step((p) => p.kind !== 'routine' || fits(p.routine)));
   return {
     routine,
     catalogue,
+    screening,
     ...derived,
     edit,
     problem,
@@ -65,3 +74,4 @@ export function useRoutine(name: string, school: string) {
     redo: checked(redo),
   };
 }
+export type Table = ReturnType<typeof useRoutine>;

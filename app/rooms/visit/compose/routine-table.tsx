@@ -1,0 +1,330 @@
+import {
+  BOUNDS,
+  freshId,
+  insertStep,
+  insertSteps,
+  makeBlock,
+  moveStep,
+  replaceStep,
+  stepNames,
+  stepsOf,
+  type Routine,
+  type Step,
+} from '../../../../core/routine';
+import { applyFix, type RuleFinding } from '../../../../core/rules';
+import { admitRoutine } from '../../../../core/limits';
+import { clock, InputError } from '../../../../core/words';
+import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { Button } from 'react-bootstrap';
+import { keepOffMarks, stopsOf } from '../../../parts/chart/chart-marks';
+import { FaceChart } from '../../../parts/chart/face-chart';
+import type { Sounding } from '../../../parts/chart/layers';
+import { pathsOf } from '../../../parts/chart/path-layer';
+import type { Place } from '../../../parts/chart/places';
+import { isQuiet } from '../../../parts/keys/keys';
+import { Ribbon } from '../../../parts/ribbon/ribbon';
+import { OrderField } from '../../../parts/routine/order-field';
+import { UndoButtons } from '../session/undo-buttons';
+import { AddStep } from './add-step';
+import { BudgetField } from './budget-field';
+import { FindingLine } from './finding-line';
+import { ScaleDialog } from './scale-dialog';
+import { StepList } from './step-list';
+import { useChoice } from './use-choice';
+import { usePickable } from './use-pickable';
+import type { Table } from './use-routine';
+import { VerbBar } from './verb-bar';
+
+interface Props {
+  table: Table;
+  disabled: boolean;
+  /** It is a page of its own, and not a stage of a visit. */
+  isPage?: boolean;
+  soundings?: readonly Sounding[];
+  /** What is said of the saving, beside the name. */
+  saved: ReactNode;
+  /** Above the table. */
+  above?: ReactNode;
+  /** The one way on from here. */
+  onward: (stopped: boolean) => ReactNode;
+  /** What the page offers below the table: templates, or what is done with this one. */
+  tools: (table: {
+    /** Puts a template on the table; a part of one behind the open step. */
+    start: (body: Routine) => void;
+    keeping: Routine | null;
+    keep: (routine: Routine | null) => void;
+  }) => ReactNode;
+}
+
+/** The table that a routine is composed on: chart, steps and ribbon of one routine, wherever it is kept. */
+export function RoutineTable({ table, disabled, isPage, soundings, saved, above, onward, tools }: Props) {
+  const { routine, edit, findings, totals, catalogue, screening } = table;
+  const choice = useChoice(table);
+  const { chosen, setChosen, picked } = choice;
+  const [picking, setPicking] = useState(false);
+  const [keeping, setKeeping] = useState<Routine | null>(null);
+  const [scaling, setScaling] = useState(false);
+  const list = useRef<HTMLDivElement>(null);
+  const [place, setPlace] = useState<Place | null>(null);
+  const [adapted, setAdapted] = useState('');
+  const adder = useRef<HTMLInputElement>(null);
+
+  const flags = useMemo(() => {
+    const out = new Map<string, 'stop' | 'warn'>();
+    for (const f of findings)
+      if (f.severity !== 'hint') for (const id of f.stepIds) if (out.get(id) !== 'stop') out.set(id, f.severity);
+    return out;
+  }, [findings]);
+  const names = useMemo(() => stepNames(routine, catalogue), [routine, catalogue]);
+  const pickable = usePickable(screening, catalogue);
+  const stopped = findings.some((f) => f.severity === 'stop');
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if ((event.target as HTMLElement).closest('input, textarea') && (event.target as HTMLInputElement).value) return;
+      if (event.key === '+' && !isQuiet(event)) adder.current?.focus();
+      else return;
+      event.preventDefault();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+
+  const add = (step: Step, at: number) => {
+    if (edit(insertStep(routine, step, at))) setChosen(step.id);
+  };
+  const steps = stepsOf(routine);
+  const openStep = steps.find((s) => s.id === chosen) ?? null;
+  const behind = openStep ? steps.indexOf(openStep) + 1 : null;
+  /** While places are picked for the open step, the chart gives it places, in order. */
+  const pickPlace = (p: Place) => {
+    if (picking && openStep) {
+      edit(replaceStep(routine, openStep.id, (s) => ({ ...s, path: [...s.path, { kind: p.kind, id: p.id }] })));
+      return;
+    }
+    setPlace(p);
+    adder.current?.focus();
+  };
+  const fix = (f: RuleFinding) => f.fix && edit(applyFix(routine, f.fix.action, catalogue));
+  const worth = findings.filter((f) => f.severity !== 'hint');
+  const loose = findings.filter((f) => !steps.some((s) => s.id === f.stepIds[0]));
+  /** From one finding to the next, beginning behind the one in sight. */
+  const toNextFinding = () => {
+    const lines = [...(list.current?.querySelectorAll<HTMLElement>('.finding:not(.is-hint)') ?? [])];
+    const at = lines.findIndex((l) => l === document.activeElement || l.contains(document.activeElement));
+    const next = lines[(at + 1) % lines.length];
+    if (!next) return;
+    next.scrollIntoView({ block: 'nearest' });
+    (next.querySelector('button') ?? next).focus();
+  };
+  const setBlock = () => {
+    try {
+      const ids = steps.filter((s) => picked.has(s.id)).map((s) => s.id);
+      if (edit(makeBlock(routine, ids, 'left-then-right'))) choice.release();
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+    }
+  };
+  const move = (id: string, by: -1 | 1) =>
+    edit(moveStep(routine, id, stepsOf(routine).findIndex((s) => s.id === id) + by));
+  /** A template comes without what this client may not have today, and says so; a part of one goes behind the open step. */
+  const start = (body: Routine) => {
+    const { routine: fit, leftOut, lowered } = admitRoutine(body, screening, catalogue);
+    const isPart = body.budgetMinutes === null && steps.length > 0;
+    setChosen(null);
+    if (edit(isPart ? insertSteps(routine, stepsOf(fit), behind ?? steps.length) : fit))
+      setAdapted(
+        [
+          leftOut.length ? `Left out for this client: ${leftOut.join(', ')}.` : '',
+          lowered.length ? `Lowered: ${lowered.join(', ')}.` : '',
+        ]
+          .filter(Boolean)
+          .join(' '),
+      );
+  };
+  const budgetSeconds = routine.budgetMinutes === null ? null : routine.budgetMinutes * 60;
+
+  return (
+    <div className={`compose${isPage ? ' is-page' : ''}`}>
+      <div className="visit-body">
+        <div className="chart-side">
+          <FaceChart
+            stops={stopsOf(routine, chosen)}
+            paths={pathsOf(routine, chosen)}
+            onChooseStop={setChosen}
+            soundings={soundings}
+            keepOff={keepOffMarks(screening)}
+            pick={{ places: pickable, onPick: pickPlace }}
+          />
+        </div>
+        <main className="work">
+          {above}
+          <fieldset disabled={disabled} className="border-0 p-0 m-0">
+            <div className="work-head">
+              <h1 className="visually-hidden">Compose</h1>
+              <input
+                className="routine-name"
+                aria-label="Name of the routine"
+                maxLength={120}
+                size={Math.max(8, routine.name.length)}
+                value={routine.name}
+                onChange={(e) => e.target.value && edit({ ...routine, name: e.target.value })}
+              />
+              {saved}
+              <span className="total" aria-label={`Total ${clock(totals.totalSeconds)}`}>
+                <span
+                  className={budgetSeconds !== null && totals.totalSeconds > budgetSeconds ? 'worse' : ''}
+                  data-testid="total"
+                >
+                  {clock(totals.totalSeconds)}
+                </span>{' '}
+                <BudgetField
+                  minutes={routine.budgetMinutes}
+                  range={BOUNDS.budgetMinutes}
+                  onCommit={(budgetMinutes) => edit({ ...routine, budgetMinutes })}
+                />
+                {budgetSeconds !== null && (
+                  <span className="free">
+                    {totals.totalSeconds > budgetSeconds
+                      ? `${clock(totals.totalSeconds - budgetSeconds)} over`
+                      : `${clock(budgetSeconds - totals.totalSeconds)} free`}
+                  </span>
+                )}
+              </span>
+            </div>
+            {picked.size > 0 ? (
+              <VerbBar
+                routine={routine}
+                picked={picked}
+                totals={totals}
+                onEdit={edit}
+                onKeepAsPart={setKeeping}
+                onDone={choice.release}
+              />
+            ) : (
+              <div className="tool-line">
+                <AddStep
+                  ref={adder}
+                  screening={screening}
+                  freshId={freshId(routine)}
+                  place={place}
+                  routine={routine}
+                  behind={behind}
+                  onClearPlace={() => setPlace(null)}
+                  onAdd={add}
+                />
+                <OrderField routine={routine} onChange={edit} />
+                {worth.length > 0 && (
+                  <Button variant="link" className="to-look-at" onClick={toNextFinding}>
+                    <span className={stopped ? 'flag-stop' : 'flag-warn'}>{stopped ? '■' : '▲'}</span> {worth.length} to
+                    look at
+                  </Button>
+                )}
+                {onward(stopped)}
+              </div>
+            )}
+            {picking && openStep && (
+              <div className="note-bar" role="status">
+                Places picked on the chart go into the path of step {behind}.{' '}
+                <Button variant="link" onClick={() => setPicking(false)}>
+                  Done
+                </Button>
+              </div>
+            )}
+            {table.problem && (
+              <div className="note-bar is-stop" role="alert">
+                {table.problem}
+              </div>
+            )}
+            {adapted && (
+              <div className="note-bar" role="status">
+                {adapted}{' '}
+                <Button variant="link" onClick={() => setAdapted('')}>
+                  All right
+                </Button>
+              </div>
+            )}
+            <div
+              ref={list}
+              onKeyDown={(e) => {
+                const row = (e.target as HTMLElement).closest<HTMLElement>('[data-step]');
+                if (!row || disabled || e.ctrlKey || e.metaKey || e.altKey) return;
+                if ((e.target as HTMLElement).closest('input, select, textarea, .handle')) return;
+                if (e.key === 'b' && picked.size) setBlock();
+                else if (e.key === 'f') toNextFinding();
+                else if (e.key === 'F') {
+                  const first = findings.find((f) => f.fix && f.stepIds[0] === row.dataset.step);
+                  if (first) fix(first);
+                } else if (!choice.onRowKey(row.dataset.step!, e.key, e.currentTarget)) return;
+                e.preventDefault();
+                e.stopPropagation();
+              }}
+            >
+              {loose.map((f, i) => (
+                <FindingLine key={`${f.rule}-${i}`} finding={f} disabled={disabled} onFix={() => fix(f)} />
+              ))}
+              {routine.items.length ? (
+                <StepList
+                  routine={routine}
+                  stepSeconds={totals.stepSeconds}
+                  flags={flags}
+                  findings={findings}
+                  chosen={chosen}
+                  picked={picked}
+                  picking={picking}
+                  disabled={disabled}
+                  onChoose={(id) => {
+                    setPicking(false);
+                    setChosen(id);
+                  }}
+                  onPick={choice.pick}
+                  onPicking={setPicking}
+                  onEdit={edit}
+                  onFix={fix}
+                />
+              ) : (
+                <p className="empty">
+                  <strong>No steps yet</strong>
+                  Touch a place on the chart, type one above, or start from what there is.
+                </p>
+              )}
+            </div>
+            <div className="compose-tools">
+              {tools({ start, keeping, keep: setKeeping })}
+              <UndoButtons undo={table.undo} redo={table.redo} />
+              <Button variant="link" disabled={!routine.items.length} onClick={() => setScaling(true)}>
+                Fit to minutes …
+              </Button>
+              <span className="soft">
+                Right {clock(totals.workSeconds.right)}, left {clock(totals.workSeconds.left)} hands on
+                {totals.rangeSeconds.most - totals.rangeSeconds.least > 1 &&
+                  `; ${clock(totals.rangeSeconds.least)} to ${clock(totals.rangeSeconds.most)} with open doses`}
+              </span>
+            </div>
+            {scaling && (
+              <ScaleDialog
+                routine={routine}
+                names={names}
+                onClose={() => setScaling(false)}
+                onTake={(next) => {
+                  setScaling(false);
+                  edit(next);
+                }}
+              />
+            )}
+          </fieldset>
+        </main>
+      </div>
+      <Ribbon
+        data={table.ribbon}
+        budgetSeconds={budgetSeconds}
+        names={names}
+        flags={flags}
+        chosen={chosen}
+        onChoose={setChosen}
+        onMove={move}
+        height={118}
+      />
+    </div>
+  );
+}
