@@ -29,8 +29,8 @@ import { LANDMARKS } from '../reference/facts/landmarks.ts';
 import { USUAL_SITES } from '../reference/facts/palpation.ts';
 import { POINTS } from '../reference/facts/points/index.ts';
 import { closeDatabase, database } from '../server/db/connection.ts';
-import { ComplaintModel, ReadingModel, VisitModel } from '../server/db/models/index.ts';
-import { measureChart } from './lib/bench-chart.ts';
+import { ComplaintModel, ReadingModel, TemplateModel, VisitModel } from '../server/db/models/index.ts';
+import { measureChart, measureTyping } from './lib/bench-chart.ts';
 import { measureService } from './lib/bench-service.ts';
 import { inPractice } from '../server/db/scope.ts';
 import { openDemo } from './lib/open-demo.ts';
@@ -174,6 +174,7 @@ try {
     await row(`visit, ${stage}`, `${visit}/${stage}`, 'under 3');
   await row('Atlas', `${url}/atlas/point/GB14`, '');
   await row('Find it', `${url}/atlas/find-it`, '');
+  await row(`Routines, ${await twoHundredTemplates()} of them`, `${url}/routines`, 'under 3');
   await row('Relief', `${url}/clients/${await clientId(page)}`, '');
   const full = await fortyEarlierReadings(visit.split('/').pop()!);
   await row(
@@ -189,6 +190,7 @@ try {
   );
 
   await measureChart({ page, url, visit, say, quantile });
+  await measureTyping(page, visit, say);
 
   say('\n## Cues in the browser\n');
   await page.goto(`${visit}/guide`);
@@ -206,6 +208,20 @@ try {
 }
 await measureService({ say, quantile, short });
 writeFileSync(join(ROOT, 'docs', 'bench.md'), `${lines.join('\n')}\n`);
+
+/** Copies of the demo's routines until the practice has two hundred. */
+async function twoHundredTemplates(): Promise<number> {
+  database();
+  return inPractice(practiceId, async () => {
+    const there = await TemplateModel.findAll({ where: { practiceId } });
+    const more = Array.from({ length: Math.max(0, 200 - there.length) }, (_, i) => {
+      const { body, createdBy, updatedAt } = there[i % there.length]!;
+      return { practiceId, name: `Copy ${i + 1}`, body, createdBy, updatedAt };
+    });
+    await TemplateModel.bulkCreate(more);
+    return there.length + more.length;
+  });
+}
 
 /** Forty readings before the visit of everything its client can be asked, one a day. */
 async function fortyEarlierReadings(visitId: string): Promise<{ earlier: number; things: number }> {

@@ -22,6 +22,7 @@ import {
   deleteTemplate,
   earlierVersions,
   findTemplate,
+  listTemplates,
   renameTemplate,
   saveTemplate,
 } from '../../server/db/queries/templates.server';
@@ -31,6 +32,7 @@ import { RuleNotes } from '../parts/routine/rule-notes';
 import { Ribbon } from '../parts/ribbon/ribbon';
 import { checkForm, readForm, type FieldErrors } from '../schemas/read';
 import { changeTemplateSchema, renameTemplateSchema } from '../schemas/template';
+import { BesideAnother } from '../rooms/routines/beside-another';
 import { EarlierVersions } from '../rooms/routines/earlier-versions';
 import { TemplateEditor } from '../rooms/routines/template-editor';
 import { OwnTechniques } from '../parts/catalogue/own-techniques';
@@ -43,10 +45,12 @@ import type { Route } from './+types/routine';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId, timeZone } = await requirePractitioner(request);
-  const [template, own, earlier] = await Promise.all([
+  const query = new URL(request.url).searchParams;
+  const [template, own, earlier, others] = await Promise.all([
     findTemplate(practiceId, params.templateId),
     ownTechniques(practiceId),
     earlierVersions(practiceId, params.templateId),
+    listTemplates(practiceId),
   ]);
   if (!template) notFound('routine');
   const origin = STARTING_ROUTINES.find((s) => s.id === template.origin);
@@ -55,7 +59,9 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     own,
     earlier,
     timeZone,
-    edits: new URL(request.url).searchParams.has('edit'),
+    edits: query.has('edit'),
+    others: others.filter((t) => t.id !== params.templateId).map(({ id, name }) => ({ id, name })),
+    beside: others.find((t) => t.id === query.get('beside') && t.id !== params.templateId) ?? null,
     origin: origin ? { stated: origin.statedMinutes, statedFor: origin.statedFor, because: origin.because } : null,
   };
 }
@@ -138,7 +144,16 @@ export default function RoutinePage({ loaderData }: Route.ComponentProps) {
 }
 
 type Loaded = Route.ComponentProps['loaderData'];
-function ReadRoutine({ template, origin, own, earlier, timeZone, told }: Loaded & { told: string | undefined }) {
+function ReadRoutine({
+  template,
+  origin,
+  own,
+  earlier,
+  others,
+  beside,
+  timeZone,
+  told,
+}: Loaded & { told: string | undefined }) {
   const routine = template.body;
   const catalogue = useMemo(() => withOwn(own), [own]);
   const cues = expandRoutine(routine);
@@ -224,6 +239,7 @@ function ReadRoutine({ template, origin, own, earlier, timeZone, told }: Loaded 
             </tbody>
           </table>
           <RuleNotes findings={checkRoutine(routine, catalogue)} disabled onFix={() => {}} />
+          <BesideAnother template={template} others={others} beside={beside} catalogue={catalogue} />
           <EarlierVersions template={template} earlier={earlier} timeZone={timeZone} catalogue={catalogue} />
         </main>
       </div>

@@ -1,4 +1,4 @@
-import { type Phase, PHASE_NAMES, pressureRank } from '../words/index.ts';
+import { type OneSide, type Phase, PHASE_NAMES, pressureRank } from '../words/index.ts';
 import { WORKING, type Cue } from './cues.ts';
 import { stepsOf, type Routine } from './model.ts';
 import type { Catalogue } from './technique.ts';
@@ -30,11 +30,21 @@ interface RibbonPhase {
   startSeconds: number;
   endSeconds: number;
 }
+/** A stretch of a block on one side: all of the left, then all of the right. */
+interface RibbonTurn {
+  side: OneSide;
+  /** The block has been on its other side before. */
+  isSecond: boolean;
+  startSeconds: number;
+  endSeconds: number;
+}
 export interface RibbonData {
   /** In order of time. */
   blocks: RibbonBlock[];
   /** Stretches of one phase, in order. */
   phases: RibbonPhase[];
+  /** Stretches of blocks on one side, in order. */
+  turns: RibbonTurn[];
   /** Length of the whole. */
   totalSeconds: number;
 }
@@ -43,6 +53,8 @@ export interface RibbonData {
 export function ribbonOf(routine: Pick<Routine, 'items'>, cues: readonly Cue[], catalogue: Catalogue): RibbonData {
   const blocks: RibbonBlock[] = [];
   const phases: RibbonPhase[] = [];
+  const turns: RibbonTurn[] = [];
+  let turnOf: number | null = null;
   const steps = stepsOf(routine);
   let placeBefore: number | null = null;
   for (const cue of cues) {
@@ -53,6 +65,12 @@ export function ribbonOf(routine: Pick<Routine, 'items'>, cues: readonly Cue[], 
     if (lastPhase?.phase === phase) lastPhase.endSeconds = endSeconds;
     else if (cue.kind !== 'done') phases.push({ phase, name: PHASE_NAMES[phase], startSeconds, endSeconds });
     if (!WORKING.has(cue.kind)) continue;
+    if (cue.blockIndex !== null && (cue.side === 'left' || cue.side === 'right')) {
+      const turn = turns[turns.length - 1];
+      if (turn && turnOf === cue.blockIndex && turn.side === cue.side) turn.endSeconds = endSeconds;
+      else turns.push({ side: cue.side, isSecond: turnOf === cue.blockIndex, startSeconds, endSeconds });
+      turnOf = cue.blockIndex;
+    }
     const rank = cue.pressure ? pressureRank(cue.pressure) : 0;
     const block: RibbonBlock = {
       stepId: cue.stepId,
@@ -79,5 +97,5 @@ export function ribbonOf(routine: Pick<Routine, 'items'>, cues: readonly Cue[], 
     } else blocks.push(block);
     placeBefore = cue.placeIndex;
   }
-  return { blocks, phases, totalSeconds: (cues[cues.length - 1]?.endMs ?? 0) / 1000 };
+  return { blocks, phases, turns, totalSeconds: (cues[cues.length - 1]?.endMs ?? 0) / 1000 };
 }

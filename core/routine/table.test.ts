@@ -15,6 +15,7 @@ import {
   newStep,
   readRoutine,
   removeSteps,
+  ribbonOf,
   routineSeconds,
   scaleTo,
   setBlockSides,
@@ -44,6 +45,11 @@ describe('blocks', () => {
     const block = made.items[1] as Block;
     const other = setBlockSides(made, block.id, 'right-then-left');
     expect(expandRoutine(other).find((c) => c.blockIndex === 1)!.side).toBe('right');
+    expect(ribbonOf(made, expandRoutine(made), CATALOGUE).turns.map((t) => [t.side, t.isSecond])).toEqual([
+      ['left', false],
+      ['right', true],
+    ]);
+    expect(ribbonOf(routine(), expandRoutine(routine()), CATALOGUE).turns).toEqual([]);
     expect(dissolveBlock(made, block.id)).toEqual(routine());
   });
   test('work on both sides at once is done side by side in a block', () => {

@@ -98,3 +98,35 @@ async function measureFit(page: Page, url: string, say: Say): Promise<void> {
     `\nAll views of a measured head, drawn in the worker with its progress shown: ${((performance.now() - started) / 1000).toFixed(0)} s (aim: under 45); left before, it is ended.`,
   );
 }
+
+/** A step typed letter by letter into a routine of sixty: how long the page stands still. */
+export async function measureTyping(page: Page, visit: string, say: Say): Promise<void> {
+  await page.goto(`${visit}/compose`);
+  const box = page.getByRole('combobox', { name: 'Add a step' });
+  await box.waitFor();
+  await page.waitForTimeout(1500);
+  while ((await page.locator('.step').count()) < 60) {
+    await page
+      .locator('.step .name')
+      .first()
+      .click({ modifiers: ['Control'] });
+    await page
+      .locator('.step .name')
+      .last()
+      .click({ modifiers: ['Shift'] });
+    await page.getByRole('toolbar', { name: 'For the chosen steps' }).getByRole('button', { name: 'Copy' }).click();
+    await page.getByRole('button', { name: 'Let go (Esc)' }).click();
+  }
+  const steps = await page.locator('.step').count();
+  await page.evaluate(`(() => {
+    window.long = [];
+    new PerformanceObserver((list) => window.long.push(...list.getEntries().map((e) => e.duration))).observe({ type: 'longtask' });
+  })()`);
+  await box.pressSequentially('masseter knuckle firm 20x left', { delay: 60 });
+  await page.waitForTimeout(400);
+  const long = await page.evaluate<number[]>('window.long');
+  await box.press('Escape');
+  say(
+    `\nTyping a step of 30 letters into a routine of ${steps} steps: ${long.length ? `${long.length} tasks over 50 ms, the longest ${Math.max(...long).toFixed(0)} ms` : 'no task over 50 ms'} (aim: none).`,
+  );
+}

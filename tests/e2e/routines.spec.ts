@@ -71,6 +71,8 @@ test('a routine is edited outside of a visit; each version says what changed, an
   await expect(versions).toContainText('Two-finger circles at the temples: light → medium');
   await page.getByRole('button', { name: 'Put version 1 back' }).click();
   await expect(versions).toContainText('Two-finger circles at the temples: taken out');
+  await page.getByLabel('Compare with another routine').selectOption({ label: 'Two balls for jaw, nose and brow' });
+  await expect(page.locator('.section').filter({ hasText: 'Beside another' }).locator('.small-ribbon')).toHaveCount(2);
   await page.getByRole('button', { name: 'Duplicate' }).click();
   await page.waitForURL(/edit=1/);
   await expect(page.getByLabel('Name of the routine')).toHaveValue('New routine (copy)');

@@ -98,6 +98,14 @@ export function Ribbon({
             {...{ names, flags, chosen, onChoose, onMove, now }}
           />
         ))}
+        {data.turns.map((t) => (
+          <g key={t.startSeconds} className="turn">
+            <path d={`M${x(t.startSeconds)} ${TOP + 4}v-5H${x(t.endSeconds)}v5`} />
+            <text x={x(t.startSeconds) + 5} y={TOP - 4}>
+              {t.isSecond ? `then ${t.side}` : `all ${t.side}`}
+            </text>
+          </g>
+        ))}
         <line className="mid" x1={LEFT} x2={width - RIGHT} y1={middle} y2={middle} />
         {budgetSeconds !== null && (
           <g>
