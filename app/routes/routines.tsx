@@ -1,14 +1,4 @@
-import {
-  emptyRoutine,
-  expandRoutine,
-  readRoutine,
-  ribbonOf,
-  type Routine,
-  routineSeconds,
-  servesOf,
-  stepNames,
-  stepsOf,
-} from '../../core/routine';
+import { emptyRoutine, readRoutine, type Routine, stepsOf } from '../../core/routine';
 import { clock, InputError } from '../../core/words';
 import { useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
@@ -16,15 +6,16 @@ import { data, Form, redirect, useActionData, useSearchParams } from 'react-rout
 import { STARTING_ROUTINES } from '../../reference/routines';
 import { bringStartingRoutines } from '../../server/db/queries/starting.server';
 import { catalogueOf, ownTechniques } from '../../server/db/queries/techniques.server';
-import { hideTemplate, listTemplates, saveTemplate } from '../../server/db/queries/templates.server';
+import { templateLines } from '../../server/db/queries/template-lines.server';
+import { hideTemplate, saveTemplate } from '../../server/db/queries/templates.server';
 import { notFound, requirePractitioner } from '../../server/access/session.server';
+import { withOwn } from '../parts/catalogue/catalogue';
 import { OwnTechniques } from '../parts/catalogue/own-techniques';
 import { found, scaleOf, searchOf, type RoutineAsk } from '../rooms/routines/find-routines';
 import { ImportRoutine, routineFromFile } from '../rooms/routines/import-routine';
 import { RoutineFilters } from '../rooms/routines/routine-filters';
 import { RoutineList } from '../rooms/routines/routine-list';
 import { RoutinePreview } from '../rooms/routines/routine-preview';
-import { smallBlocks } from '../rooms/routines/small-ribbon';
 import { readForm } from '../schemas/read';
 import type { Route } from './+types/routines';
 
@@ -32,25 +23,17 @@ export const meta = () => [{ title: 'Routines · Velvet Compass' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { practiceId, practitionerId, role, timeZone } = await requirePractitioner(request);
-  const [templates, catalogue, own] = await Promise.all([
-    listTemplates(practiceId),
-    catalogueOf(practiceId),
-    ownTechniques(practiceId),
-  ]);
+  const own = await ownTechniques(practiceId);
+  const mark = own.map((t) => `${t.own.id}.${t.version}.${t.retired ? 1 : 0}`).join(' ');
+  const templates = await templateLines(practiceId, withOwn(own), mark);
   const origins = new Map(STARTING_ROUTINES.map((s) => [s.id, s]));
   return {
     timeZone,
     own,
     missing: STARTING_ROUTINES.filter((s) => !templates.some((t) => t.origin === s.id)).length,
-    templates: templates.map(({ body, origin, createdById, ...t }) => ({
+    templates: templates.map(({ origin, createdById, serves, ...t }) => ({
       ...t,
-      steps: [...stepNames(body, catalogue).values()],
-      marks: stepsOf(body).map((s) => ({ pressure: s.pressure?.there ?? null, sides: s.sides.mode })),
-      blocks: smallBlocks(ribbonOf(body, expandRoutine(body), catalogue).blocks),
-      seconds: routineSeconds(body),
-      budgetMinutes: body.budgetMinutes,
-      school: catalogue.schools.get(body.school)?.name ?? '',
-      serves: (origin && origins.get(origin)?.serves) || servesOf(body, catalogue),
+      serves: (origin && origins.get(origin)?.serves) || serves,
       came: origin !== null,
       mine: role === 'owner' || createdById === practitionerId,
     })),

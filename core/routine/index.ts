@@ -55,6 +55,7 @@ export {
   type Cue,
 } from './cues.ts';
 export { routineSeconds, stepSeconds, totalsOf, type Totals } from './timing.ts';
+export { smallBands, type SmallBand } from './small-ribbon.ts';
 export { ribbonOf, type RibbonBlock, type RibbonData } from './ribbon.ts';
 // Edits, each giving a new routine; a step typed as one line.
 export {

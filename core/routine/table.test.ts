@@ -20,6 +20,7 @@ import {
   scaleTo,
   setBlockSides,
   shiftPressure,
+  smallBands,
   stepSeconds,
   stepsOf,
   sumWords,
@@ -220,4 +221,26 @@ test('two routines differ by what is in one only and by what changed, in words',
     ['e', null, []],
   ]);
   expect(differences(before, routine())).toEqual([]);
+});
+
+test('the small ribbon has every block of the ribbon once, as far up and down as it is pressed', () => {
+  for (const { routine: r } of STARTING_ROUTINES) {
+    const body = readRoutine(r);
+    const ribbon = ribbonOf(body, expandRoutine(body), CATALOGUE);
+    const rects = smallBands(ribbon).flatMap(({ rank, path }) =>
+      [...path.matchAll(/M(\d+) (-?[\d.]+)h(\d+)v([\d.]+)/g)].map(([, x, y, w, h]) => ({
+        rank,
+        x: Number(x),
+        up: -Number(y),
+        down: Number(h) + Number(y),
+        end: Number(x) + Number(w),
+      })),
+    );
+    expect(rects).toHaveLength(ribbon.blocks.length);
+    for (const rect of rects) {
+      const block = ribbon.blocks.find((b) => Math.round(b.startSeconds) === rect.x)!;
+      if (rect.rank) expect([rect.up, rect.down].map((v) => v + 0)).toEqual([block.right, block.left]);
+      expect(rect.end).toBeLessThanOrEqual(Math.max(block.endSeconds + 1, rect.x + 2));
+    }
+  }
 });

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { stepsOf } from '../../core/routine/index.ts';
+import { routineSeconds, stepsOf } from '../../core/routine/index.ts';
 import {
   changeTemplate,
   earlierVersions,
@@ -7,6 +7,8 @@ import {
   renameTemplate,
   saveTemplate,
 } from '../../server/db/queries/templates.server.ts';
+import { templateLines } from '../../server/db/queries/template-lines.server.ts';
+import { CATALOGUE } from '../../reference/catalogue.ts';
 import { createVisit, earlierRoutines, findVisit } from '../../server/db/queries/visits.server.ts';
 import { routineFrom } from '../support/routines.ts';
 import { addClient, addVisit, closeDatabase, openTwoPractices, type Tenant } from './database.ts';
@@ -44,6 +46,19 @@ describe('versions of a routine', () => {
     expect(await changeTemplate(owner(mine), id, 2, ONE)).toBe('missing');
     expect((await findTemplate(theirs.practiceId, id))!.version).toBe(2);
   });
+});
+
+test('lines of a list follow each change, by version and by the practice’s techniques, and are of this practice only', async () => {
+  const id = await saveTemplate(mine, 'In a list', ONE);
+  const line = async (who = mine) =>
+    (await templateLines(who.practiceId, CATALOGUE, 'as they are')).find((l) => l.id === id);
+  const before = (await line())!;
+  expect([before.version, before.steps.length, before.seconds]).toEqual([1, 1, routineSeconds(ONE)]);
+  await changeTemplate(owner(mine), id, 1, TWO);
+  const after = (await line())!;
+  expect([after.version, after.steps.length, after.seconds]).toEqual([2, 2, routineSeconds(TWO)]);
+  expect(await line()).toEqual(after);
+  expect(await line(theirs)).toBeUndefined();
 });
 
 describe('beginning with what there is', () => {

@@ -2,6 +2,7 @@ import {
   expandRoutine,
   ribbonOf,
   routineSeconds,
+  smallBands,
   stepNames,
   type Catalogue,
   type Routine,
@@ -11,9 +12,7 @@ import { Form } from 'react-bootstrap';
 import { useSearchParams } from 'react-router';
 import { ChangeList } from './change-list';
 import { scaleOf } from './find-routines';
-import { SmallRibbon, smallBlocks } from './small-ribbon';
-
-const WIDTH = 700;
+import { SmallRibbon } from './small-ribbon';
 
 /** Two routines, their ribbons above each other at one scale, and what differs step by step. */
 export function BesideAnother({
@@ -56,10 +55,9 @@ export function BesideAnother({
             <span className="soft">, {stepNames(r.body, catalogue).size} steps</span>
           </p>
           <SmallRibbon
-            blocks={smallBlocks(ribbonOf(r.body, expandRoutine(r.body), catalogue).blocks)}
+            bands={smallBands(ribbonOf(r.body, expandRoutine(r.body), catalogue))}
             budgetMinutes={r.body.budgetMinutes}
             scaleMinutes={scaleMinutes}
-            width={WIDTH}
           />
         </div>
       ))}

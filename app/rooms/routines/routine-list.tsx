@@ -3,8 +3,6 @@ import { Link } from 'react-router';
 import type { RoutineRow } from '../../routes/routines';
 import { SmallRibbon } from './small-ribbon';
 
-const WIDTH = 260;
-
 /** Every routine as a row with its ribbon, all at one scale. A touch or the arrows show it at the side, its name opens it. */
 export function RoutineList({
   rows,
@@ -70,12 +68,7 @@ export function RoutineList({
               </div>
             </td>
             <td className="ribbon-cell">
-              <SmallRibbon
-                blocks={t.blocks}
-                budgetMinutes={t.budgetMinutes}
-                scaleMinutes={scaleMinutes}
-                width={WIDTH}
-              />
+              <SmallRibbon bands={t.bands} budgetMinutes={t.budgetMinutes} scaleMinutes={scaleMinutes} />
             </td>
             <td className="num text-end">{clock(t.seconds)}</td>
             <td className="num text-end">{t.steps.length}</td>

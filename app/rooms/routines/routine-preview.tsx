@@ -28,7 +28,7 @@ export function RoutinePreview({
       <p className="small">
         {[row.serves.map((s) => COMPLAINT_NAMES[s].toLowerCase()).join(', '), row.school].filter(Boolean).join(' · ')}
       </p>
-      <SmallRibbon blocks={row.blocks} budgetMinutes={row.budgetMinutes} scaleMinutes={scaleOf([row])} width={346} />
+      <SmallRibbon bands={row.bands} budgetMinutes={row.budgetMinutes} scaleMinutes={scaleOf([row])} />
       <ol>
         {row.steps.map((name, i) => (
           <li key={i}>

@@ -1,0 +1,95 @@
+import {
+  expandRoutine,
+  ribbonOf,
+  type Routine,
+  servesOf,
+  smallBands,
+  type SmallBand,
+  stepNames,
+  stepsOf,
+  totalsOf,
+  type Catalogue,
+} from '../../../core/routine/index.ts';
+import type { ComplaintKind, Pressure } from '../../../core/words/index.ts';
+import { database } from '../connection.ts';
+import { PractitionerModel, TemplateModel } from '../models/index.ts';
+import { byPractice } from '../scope.ts';
+import { storedRoutine } from '../stored.ts';
+
+/** What a list shows of a routine; all of it follows from one version of a template and the practice’s techniques. */
+interface Summary {
+  steps: string[];
+  marks: { pressure: Pressure | null; sides: ReturnType<typeof stepsOf>[number]['sides']['mode'] }[];
+  bands: SmallBand[];
+  seconds: number;
+  budgetMinutes: number | null;
+  school: string;
+  serves: ComplaintKind[];
+}
+export interface TemplateLine extends Summary {
+  id: string;
+  name: string;
+  createdBy: string;
+  createdById: string;
+  updatedAt: string;
+  origin: string | null;
+  hidden: boolean;
+  version: number;
+}
+
+function summaryOf(body: Routine, catalogue: Catalogue): Summary {
+  const cues = expandRoutine(body);
+  const steps = stepsOf(body);
+  return {
+    steps: [...stepNames(body, catalogue).values()],
+    marks: steps.map((s) => ({ pressure: s.pressure?.there ?? null, sides: s.sides.mode })),
+    bands: smallBands(ribbonOf(body, cues, catalogue)),
+    seconds: totalsOf(steps.length, cues).totalSeconds,
+    budgetMinutes: body.budgetMinutes,
+    school: catalogue.schools.get(body.school)?.name ?? '',
+    serves: servesOf(body, catalogue),
+  };
+}
+
+/** A version never changes, so what follows from it is worked out once. The oldest go first. */
+const MOST_KEPT = 5000;
+const kept = new Map<string, Summary>();
+function keep(key: string, summary: Summary): void {
+  if (kept.size >= MOST_KEPT) kept.delete(kept.keys().next().value!);
+  kept.set(key, summary);
+}
+
+/** All templates of a practice as lines of a list. `techniquesMark` changes whenever the practice’s own techniques do. */
+export const templateLines = byPractice(
+  async (practiceId: string, catalogue: Catalogue, techniquesMark: string): Promise<TemplateLine[]> => {
+    database();
+    const [rows, people] = await Promise.all([
+      TemplateModel.findAll({ where: { practiceId }, attributes: { exclude: ['body'] }, order: [['name', 'ASC']] }),
+      PractitionerModel.findAll({ where: { practiceId }, attributes: ['id', 'name'] }),
+    ]);
+    const names = new Map(people.map((p) => [p.id, p.name]));
+    const keyOf = (t: { id: string; version: number }) => `${t.id} ${t.version} ${techniquesMark}`;
+    const missing = rows.filter((t) => !kept.has(keyOf(t))).map((t) => t.id);
+    if (missing.length)
+      for (const t of await TemplateModel.findAll({ where: { practiceId, id: missing } }))
+        keep(keyOf(t), summaryOf(storedRoutine(t.body)!, catalogue));
+    return rows.flatMap((t) => {
+      const summary = kept.get(keyOf(t));
+      return summary
+        ? [
+            {
+              ...summary,
+              id: t.id,
+              name: t.name,
+              createdBy: names.get(t.createdBy) ?? '',
+              createdById: t.createdBy,
+              updatedAt: t.updatedAt.toISOString(),
+              origin: t.origin,
+              hidden: t.hidden,
+              version: t.version,
+            },
+          ]
+        : [];
+    });
+  },
+);
