@@ -26,7 +26,7 @@ export function RoutineList({
             <span className="visually-hidden">From the first minute to the last</span>
             {ticks.slice(0, -1).map((m) => (
               <span key={m} aria-hidden="true" style={{ left: `${(m / scaleMinutes) * 100}%` }}>
-                {m === 0 ? '0 min' : m}
+                {m === ticks.at(-2) && m > 0 ? `${m} min` : m}
               </span>
             ))}
           </th>

@@ -4,8 +4,8 @@ import { useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { Form, Link, useBlocker } from 'react-router';
 import { CAUTIONS } from '../../../reference/facts/cautions';
-import { RoutineTable } from '../visit/compose/routine-table';
-import { useRoutine } from '../visit/compose/use-routine';
+import { RoutineTable } from '../../parts/table/routine-table';
+import { useRoutine } from '../../parts/table/use-routine';
 
 interface Template {
   id: string;

@@ -2,7 +2,7 @@ import { habitWords } from '../../../core/record';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { AssessChart, type ChartMode } from '../../rooms/visit/assess/assess-chart';
-import { UndoButtons } from '../../rooms/visit/session/undo-buttons';
+import { UndoButtons } from '../../parts/frame/undo-buttons';
 import { useVisit } from '../../rooms/visit/session/context';
 import { LevelSection } from '../../rooms/visit/assess/level-section';
 import { MeasuresSection } from '../../rooms/visit/assess/measures-section';

@@ -22,7 +22,7 @@ import { useVisit } from '../../rooms/visit/session/context';
 import { ProductChoice } from '../../rooms/visit/screen/product-choice';
 import { ReferNote } from '../../rooms/visit/screen/refer-note';
 import { SaveConflict, SaveState } from '../../rooms/visit/session/save-note';
-import { UndoButtons } from '../../rooms/visit/session/undo-buttons';
+import { UndoButtons } from '../../parts/frame/undo-buttons';
 import { ScreenResult } from '../../rooms/visit/screen/screen-result';
 import { VisitConsent } from '../../rooms/visit/screen/visit-consent';
 

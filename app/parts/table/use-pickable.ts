@@ -1,15 +1,15 @@
-import { clientInches, distanceWords, pointDistance } from '../../../../core/atlas';
-import { keepOffPlaces, type Screening } from '../../../../core/limits';
-import type { Catalogue } from '../../../../core/routine';
-import type { Region, Side } from '../../../../core/words';
+import { clientInches, distanceWords, pointDistance } from '../../../core/atlas';
+import { keepOffPlaces, type Screening } from '../../../core/limits';
+import type { Catalogue } from '../../../core/routine';
+import type { Region, Side } from '../../../core/words';
 import { useContext, useMemo } from 'react';
-import { BODY_INCHES } from '../../../../reference/facts/body-inches';
-import { landmarkName } from '../../../../reference/facts/landmarks';
-import { PRESSED_MUSCLES } from '../../../../reference/facts/muscles';
-import { POINTS } from '../../../../reference/facts/points';
-import { ClientChart } from '../../../parts/chart/client-chart';
-import type { Pickable } from '../../../parts/chart/picking';
-import { placesOn } from '../../../parts/chart/places';
+import { BODY_INCHES } from '../../../reference/facts/body-inches';
+import { landmarkName } from '../../../reference/facts/landmarks';
+import { PRESSED_MUSCLES } from '../../../reference/facts/muscles';
+import { POINTS } from '../../../reference/facts/points';
+import { ClientChart } from '../chart/client-chart';
+import type { Pickable } from '../chart/picking';
+import { placesOn } from '../chart/places';
 
 /** What can be touched on the chart to work there, with what is off limits, and how far points lie on this client. */
 export function usePickable(screening: Screening, catalogue: Catalogue): Pickable[] {

@@ -1,6 +1,6 @@
-import { LENGTHS, type Step } from '../../../../../core/routine';
-import { letterOf } from '../../../../parts/chart/path-layer';
-import { PLACE_INDEX } from '../../../../../reference/place-index';
+import { LENGTHS, type Step } from '../../../../core/routine';
+import { letterOf } from '../../chart/path-layer';
+import { PLACE_INDEX } from '../../../../reference/place-index';
 import { SayChoice, SayVerb } from './say';
 
 /** Where a step is worked: the places in order, taken out one by one, and picked on the chart. */

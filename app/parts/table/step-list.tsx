@@ -9,13 +9,13 @@ import {
   type Block,
   type Routine,
   type Step,
-} from '../../../../core/routine';
-import type { RuleFinding } from '../../../../core/rules';
-import { PHASE_NAMES } from '../../../../core/words';
+} from '../../../core/routine';
+import type { RuleFinding } from '../../../core/rules';
+import { PHASE_NAMES } from '../../../core/words';
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { ReactNode } from 'react';
-import { useCatalogue } from '../../../parts/catalogue/catalogue';
+import { useCatalogue } from '../catalogue/catalogue';
 import { FindingLine } from './finding-line';
 import { StepRow } from './step-row';
 import { StepSentence } from './step/step-sentence';

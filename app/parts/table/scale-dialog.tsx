@@ -1,5 +1,5 @@
-import { BOUNDS, scaleTo, type Routine } from '../../../../core/routine';
-import { clock } from '../../../../core/words';
+import { BOUNDS, scaleTo, type Routine } from '../../../core/routine';
+import { clock } from '../../../core/words';
 import { useState } from 'react';
 import { Button, Modal } from 'react-bootstrap';
 

@@ -7,8 +7,8 @@ import {
   type Step,
   type Stroke,
   type Technique,
-} from '../../../../../core/routine';
-import { CONTACTS, MOTIONS, type OneSide, type Pressure, PRESSURES } from '../../../../../core/words';
+} from '../../../../core/routine';
+import { CONTACTS, MOTIONS, type OneSide, type Pressure, PRESSURES } from '../../../../core/words';
 import { useState } from 'react';
 import { PartsSentence, PhaseWords } from './parts-sentence';
 import { PlacesSentence } from './places-sentence';

@@ -6,11 +6,11 @@ import {
   stepFromLine,
   type Technique,
   techniquesForLine,
-} from '../../../../core/routine';
-import { admit, type Screening } from '../../../../core/limits';
-import { type ComplaintKind, InputError } from '../../../../core/words';
-import { POINTS } from '../../../../reference/facts/points';
-import type { Place } from '../../../parts/chart/places';
+} from '../../../core/routine';
+import { admit, type Screening } from '../../../core/limits';
+import { type ComplaintKind, InputError } from '../../../core/words';
+import { POINTS } from '../../../reference/facts/points';
+import type { Place } from '../chart/places';
 
 export interface Suggestion {
   technique: Technique;

@@ -10,21 +10,21 @@ import {
   stepsOf,
   type Routine,
   type Step,
-} from '../../../../core/routine';
-import { applyFix, type RuleFinding } from '../../../../core/rules';
-import { admitRoutine } from '../../../../core/limits';
-import { clock, InputError } from '../../../../core/words';
+} from '../../../core/routine';
+import { applyFix, type RuleFinding } from '../../../core/rules';
+import { admitRoutine } from '../../../core/limits';
+import { clock, InputError } from '../../../core/words';
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
-import { keepOffMarks, stopsOf } from '../../../parts/chart/chart-marks';
-import { FaceChart } from '../../../parts/chart/face-chart';
-import type { Sounding } from '../../../parts/chart/layers';
-import { pathsOf } from '../../../parts/chart/path-layer';
-import type { Place } from '../../../parts/chart/places';
-import { isQuiet } from '../../../parts/keys/keys';
-import { Ribbon } from '../../../parts/ribbon/ribbon';
-import { OrderField } from '../../../parts/routine/order-field';
-import { UndoButtons } from '../session/undo-buttons';
+import { keepOffMarks, stopsOf } from '../chart/chart-marks';
+import { FaceChart } from '../chart/face-chart';
+import type { Sounding } from '../chart/layers';
+import { pathsOf } from '../chart/path-layer';
+import type { Place } from '../chart/places';
+import { isQuiet } from '../keys/keys';
+import { Ribbon } from '../ribbon/ribbon';
+import { OrderField } from '../routine/order-field';
+import { UndoButtons } from '../frame/undo-buttons';
 import { AddStep } from './add-step';
 import { BudgetField } from './budget-field';
 import { FindingLine } from './finding-line';

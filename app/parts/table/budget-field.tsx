@@ -1,4 +1,4 @@
-import { useDraft } from '../../../parts/fields/use-draft';
+import { useDraft } from '../fields/use-draft';
 
 /** Minutes available, beside the total; empty when time does not matter. */
 export function BudgetField({

@@ -1,5 +1,5 @@
-import { BOUNDS, LENGTHS, type DosePart, type Step } from '../../../../../core/routine';
-import { MEASURES } from '../../../../../core/measures';
+import { BOUNDS, LENGTHS, type DosePart, type Step } from '../../../../core/routine';
+import { MEASURES } from '../../../../core/measures';
 import { useState } from 'react';
 import { SayChoice, SayNumber, SayText, SayVerb } from './say';
 

@@ -8,11 +8,11 @@ import {
   stepsOf,
   type Routine,
   type Totals,
-} from '../../../../core/routine';
-import { clock, InputError } from '../../../../core/words';
+} from '../../../core/routine';
+import { clock, InputError } from '../../../core/words';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { useCatalogue } from '../../../parts/catalogue/catalogue';
+import { useCatalogue } from '../catalogue/catalogue';
 
 /** What can be done with the chosen steps; each verb is one step back for Undo. */
 export function VerbBar({

@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import { useDraft } from '../../../../parts/fields/use-draft';
+import { useDraft } from '../../fields/use-draft';
 
 /** Values inside a sentence: what can be changed is dotted, keeps what is typed, and is told where it is out of range. */
 export function SayNumber({

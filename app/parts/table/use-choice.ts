@@ -1,4 +1,4 @@
-import { type Routine, moveStep, removeStep, stepsOf } from '../../../../core/routine';
+import { type Routine, moveStep, removeStep, stepsOf } from '../../../core/routine';
 import { useState } from 'react';
 
 interface Table {

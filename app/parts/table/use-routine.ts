@@ -1,10 +1,10 @@
-import { checkRoutine } from '../../../../core/rules';
-import { expandRoutine, readRoutine, ribbonOf, type Routine, stepCount, totalsOf } from '../../../../core/routine';
-import { newlyBanned, type Screening } from '../../../../core/limits';
-import { InputError } from '../../../../core/words';
+import { checkRoutine } from '../../../core/rules';
+import { expandRoutine, readRoutine, ribbonOf, type Routine, stepCount, totalsOf } from '../../../core/routine';
+import { newlyBanned, type Screening } from '../../../core/limits';
+import { InputError } from '../../../core/words';
 import { useMemo, useState } from 'react';
-import { useCatalogue } from '../../../parts/catalogue/catalogue';
-import type { VisitPatch } from '../../../../core/record';
+import { useCatalogue } from '../catalogue/catalogue';
+import type { VisitPatch } from '../../../core/record';
 
 type Step = ((allow?: (patch: VisitPatch) => boolean) => void) | null;
 

@@ -1,10 +1,10 @@
-import { doseWords, SIDE_MODES, type SidePlan, type Step, type Technique } from '../../../../core/routine';
-import { clock, type Pressure, PRESSURES } from '../../../../core/words';
+import { doseWords, SIDE_MODES, type SidePlan, type Step, type Technique } from '../../../core/routine';
+import { clock, type Pressure, PRESSURES } from '../../../core/words';
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import type { ReactNode } from 'react';
-import { MotionGlyph } from '../../../parts/marks/glyph';
-import { PressureDot, SideMark, sideOfPlan, SIDE_PLAN_NAMES } from '../../../parts/marks/marks';
+import { MotionGlyph } from '../marks/glyph';
+import { PressureDot, SideMark, sideOfPlan, SIDE_PLAN_NAMES } from '../marks/marks';
 
 interface Props {
   step: Step;

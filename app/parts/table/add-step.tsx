@@ -8,14 +8,14 @@ import {
   stepSeconds,
   stepsOf,
   usualIndex,
-} from '../../../../core/routine';
-import type { Screening } from '../../../../core/limits';
-import { clock, COMPLAINT_KINDS, COMPLAINT_NAMES, type ComplaintKind, InputError } from '../../../../core/words';
+} from '../../../core/routine';
+import type { Screening } from '../../../core/limits';
+import { clock, COMPLAINT_KINDS, COMPLAINT_NAMES, type ComplaintKind, InputError } from '../../../core/words';
 import { forwardRef, useId, useState } from 'react';
 import { Form } from 'react-bootstrap';
-import { useCatalogue } from '../../../parts/catalogue/catalogue';
-import type { Place } from '../../../parts/chart/places';
-import { MotionGlyph } from '../../../parts/marks/glyph';
+import { useCatalogue } from '../catalogue/catalogue';
+import type { Place } from '../chart/places';
+import { MotionGlyph } from '../marks/glyph';
 import { suggest, type Suggestion } from './suggest';
 
 interface Props {

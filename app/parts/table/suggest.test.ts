@@ -1,9 +1,9 @@
-import { type Answers, isBannedOutright, screen } from '../../../../core/limits';
+import { type Answers, isBannedOutright, screen } from '../../../core/limits';
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
-import { CATALOGUE } from '../../../../reference/catalogue';
-import { CAUTIONS } from '../../../../reference/facts/cautions/index';
-import type { Place } from '../../../parts/chart/places';
+import { CATALOGUE } from '../../../reference/catalogue';
+import { CAUTIONS } from '../../../reference/facts/cautions/index';
+import type { Place } from '../chart/places';
 import { suggest, techniquesAt } from './suggest';
 
 const free = screen(CAUTIONS, {});

@@ -1,4 +1,4 @@
-import type { RuleFinding } from '../../../../core/rules';
+import type { RuleFinding } from '../../../core/rules';
 import { Button } from 'react-bootstrap';
 
 const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1);

@@ -1,6 +1,6 @@
-import { groundWords, pathWords, type Step, type Technique } from '../../../../../core/routine';
-import { NEED_NAMES } from '../../../../../core/words';
-import { PLACE_INDEX } from '../../../../../reference/place-index';
+import { groundWords, pathWords, type Step, type Technique } from '../../../../core/routine';
+import { NEED_NAMES } from '../../../../core/words';
+import { PLACE_INDEX } from '../../../../reference/place-index';
 
 /** What hands need while they work: the way, what to feel for and to avoid, what the client is told, and on what ground. */
 export function WorkWords({ technique, step }: { technique: Technique; step: Step }) {
