@@ -83,7 +83,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const result = await renameTemplate(who, params.templateId, input.value.version, input.value.name);
   if (result === 'missing') notFound('routine');
   const told: Partial<Record<typeof result, string>> = {
-    'name-taken': 'There is a template of this name already. Take another.',
+    'name-taken': NAME_TAKEN,
     stale: 'It was changed in another window meanwhile. Reload the page first; what you typed is still here.',
     'not-yours': NOT_YOURS,
   };
@@ -116,6 +116,7 @@ async function change(who: Who, id: string, form: ReadonlyMap<string, string>) {
     const result = await changeTemplate(who, id, input.value.version, body);
     if (result === 'missing') notFound('routine');
     if (result === 'not-yours') return refuse(NOT_YOURS, 403);
+    if (result === 'name-taken') return refuse(NAME_TAKEN, 409);
     if (result === 'stale')
       return refuse('It was changed in another window meanwhile; what you did is still here.', 409);
     return redirect(`/routines/${id}`);
@@ -125,6 +126,7 @@ async function change(who: Who, id: string, form: ReadonlyMap<string, string>) {
   }
 }
 type Who = Awaited<ReturnType<typeof requirePractitioner>>;
+const NAME_TAKEN = 'There is a routine of this name already. Take another.';
 const NOT_YOURS = 'Only who made it, or the owner of the practice, may change or delete it.';
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [

@@ -16,7 +16,8 @@ import { ImportRoutine, routineFromFile } from '../rooms/routines/import-routine
 import { RoutineFilters } from '../rooms/routines/routine-filters';
 import { RoutineList } from '../rooms/routines/routine-list';
 import { RoutinePreview } from '../rooms/routines/routine-preview';
-import { readForm } from '../schemas/read';
+import { checkForm, readForm } from '../schemas/read';
+import { importTemplateSchema } from '../schemas/template';
 import type { Route } from './+types/routines';
 
 export const meta = () => [{ title: 'Routines · Velvet Compass' }];
@@ -72,14 +73,15 @@ export async function action({ request }: Route.ActionArgs) {
 
 /** A file is read again here: what a page says of it is believed by nobody. */
 async function takeIn(who: Awaited<ReturnType<typeof requirePractitioner>>, form: ReadonlyMap<string, string>) {
-  const name = (form.get('name') ?? '').trim();
-  if (!name || name.length > 120) return data({ name: 'A name of 1 to 120 characters is accepted.' }, { status: 422 });
+  const input = await checkForm(importTemplateSchema, form);
+  if (!input.ok) return data({ name: Object.values(input.errors)[0] }, { status: 422 });
+  const { name, once } = input.value;
   try {
-    const routine = readRoutine(JSON.parse(form.get('routine') ?? ''));
+    const routine = readRoutine(JSON.parse(input.value.routine));
     const { techniques } = await catalogueOf(who.practiceId);
     const unknown = stepsOf(routine).find((s) => !techniques.has(s.technique));
     if (unknown) throw new InputError('technique', `"${unknown.technique}" is not known to this practice`);
-    const made = await saveTemplate(who, name, { ...routine, name }, form.get('once') ?? undefined);
+    const made = await saveTemplate(who, name, { ...routine, name }, once);
     return made === 'name-taken'
       ? data({ name: 'There is a routine of this name already. Take another.' }, { status: 422 })
       : redirect(`/routines?show=${made}`);

@@ -6,6 +6,12 @@ const templateName = string()
   .required('Give the template a name.')
   .max(120, 'At most 120 characters are accepted.');
 export const keepTemplateSchema = object({ once, name: templateName, routine: string().required().max(400_000) });
+export const importTemplateSchema = object({
+  once,
+  do: string().max(20),
+  name: templateName,
+  routine: string().required('Choose a file first.').max(400_000),
+});
 export const changeTemplateSchema = object({
   do: string().max(20),
   routine: string().required().max(400_000),

@@ -70,6 +70,7 @@ export {
   usualIndex,
   withSides,
 } from './edit.ts';
+export { NEW_PARTS } from './new-parts.ts';
 export { dissolveBlock, makeBlock, setBlockSides } from './blocks.ts';
 export { copySteps, mirrorSteps, moveSteps, removeSteps, shiftPressure } from './several.ts';
 export { servesOf } from './serves.ts';

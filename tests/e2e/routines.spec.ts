@@ -57,12 +57,14 @@ test('a routine is edited outside of a visit; each version says what changed, an
   await expect(page.getByText('version 1')).toBeVisible();
   await addStep(page, 'temple circles');
   await addStep(page, 'warm palms jaw 40s');
+  await page.getByLabel('Name of the routine').fill('Temples, quietly');
   await expect(page.getByText('not kept yet')).toBeVisible();
   await page.getByRole('link', { name: 'Clients', exact: true }).click();
   await expect(page.getByText('What was changed here is not kept.')).toBeVisible();
   await page.getByRole('button', { name: 'Stay' }).click();
   await page.getByRole('button', { name: 'Keep as version 2' }).click();
   await page.waitForURL(/\/routines\/[0-9a-f-]{36}$/);
+  await expect(page.getByRole('heading', { level: 1, name: 'Temples, quietly' })).toBeVisible();
   const versions = page.locator('.versions');
   await expect(versions).toContainText('Two-finger circles at the temples: new');
   await page.getByRole('link', { name: 'Edit' }).click();

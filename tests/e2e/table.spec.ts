@@ -48,6 +48,14 @@ test.describe('a table of one’s own', () => {
     await expect(page.getByLabel(`Sides of ${TEMPLE}`)).toHaveValue('each');
     await block.getByRole('combobox', { name: 'Which side of the block comes first' }).selectOption('dissolve');
     await expect(block).toBeHidden();
+    // What are no neighbours is told, and stays as it is. A touch of its number takes a step into the choice.
+    await page.getByRole('button', { name: `Move ${PALMS}`, exact: true }).click();
+    await page.getByRole('button', { name: `Move ${JIACHE}`, exact: true }).click();
+    await page.locator('.step .name').first().focus();
+    await page.keyboard.press('b');
+    await expect(bar.getByRole('status')).toContainText('only neighbours can go side by side');
+    await expect(page.locator('.step-block')).toHaveCount(0);
+    await page.getByRole('button', { name: 'Let go (Esc)' }).click();
 
     await page
       .locator('.step .name')
@@ -155,7 +163,15 @@ test('at least twelve of fifteen steps are in sight, findings under their step, 
   });
   expect(count).toBeGreaterThanOrEqual(14);
   expect(inSight).toBeGreaterThanOrEqual(12);
+  const findings = page.locator('.finding:not(.is-hint)');
   await page.getByRole('button', { name: /to look at/ }).click();
-  const under = page.locator('[data-step]').filter({ has: page.locator('.finding :focus') });
-  await expect(under.or(page.locator('[data-step]').filter({ has: page.locator('.finding') })).first()).toBeVisible();
+  await expect(findings.nth(0)).toBeFocused();
+  // From a row the next one below it, and round again.
+  await page.locator('.step .name').nth(9).focus();
+  await page.keyboard.press('f');
+  await expect(findings.nth(1)).toBeFocused();
+  await page.keyboard.press('f');
+  await expect(findings.nth(0)).toBeFocused();
+  // Each stands under the step it is about.
+  expect(await page.locator('[data-step] .finding:not(.is-hint)').count()).toBe(await findings.count());
 });

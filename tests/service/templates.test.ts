@@ -27,7 +27,7 @@ describe('versions of a routine', () => {
   test('each change keeps what was there, with who changed it; a stale one changes nothing', async () => {
     const id = await saveTemplate(mine, 'Calm', ONE);
     expect(await earlierVersions(mine.practiceId, id)).toEqual([]);
-    expect(await changeTemplate(owner(mine), id, 1, TWO)).toBe('saved');
+    expect(await changeTemplate(owner(mine), id, 1, { ...TWO, name: 'Calm' })).toBe('saved');
     expect(await changeTemplate(owner(mine), id, 1, ONE)).toBe('stale');
     expect(await renameTemplate(owner(mine), id, 2, 'Calmer')).toBe('saved');
     const now = (await findTemplate(mine.practiceId, id))!;
@@ -38,10 +38,18 @@ describe('versions of a routine', () => {
       [1, 'Calm', 1],
     ]);
     expect(earlier.every((v) => v.changedBy.length > 0)).toBe(true);
+    // Its name is a part of it: kept with the change, and not one that another routine has.
+    await saveTemplate(mine, 'Taken', ONE);
+    expect(await changeTemplate(owner(mine), id, 3, { ...TWO, name: 'taken' })).toBe('name-taken');
+    expect(await changeTemplate(owner(mine), id, 3, { ...TWO, name: 'Calmest' })).toBe('saved');
+    expect((await findTemplate(mine.practiceId, id))!.name).toBe('Calmest');
+    expect(await earlierVersions(mine.practiceId, id)).toHaveLength(3);
   });
   test('another practice neither reads nor changes them, and a colleague changes nothing that is not theirs', async () => {
     const id = await saveTemplate(theirs, 'Secret', ONE);
-    expect(await changeTemplate(owner(theirs), id, 1, TWO)).toBe('saved');
+    expect(await changeTemplate(owner(theirs), id, 1, { ...TWO, name: 'Secret' })).toBe('saved');
+    const colleague = { ...theirs, practitionerId: crypto.randomUUID(), role: 'practitioner' as const };
+    expect(await changeTemplate(colleague, id, 2, ONE)).toBe('not-yours');
     expect(await earlierVersions(mine.practiceId, id)).toEqual([]);
     expect(await changeTemplate(owner(mine), id, 2, ONE)).toBe('missing');
     expect((await findTemplate(theirs.practiceId, id))!.version).toBe(2);
@@ -54,7 +62,7 @@ test('lines of a list follow each change, by version and by the practice’s tec
     (await templateLines(who.practiceId, CATALOGUE, 'as they are')).find((l) => l.id === id);
   const before = (await line())!;
   expect([before.version, before.steps.length, before.seconds]).toEqual([1, 1, routineSeconds(ONE)]);
-  await changeTemplate(owner(mine), id, 1, TWO);
+  await changeTemplate(owner(mine), id, 1, { ...TWO, name: 'In a list' });
   const after = (await line())!;
   expect([after.version, after.steps.length, after.seconds]).toEqual([2, 2, routineSeconds(TWO)]);
   expect(await line()).toEqual(after);

@@ -180,7 +180,7 @@ export const AddStep = forwardRef<HTMLInputElement, Props>(function AddStep(
                       {s.banned && <span className="caution small">Off limits. {s.banned}</span>}
                     </span>
                     <span className="num">
-                      {s.banned ? '' : isStep(s) ? `is step ${isStep(s)}` : clock(stepSeconds(s.step))}
+                      {s.banned ? '' : place && isStep(s) ? `is step ${isStep(s)}` : clock(stepSeconds(s.step))}
                     </span>
                   </button>
                 </li>

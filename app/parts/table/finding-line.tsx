@@ -18,7 +18,7 @@ export function FindingLine({
 }) {
   const { severity, title, reason, fix } = finding;
   return (
-    <div className={`finding is-line is-${severity}`}>
+    <div className={`finding is-line is-${severity}`} tabIndex={-1}>
       <strong>{capital(title.replace(`${under}: `, ''))}</strong> {reason}{' '}
       {fix && !disabled && (
         <Button variant="link" onClick={onFix}>

@@ -38,7 +38,9 @@ import { VerbBar } from './verb-bar';
 interface Props {
   table: Table;
   disabled: boolean;
-  /** It is a page of its own, and not a stage of a visit. */
+  /** Of the page, for those who hear it. */
+  title: string;
+  /** It is a page of its own, and not a stage of a visit: no part of it is kept beside it. */
   isPage?: boolean;
   soundings?: readonly Sounding[];
   /** What is said of the saving, beside the name. */
@@ -49,21 +51,22 @@ interface Props {
   onward: (stopped: boolean) => ReactNode;
   /** What the page offers below the table: templates, or what is done with this one. */
   tools: (table: {
-    /** Puts a template on the table; a part of one behind the open step. */
-    start: (body: Routine) => void;
+    /** Puts a routine in place of the one on the table, or a part of one behind the open step. */
+    start: (body: Routine, as: 'whole' | 'part') => void;
     keeping: Routine | null;
     keep: (routine: Routine | null) => void;
   }) => ReactNode;
 }
 
 /** The table that a routine is composed on: chart, steps and ribbon of one routine, wherever it is kept. */
-export function RoutineTable({ table, disabled, isPage, soundings, saved, above, onward, tools }: Props) {
+export function RoutineTable({ table, title, disabled, isPage, soundings, saved, above, onward, tools }: Props) {
   const { routine, edit, findings, totals, catalogue, screening } = table;
   const choice = useChoice(table);
   const { chosen, setChosen, picked } = choice;
   const [picking, setPicking] = useState(false);
   const [keeping, setKeeping] = useState<Routine | null>(null);
   const [scaling, setScaling] = useState(false);
+  const [told, setTold] = useState('');
   const list = useRef<HTMLDivElement>(null);
   const [place, setPlace] = useState<Place | null>(null);
   const [adapted, setAdapted] = useState('');
@@ -111,30 +114,37 @@ export function RoutineTable({ table, disabled, isPage, soundings, saved, above,
   /** From one finding to the next, beginning behind the one in sight. */
   const toNextFinding = () => {
     const lines = [...(list.current?.querySelectorAll<HTMLElement>('.finding:not(.is-hint)') ?? [])];
-    const at = lines.findIndex((l) => l === document.activeElement || l.contains(document.activeElement));
-    const next = lines[(at + 1) % lines.length];
+    const here = document.activeElement;
+    const isBehind = (l: HTMLElement) =>
+      !!here && !l.contains(here) && !!(here.compareDocumentPosition(l) & Node.DOCUMENT_POSITION_FOLLOWING);
+    const next = (list.current?.contains(here) ? lines.find(isBehind) : null) ?? lines[0];
     if (!next) return;
     next.scrollIntoView({ block: 'nearest' });
     (next.querySelector('button') ?? next).focus();
   };
-  const setBlock = () => {
+  /** The chosen steps wholly on the left, then wholly on the right; why they cannot is told where the verbs are. */
+  const sideBySide = () => {
     try {
       const ids = steps.filter((s) => picked.has(s.id)).map((s) => s.id);
       if (edit(makeBlock(routine, ids, 'left-then-right'))) choice.release();
+      setTold('');
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
+      setTold(`${error.message}.`);
     }
   };
   const move = (id: string, by: -1 | 1) =>
     edit(moveStep(routine, id, stepsOf(routine).findIndex((s) => s.id === id) + by));
-  /** A template comes without what this client may not have today, and says so; a part of one goes behind the open step. */
-  const start = (body: Routine) => {
+  /** What is put on the table comes without what this client may not have today, and says so. */
+  const start = (body: Routine, as: 'whole' | 'part') => {
     const { routine: fit, leftOut, lowered } = admitRoutine(body, screening, catalogue);
-    const isPart = body.budgetMinutes === null && steps.length > 0;
+    const isPart = as === 'part' && steps.length > 0;
+    const at = behind ?? steps.length;
     setChosen(null);
-    if (edit(isPart ? insertSteps(routine, stepsOf(fit), behind ?? steps.length) : fit))
+    if (edit(isPart ? insertSteps(routine, stepsOf(fit), at) : fit))
       setAdapted(
         [
+          isPart ? `“${body.name}” stands behind step ${at}.` : '',
           leftOut.length ? `Left out for this client: ${leftOut.join(', ')}.` : '',
           lowered.length ? `Lowered: ${lowered.join(', ')}.` : '',
         ]
@@ -161,7 +171,7 @@ export function RoutineTable({ table, disabled, isPage, soundings, saved, above,
           {above}
           <fieldset disabled={disabled} className="border-0 p-0 m-0">
             <div className="work-head">
-              <h1 className="visually-hidden">Compose</h1>
+              <h1 className="visually-hidden">{title}</h1>
               <input
                 className="routine-name"
                 aria-label="Name of the routine"
@@ -197,8 +207,11 @@ export function RoutineTable({ table, disabled, isPage, soundings, saved, above,
                 routine={routine}
                 picked={picked}
                 totals={totals}
+                told={told}
+                onTell={setTold}
                 onEdit={edit}
-                onKeepAsPart={setKeeping}
+                onSideBySide={sideBySide}
+                onKeepAsPart={isPage ? null : setKeeping}
                 onDone={choice.release}
               />
             ) : (
@@ -240,7 +253,7 @@ export function RoutineTable({ table, disabled, isPage, soundings, saved, above,
               <div className="note-bar" role="status">
                 {adapted}{' '}
                 <Button variant="link" onClick={() => setAdapted('')}>
-                  All right
+                  Hide this
                 </Button>
               </div>
             )}
@@ -250,7 +263,7 @@ export function RoutineTable({ table, disabled, isPage, soundings, saved, above,
                 const row = (e.target as HTMLElement).closest<HTMLElement>('[data-step]');
                 if (!row || disabled || e.ctrlKey || e.metaKey || e.altKey) return;
                 if ((e.target as HTMLElement).closest('input, select, textarea, .handle')) return;
-                if (e.key === 'b' && picked.size) setBlock();
+                if (e.key === 'b' && picked.size) sideBySide();
                 else if (e.key === 'f') toNextFinding();
                 else if (e.key === 'F') {
                   const first = findings.find((f) => f.fix && f.stepIds[0] === row.dataset.step);

@@ -59,7 +59,8 @@ export function StepRow({
           {...attributes}
           {...listeners}
           aria-label={`Move ${name}`}
-          onClick={(e) => (e.shiftKey || e.ctrlKey || e.metaKey) && onPick(e.shiftKey)}
+          title="Drag to move, touch to choose"
+          onClick={(e) => onPick(e.shiftKey)}
         >
           {isPicked ? '✓' : number}
         </button>

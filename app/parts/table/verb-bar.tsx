@@ -1,6 +1,5 @@
 import {
   copySteps,
-  makeBlock,
   mirrorSteps,
   moveSteps,
   removeSteps,
@@ -9,7 +8,7 @@ import {
   type Routine,
   type Totals,
 } from '../../../core/routine';
-import { clock, InputError } from '../../../core/words';
+import { clock } from '../../../core/words';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { useCatalogue } from '../catalogue/catalogue';
@@ -19,50 +18,42 @@ export function VerbBar({
   routine,
   picked,
   totals,
+  told,
+  onTell,
   onEdit,
+  onSideBySide,
   onKeepAsPart,
   onDone,
 }: {
   routine: Routine;
   picked: ReadonlySet<string>;
   totals: Totals;
+  /** What is said of the verb that was last asked for. */
+  told: string;
+  onTell: (text: string) => void;
   onEdit: (next: Routine) => void;
-  onKeepAsPart: (part: Routine) => void;
+  onSideBySide: () => void;
+  /** null where a part cannot be kept. */
+  onKeepAsPart: ((part: Routine) => void) | null;
   onDone: () => void;
 }) {
   const catalogue = useCatalogue();
-  const [told, setTold] = useState('');
   const [after, setAfter] = useState('');
   const steps = stepsOf(routine);
   const chosen = steps.filter((s) => picked.has(s.id));
   const seconds = steps.reduce((sum, s, i) => sum + (picked.has(s.id) ? totals.stepSeconds[i]! : 0), 0);
   const shift = (by: -1 | 1) => {
     const { routine: next, stayed } = shiftPressure(routine, picked, by, catalogue);
-    setTold(
+    onTell(
       stayed ? `${stayed} of ${chosen.length} stayed: nothing ${by < 0 ? 'softer' : 'firmer'} is taken there.` : '',
     );
     onEdit(next);
   };
-  const block = () => {
-    try {
-      onEdit(
-        makeBlock(
-          routine,
-          chosen.map((s) => s.id),
-          'left-then-right',
-        ),
-      );
-      onDone();
-    } catch (error) {
-      if (!(error instanceof InputError)) throw error;
-      setTold(`${error.message}.`);
-    }
-  };
   const move = () => {
     const to = Number(after);
     if (after.trim() === '' || !Number.isInteger(to) || to < 0 || to > steps.length)
-      return setTold(`After which step: 0 to ${steps.length}.`);
-    setTold('');
+      return onTell(`After which step: 0 to ${steps.length}.`);
+    onTell('');
     setAfter('');
     onEdit(moveSteps(routine, picked, to));
   };
@@ -70,7 +61,7 @@ export function VerbBar({
     <div className="verb-bar" role="toolbar" aria-label="For the chosen steps">
       <strong>{chosen.length} chosen</strong>
       <span className="num">{clock(seconds)}</span>
-      <Button variant="link" onClick={block}>
+      <Button variant="link" onClick={onSideBySide}>
         All left, then right
       </Button>
       <Button variant="link" onClick={() => shift(-1)}>
@@ -98,9 +89,11 @@ export function VerbBar({
       <Button variant="link" onClick={() => onEdit(mirrorSteps(routine, picked))}>
         Mirror
       </Button>
-      <Button variant="link" onClick={() => onKeepAsPart({ ...routine, items: chosen, budgetMinutes: null })}>
-        Keep as a part
-      </Button>
+      {onKeepAsPart && (
+        <Button variant="link" onClick={() => onKeepAsPart({ ...routine, items: chosen, budgetMinutes: null })}>
+          Keep as a part
+        </Button>
+      )}
       <Button
         variant="link"
         onClick={() => {

@@ -40,6 +40,7 @@ export function TemplateEditor({ template, told }: { template: Template; told: s
     <>
       <RoutineTable
         table={table}
+        title={`Edit ${template.name}`}
         disabled={false}
         isPage
         saved={<span className="soft small">{changed ? 'not kept yet' : `version ${template.version}`}</span>}

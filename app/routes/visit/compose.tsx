@@ -50,6 +50,7 @@ export default function Compose() {
   return (
     <RoutineTable
       table={table}
+      title="Compose"
       disabled={ended}
       soundings={soundingsOf(readings, 'before')}
       above={<SaveConflict />}
@@ -71,11 +72,11 @@ export default function Compose() {
             visitId={visit.id}
             routine={onTable}
             disabled={ended}
-            onStart={start}
+            onStart={(body) => start(body, body.budgetMinutes === null ? 'part' : 'whole')}
             keeping={keeping}
             onKeeping={keep}
           />
-          <EarlierMenu visitId={visit.id} disabled={ended} onStart={start} />
+          <EarlierMenu visitId={visit.id} disabled={ended} onStart={(body) => start(body, 'whole')} />
         </>
       )}
     />

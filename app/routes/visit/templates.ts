@@ -29,6 +29,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
       return {
         id,
         name,
+        isPart: body.budgetMinutes === null,
         school: catalogue.schools.get(body.school)?.name ?? '',
         steps: stepCount(routine),
         of: stepCount(body),

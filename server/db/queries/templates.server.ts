@@ -140,105 +140,75 @@ type Changer = Member & { role: SignedIn['role'] };
 const mayChange = (who: Changer, template: TemplateModel): boolean =>
   who.role === 'owner' || template.createdBy === who.practitionerId;
 
-export const renameTemplate = byPractice(
-  async (
-    who: Changer,
-    id: string,
-    expectedVersion: number,
-    name: string,
-  ): Promise<'saved' | 'stale' | 'missing' | 'name-taken' | 'not-yours'> => {
-    const { practiceId } = who;
-    if (!isUuid(id)) return 'missing';
-    try {
-      return await database().transaction(async (transaction) => {
-        const found = await TemplateModel.findOne({
-          where: { practiceId, id },
-          transaction,
-          lock: transaction.LOCK.UPDATE,
-        });
-        if (!found) return 'missing';
-        if (!mayChange(who, found)) return 'not-yours';
-        if (found.version !== expectedVersion) return 'stale';
-        await keepVersion(who, found, transaction);
-        await found.update(
-          { name, body: { ...storedRoutine(found.body)!, name }, updatedAt: new Date(), version: expectedVersion + 1 },
-          { transaction },
-        );
-        await writeAudit(who, 'template-renamed', { template: id }, transaction);
-        return 'saved';
-      });
-    } catch (error) {
-      if (error instanceof UniqueConstraintError) return 'name-taken';
-      throw error;
-    }
-  },
-);
+type Refusal = 'missing' | 'not-yours' | 'stale';
 
-/** Puts another body into a template; what it was before is kept as a version. */
-export const changeTemplate = byPractice(
-  async (
-    who: Changer,
-    id: string,
-    expectedVersion: number,
-    body: Routine,
-  ): Promise<'saved' | 'stale' | 'missing' | 'not-yours'> => {
-    if (!isUuid(id)) return 'missing';
-    return database().transaction(async (transaction) => {
-      const found = await TemplateModel.findOne({
-        where: { practiceId: who.practiceId, id },
-        transaction,
-        lock: transaction.LOCK.UPDATE,
-      });
-      if (!found) return 'missing';
-      if (!mayChange(who, found)) return 'not-yours';
-      if (found.version !== expectedVersion) return 'stale';
+/** Locks a template that may be changed and does something with it; what is not there, not theirs or newer is left alone. */
+async function withTemplate<T extends string>(
+  who: Changer,
+  id: string,
+  expectedVersion: number | null,
+  act: (found: TemplateModel, transaction: Transaction) => Promise<T>,
+): Promise<T | Refusal> {
+  if (!isUuid(id)) return 'missing';
+  return database().transaction(async (transaction) => {
+    const found = await TemplateModel.findOne({
+      where: { practiceId: who.practiceId, id },
+      transaction,
+      lock: transaction.LOCK.UPDATE,
+    });
+    if (!found) return 'missing';
+    if (!mayChange(who, found)) return 'not-yours';
+    if (expectedVersion !== null && found.version !== expectedVersion) return 'stale';
+    return act(found, transaction);
+  });
+}
+
+/** Puts another body into a template, its name with it; what it was before is kept as a version. */
+async function rewrite(
+  who: Changer,
+  id: string,
+  expectedVersion: number,
+  what: 'template-renamed' | 'template-changed',
+  change: (before: Routine) => Routine,
+): Promise<'saved' | 'name-taken' | Refusal> {
+  try {
+    return await withTemplate(who, id, expectedVersion, async (found, transaction) => {
       await keepVersion(who, found, transaction);
-      await found.update(
-        { body: { ...body, name: found.name }, updatedAt: new Date(), version: expectedVersion + 1 },
-        { transaction },
-      );
-      await writeAudit(who, 'template-changed', { template: id, version: expectedVersion + 1 }, transaction);
+      const body = change(storedRoutine(found.body)!);
+      const version = expectedVersion + 1;
+      await found.update({ name: body.name, body, updatedAt: new Date(), version }, { transaction });
+      await writeAudit(who, what, { template: id, version }, transaction);
       return 'saved';
     });
-  },
+  } catch (error) {
+    if (error instanceof UniqueConstraintError) return 'name-taken';
+    throw error;
+  }
+}
+
+export const renameTemplate = byPractice((who: Changer, id: string, expectedVersion: number, name: string) =>
+  rewrite(who, id, expectedVersion, 'template-renamed', (body) => ({ ...body, name })),
+);
+
+export const changeTemplate = byPractice((who: Changer, id: string, expectedVersion: number, body: Routine) =>
+  rewrite(who, id, expectedVersion, 'template-changed', () => body),
 );
 
 /** Takes a template out of the lists, or puts it back. */
-export const hideTemplate = byPractice(
-  async (who: Changer, id: string, hidden: boolean): Promise<'saved' | 'missing' | 'not-yours'> => {
-    if (!isUuid(id)) return 'missing';
-    return database().transaction(async (transaction) => {
-      const found = await TemplateModel.findOne({
-        where: { practiceId: who.practiceId, id },
-        transaction,
-        lock: transaction.LOCK.UPDATE,
-      });
-      if (!found) return 'missing';
-      if (!mayChange(who, found)) return 'not-yours';
-      await found.update({ hidden }, { transaction });
-      await writeAudit(who, hidden ? 'template-hidden' : 'template-shown', { template: id }, transaction);
-      return 'saved';
-    });
-  },
+export const hideTemplate = byPractice((who: Changer, id: string, hidden: boolean) =>
+  withTemplate(who, id, null, async (found, transaction) => {
+    await found.update({ hidden }, { transaction });
+    await writeAudit(who, hidden ? 'template-hidden' : 'template-shown', { template: id }, transaction);
+    return 'saved';
+  }),
 );
 
-export const deleteTemplate = byPractice(
-  async (who: Changer, id: string): Promise<'deleted' | 'missing' | 'not-yours'> => {
-    const { practiceId } = who;
-    if (!isUuid(id)) return 'missing';
-    return database().transaction(async (transaction) => {
-      const found = await TemplateModel.findOne({
-        where: { practiceId, id },
-        transaction,
-        lock: transaction.LOCK.UPDATE,
-      });
-      if (!found) return 'missing';
-      if (!mayChange(who, found)) return 'not-yours';
-      await found.destroy({ transaction });
-      await writeAudit(who, 'template-deleted', { template: id }, transaction);
-      return 'deleted';
-    });
-  },
+export const deleteTemplate = byPractice((who: Changer, id: string) =>
+  withTemplate(who, id, null, async (found, transaction) => {
+    await found.destroy({ transaction });
+    await writeAudit(who, 'template-deleted', { template: id }, transaction);
+    return 'deleted';
+  }),
 );
 
 export const findTemplatesByName = byPractice(

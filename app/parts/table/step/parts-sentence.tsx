@@ -1,30 +1,17 @@
-import { BOUNDS, LENGTHS, type DosePart, type Step } from '../../../../core/routine';
+import { BOUNDS, LENGTHS, NEW_PARTS, type DosePart, type Step } from '../../../../core/routine';
 import { MEASURES } from '../../../../core/measures';
 import { useState } from 'react';
 import { SayChoice, SayNumber, SayText, SayVerb } from './say';
 
-const NEW_PARTS: Record<DosePart['kind'], { name: string; part: DosePart }> = {
-  hold: { name: 'a hold', part: { kind: 'hold', seconds: 10 } },
-  beats: { name: 'a count', part: { kind: 'beats', count: 5, most: null, perMinute: 30, unit: 'circles' } },
-  open: {
-    name: 'waiting',
-    part: { kind: 'open', until: 'it softens', usualSeconds: 30, leastSeconds: 15, mostSeconds: 90 },
-  },
-  breath: {
-    name: 'breaths',
-    part: {
-      kind: 'breath',
-      cycles: 6,
-      phases: [
-        { what: 'in', seconds: 4 },
-        { what: 'out', seconds: 6 },
-      ],
-    },
-  },
-  check: { name: 'a look', part: { kind: 'check', what: 'compare the sides', seconds: 10 } },
-  test: { name: 'a reading', part: { kind: 'test', measure: 'opening-mm', place: '', seconds: 20 } },
+const KIND_NAMES: Record<DosePart['kind'], string> = {
+  hold: 'a hold',
+  beats: 'a count',
+  open: 'waiting',
+  breath: 'breaths',
+  check: 'a look',
+  test: 'a reading',
 };
-const KINDS = Object.keys(NEW_PARTS) as DosePart['kind'][];
+const KINDS = Object.keys(KIND_NAMES) as DosePart['kind'][];
 const PHASE_WORDS = { in: 'in', 'in-again': 'in again', hold: 'hold', out: 'out', rest: 'wait' } as const;
 const SINGLE_NUMBER = Object.entries(MEASURES).map(([id, m]) => [id, m.name] as const);
 
@@ -57,10 +44,10 @@ export function PartsSentence({ step, onChange }: { step: Step; onChange: (next:
                 key={kind}
                 onClick={() => {
                   setAdding(false);
-                  setParts([...parts, structuredClone(NEW_PARTS[kind].part)]);
+                  setParts([...parts, structuredClone(NEW_PARTS[kind])]);
                 }}
               >
-                {NEW_PARTS[kind].name}
+                {KIND_NAMES[kind]}
               </SayVerb>
             ))}
           </span>

@@ -1,23 +1,10 @@
-import { LENGTHS, type DosePart, type OwnTechnique } from '../../../../core/routine';
+import { LENGTHS, NEW_PARTS, type DosePart, type OwnTechnique } from '../../../../core/routine';
 import { Button, Form } from 'react-bootstrap';
 import { PartFields } from '../../../parts/routine/part-fields';
 import { TextControl, Told, type Refused } from './controls';
 
-const NEW_PARTS: Record<Exclude<DosePart['kind'], 'test'>, DosePart> = {
-  hold: { kind: 'hold', seconds: 10 },
-  beats: { kind: 'beats', count: 10, most: null, perMinute: 30, unit: 'strokes' },
-  open: { kind: 'open', until: 'it softens', usualSeconds: 30, leastSeconds: 10, mostSeconds: 90 },
-  breath: {
-    kind: 'breath',
-    cycles: 3,
-    phases: [
-      { what: 'in', seconds: 4 },
-      { what: 'out', seconds: 6 },
-    ],
-  },
-  check: { kind: 'check', what: 'compare both sides', seconds: 10 },
-};
-const KIND_NAMES: Record<keyof typeof NEW_PARTS, string> = {
+/** A reading is taken in a visit; a technique of one’s own has none. */
+const KIND_NAMES: Record<Exclude<DosePart['kind'], 'test'>, string> = {
   hold: 'stay so many seconds',
   beats: 'so many at a pace',
   open: 'until something is felt',
@@ -94,7 +81,7 @@ export function DoseFields({
           value=""
           disabled={dose.parts.length >= LENGTHS.parts}
           onChange={(e) => {
-            const part = NEW_PARTS[e.target.value as keyof typeof NEW_PARTS];
+            const part = NEW_PARTS[e.target.value as DosePart['kind']];
             onChange({ ...dose, parts: [...dose.parts, structuredClone(part)] });
           }}
         >

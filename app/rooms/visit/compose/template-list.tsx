@@ -47,6 +47,7 @@ export function TemplateList({
                 <span className="fw-bold">{t.name}</span>
                 <span className="num">{clock(t.seconds)}</span>
                 <span className="soft">
+                  {t.isPart ? 'a part, goes behind the open step · ' : ''}
                   {t.steps === t.of ? `${t.of} steps` : `${t.steps} of ${t.of} steps`} · {t.school}
                 </span>
                 {t.leftOut.length > 0 && <span className="falls">Falls out today: {t.leftOut.join(', ')}</span>}
