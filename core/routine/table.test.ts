@@ -18,6 +18,7 @@ import {
   ribbonOf,
   routineSeconds,
   scaleTo,
+  servesOf,
   setBlockSides,
   shiftPressure,
   smallBands,
@@ -152,6 +153,15 @@ describe('the sum of a step', () => {
       '2 sides × 3 places × (10 ÷ 30 a min + 45 s) = 6:30, with changes 6:30',
     );
   });
+  test('counts rounds where one side gets more, and sets where both get the same', () => {
+    const step = bareStep('x', [hold(5)], { mode: 'each' });
+    const more = { ...step, sides: { ...step.sides, extra: { side: 'left' as const, sets: 2, reason: '' } } };
+    // Once on the right, three times on the left.
+    expect(sumWords(more, 20)).toBe('4 rounds × 5 s = 0:20, with changes 0:20');
+    expect(sumWords(bareStep('x', [hold(5)], { mode: 'each', sets: 3 }), 30)).toBe(
+      '2 sides × 3 sets × 5 s = 0:30, with changes 0:30',
+    );
+  });
   test('holds for every technique of the library: its factors give the working seconds of its cue list', () => {
     for (const t of TECHNIQUES) {
       const step = newStep(t, 'x');
@@ -191,6 +201,28 @@ describe('scaled to minutes', () => {
         if (minutes <= 15) expect(totalSeconds).toBeGreaterThan(minutes * 60 - 4);
       }),
     ));
+  test('nothing is cut below what is still work: 3 s, 3 times, 2 breaths, the least of a waiting', () => {
+    const phases = [
+      { what: 'in' as const, seconds: 4 },
+      { what: 'out' as const, seconds: 6 },
+    ];
+    const parts = [
+      hold(9),
+      beats(8, 30),
+      { kind: 'breath' as const, cycles: 5, phases },
+      { kind: 'open' as const, until: 'it softens', usualSeconds: 40, leastSeconds: 25, mostSeconds: 90 },
+      hold(2),
+    ];
+    const r: Routine = { ...routine(), items: Array.from({ length: 12 }, (_, i) => bareStep(`s${i}`, parts)) };
+    expect(stepsOf(scaleTo(r, 1).routine)[0]!.dose.parts).toMatchObject([
+      { seconds: 3 },
+      { count: 3 },
+      { cycles: 2 },
+      { usualSeconds: 25 },
+      // What was shorter before is not made longer.
+      { seconds: 2 },
+    ]);
+  });
   test('doses that are as short as they may be stay, and the length says so', () => {
     const r: Routine = { ...routine(), items: [bareStep('a', [hold(3)]), bareStep('b', [beats(3, 30)])] };
     expect(scaleTo(r, 1).routine.items).not.toEqual([]);
@@ -243,4 +275,15 @@ test('the small ribbon has every block of the ribbon once, as far up and down as
       expect(rect.end).toBeLessThanOrEqual(Math.max(block.endSeconds + 1, rect.x + 2));
     }
   }
+});
+
+test('what a routine serves is told by its work, not by the frame round it', () => {
+  const id = (want: (t: (typeof TECHNIQUES)[number]) => boolean) => TECHNIQUES.find(want)!.id;
+  const jaw = id((t) => t.phase === 'release' && t.serves.includes('jaw') && !t.serves.includes('sinus'));
+  const frame = id((t) => t.phase === 'open-drainage' && !t.serves.includes('jaw'));
+  const only = routineFrom([jaw]);
+  expect(servesOf(only, CATALOGUE)).toContain('jaw');
+  const framed = routineFrom([frame, frame, frame, jaw]);
+  expect(servesOf(framed, CATALOGUE)).toEqual(servesOf(only, CATALOGUE));
+  expect(servesOf(routineFrom([frame]), CATALOGUE)).toEqual([]);
 });

@@ -32,6 +32,16 @@ describe('by place', () => {
       mode: 'each',
       first: 'right',
     }));
+  test('a touched side is worked alone where that is asked for, and a side that is typed counts more than the touch', () => {
+    const right: Place = { kind: 'muscle', id: 'scm-sternal', side: 'right' };
+    const sides = (line: string) =>
+      suggest({ line, place: right, serves: null, oneSide: true }, free, 'new', CATALOGUE)[0]!.step.sides;
+    expect(sides('scm pinch')).toMatchObject({ mode: 'right', extra: null });
+    expect(sides('scm pinch left')).toMatchObject({ mode: 'left' });
+    expect(sides('scm pinch left first')).toMatchObject({ mode: 'each', first: 'left' });
+  });
+  test('where a step goes comes with what was typed', () =>
+    expect([ask('temple circles after 3')[0]!.after, ask('temple circles')[0]!.after]).toEqual([3, null]));
   test('with a place chosen, a dose alone is a whole line', () =>
     expect(ask('12x firm', masseter).length).toBeGreaterThan(0));
 });
