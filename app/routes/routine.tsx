@@ -171,7 +171,7 @@ function ReadRoutine({
           <div className="work-head">
             <h1>{template.name}</h1>
             <span className="num fs-5">{clock(totals.totalSeconds)}</span>
-            <div className="end">
+            <div className="end no-print">
               <Link to={`/clients?with=${template.id}`} className="btn btn-primary btn-sm">
                 Start a visit with it
               </Link>
@@ -198,7 +198,7 @@ function ReadRoutine({
               </Form>
             </div>
           </div>
-          <Form method="post" className="d-flex gap-2 align-items-end mb-3" key={template.version}>
+          <Form method="post" className="d-flex gap-2 align-items-end mb-3 no-print" key={template.version}>
             <input type="hidden" name="version" value={template.version} />
             <FieldFrame label="Name" name="name" defaultValue={template.name} maxLength={160} message={told} />
             <Button variant="outline-primary" type="submit">
@@ -224,7 +224,7 @@ function ReadRoutine({
                   <td className="soft">
                     <MotionGlyph motion={s.motion} />
                   </td>
-                  <td>
+                  <td className="text-nowrap">
                     {s.pressure && (
                       <>
                         <PressureDot pressure={s.pressure.there} /> {pressureWords(s)}
@@ -232,7 +232,7 @@ function ReadRoutine({
                     )}
                   </td>
                   <td>{doseWords(s)}</td>
-                  <td>
+                  <td className="text-nowrap">
                     <SideMark side={sideOfPlan(s.sides.mode)} /> {SIDE_PLAN_NAMES[s.sides.mode]}
                   </td>
                   <td className="num text-end">{clock(totals.stepSeconds[i] ?? 0)}</td>

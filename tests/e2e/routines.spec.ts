@@ -113,9 +113,41 @@ test('a visit is begun with a routine that was found with a slip of the hand', a
   expect(steps).toBeGreaterThan(3);
 });
 
-test('what was done at an earlier visit is begun with again', async ({ page }) => {
+test('what was done at an earlier visit is asked for, also when the network is cut meanwhile', async ({
+  page,
+  context,
+}) => {
   await addClient(page, 'Jun Castellan');
   await toCompose(page);
   await page.getByRole('button', { name: 'As an earlier time …' }).click();
   await expect(page.getByText('No earlier visit with a routine.')).toBeVisible();
+  // Asked for without a network it waits, and comes with it.
+  await page.getByRole('button', { name: 'Close' }).click();
+  await addStep(page, 'temple circles');
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'As an earlier time …' }).click();
+  await expect(page.getByText(/No connection to the records/)).toBeVisible();
+  await context.setOffline(false);
+  await expect(page.getByText('No earlier visit with a routine.')).toBeVisible();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(page.locator('.step')).toHaveCount(1);
+});
+
+test('on paper a routine is its steps and its ribbon, light whatever the room is', async ({ page }) => {
+  await page.goto('/routines');
+  await awake(page);
+  await page.getByRole('button', { name: 'Dim room' }).click();
+  await expect(page.getByRole('button', { name: 'Day room' })).toBeVisible();
+  await page.getByLabel('Find a routine').fill('two balls');
+  await page.getByRole('link', { name: 'Two balls for jaw, nose and brow' }).click();
+  await page.waitForURL(/\/routines\/[0-9a-f-]{36}$/);
+  const ground = () => page.evaluate(() => getComputedStyle(document.body).getPropertyValue('--sheet').trim());
+  expect(await ground()).not.toMatch(/^#fff(fff)?$/);
+  await page.emulateMedia({ media: 'print' });
+  // Shortened or not by whoever packs the style sheet.
+  expect(await ground()).toMatch(/^#fff(fff)?$/);
+  await expect(page.getByRole('row').first()).toBeVisible();
+  await expect(page.locator('.ribbon')).toBeVisible();
+  for (const hidden of ['Rename', 'Delete', 'Duplicate'])
+    await expect(page.getByRole('button', { name: hidden })).toBeHidden();
 });

@@ -1,6 +1,6 @@
 import type { ClientMeasureId, ClientMeasures } from '../../../core/atlas';
 import type { OneSide } from '../../../core/words';
-import { lazy, memo, Suspense, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useInBrowser } from '../fields/use-in-browser';
 import { ChartTools } from './chart-tools';
 import { ClientChart } from './client-chart';
@@ -36,7 +36,8 @@ import {
   type View,
 } from './places';
 import type { FittedHead } from './fitted';
-import { THUMBS_URL, useTerrain } from './terrain';
+import { THUMBS_URL } from './terrain';
+import { Edges, Terrain } from './terrain-layer';
 import { sheetSpot, usePicking, type Pick } from './use-picking';
 import { useSize } from './use-size';
 import { useZoom } from './use-zoom';
@@ -312,39 +313,6 @@ const thumbOf = (view: View) => ({
 
 const toggled = <T,>(set: ReadonlySet<T>, value: T): ReadonlySet<T> =>
   new Set(set.has(value) ? [...set].filter((v) => v !== value) : [...set, value]);
-
-/** The drawing itself, on a layer of its own: marks that move above it do not make it be painted again. */
-const Terrain = memo(function Terrain({
-  view,
-  flip,
-  fitted,
-  ...svg
-}: {
-  view: View;
-  flip: string | undefined;
-  fitted: string | undefined;
-  viewBox: string;
-  preserveAspectRatio: string;
-}) {
-  const standard = useTerrain(view);
-  const markup = useMemo(() => ({ __html: fitted ?? standard }), [fitted, standard]);
-  return (
-    <svg {...svg} className="chart-terrain" aria-hidden="true">
-      <g transform={flip} dangerouslySetInnerHTML={markup} />
-    </svg>
-  );
-});
-
-function Edges({ left, right }: { left: string; right: string }) {
-  return left.length > 1 ? (
-    <span className="chart-edge-word">{left}</span>
-  ) : (
-    <>
-      <span className="chart-edge is-left">{left}</span>
-      <span className="chart-edge is-right">{right}</span>
-    </>
-  );
-}
 
 /** On a chart that is a map, places of a kind can be picked while their layer is on. */
 const LAYER_OF: Partial<Record<Place['kind'], MapLayer>> = {

@@ -26,7 +26,7 @@ export function EarlierVersions({
 }) {
   if (!earlier.length) return null;
   return (
-    <section className="section">
+    <section className="section no-print">
       <h2>Earlier versions</h2>
       <ul className="plain-list versions">
         {earlier.map((v, i) => {
