@@ -45,6 +45,8 @@ export default [
   route('visits/:visitId/save', 'routes/visit/save.ts'),
   route('visits/:visitId/templates', 'routes/visit/templates.ts'),
   route('visits/:visitId/earlier', 'routes/visit/earlier.ts'),
+  route('routines/:templateId/since', 'routes/routine-since.ts'),
+  route('visits/:visitId/lacks', 'routes/visit/lacks.ts'),
   route('visits/:visitId/run', 'routes/visit/run.ts'),
   route('visits/:visitId/outcome', 'routes/visit/outcome.ts'),
   route('visits/:visitId/override', 'routes/visit/override.ts'),

@@ -75,8 +75,9 @@ async function seedPracticeOf(
     { practiceId, name: 'Rafe Oyelaran', email: DEMO_SECOND.email, passwordHash, role: 'practitioner' },
     { transaction },
   );
-  for (const [key, body] of Object.entries(ROUTINES))
-    await TemplateModel.create(
+  const templates = new Map<string, string>();
+  for (const [key, body] of Object.entries(ROUTINES)) {
+    const { id } = await TemplateModel.create(
       {
         practiceId,
         name: body.name,
@@ -86,6 +87,8 @@ async function seedPracticeOf(
       },
       { transaction },
     );
+    templates.set(key, id);
+  }
   await plantStartingRoutines({ practiceId, practitionerId: imke.id }, moment(today, 60, '12:00'), transaction);
   for (const body of OWN_TECHNIQUES)
     await TechniqueModel.create(
@@ -96,7 +99,15 @@ async function seedPracticeOf(
   const random = seeded(20_260_309);
   for (const person of PEOPLE)
     await seedClient(
-      { practiceId, today, transaction, random, made, practitionerId: person.by === 'imke' ? imke.id : rafe.id },
+      {
+        practiceId,
+        today,
+        transaction,
+        random,
+        made,
+        templates,
+        practitionerId: person.by === 'imke' ? imke.id : rafe.id,
+      },
       person,
     );
   await seedTrainer(practiceId, imke.id, (daysAgo) => moment(today, daysAgo, '08:10'), random, transaction);
@@ -109,6 +120,8 @@ interface Making {
   transaction: Transaction;
   random: () => number;
   made: SeededPractice;
+  /** Ids of the practice's routines by their key. */
+  templates: ReadonlyMap<string, string>;
 }
 
 async function seedClient(making: Making, person: DemoClient): Promise<void> {
@@ -242,6 +255,7 @@ async function seedVisit(making: Making, clientId: string, person: DemoClient, v
       startsAt,
       stage,
       routine,
+      routineOrigin: key ? { template: making.templates.get(key)!, version: 1 } : null,
       findings: findingsOf(person.name, visit.daysAgo),
       screen: fresh
         ? EMPTY_SCREEN

@@ -6,7 +6,7 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import { findClient } from '../../server/db/queries/clients.server';
 import { latestMeasures, measuredClients } from '../../server/db/queries/measures.server';
 import { answersTo, readAsk, reachOf } from '../rooms/atlas/ask';
-import { chartAsPng, chartAsSvg, saveFile } from '../rooms/atlas/export';
+import { chartAsPng, chartAsSvg, saveFile } from '../parts/export/picture';
 import { Results } from '../rooms/atlas/results';
 import { SearchPanel } from '../rooms/atlas/search-panel';
 import { Sheet } from '../rooms/atlas/sheet';

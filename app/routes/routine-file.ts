@@ -16,6 +16,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
       .replaceAll(' ', '-') || 'routine';
   return new Response(`${JSON.stringify(template.body, null, 2)}\n`, {
     headers: {
+      ETag: `"${template.version}"`,
       'Content-Type': 'application/json; charset=utf-8',
       'Content-Disposition': `attachment; filename="routine.json"; filename*=UTF-8''${encodeURIComponent(name)}.json`,
     },

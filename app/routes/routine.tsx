@@ -28,6 +28,7 @@ import {
 } from '../../server/db/queries/templates.server';
 import { withOwn } from '../parts/catalogue/catalogue';
 import { FaceChart } from '../parts/chart/face-chart';
+import { asSvg, saveFile } from '../parts/export/picture';
 import { RuleNotes } from '../parts/routine/rule-notes';
 import { Ribbon } from '../parts/ribbon/ribbon';
 import { checkForm, readForm, type FieldErrors } from '../schemas/read';
@@ -145,6 +146,12 @@ export default function RoutinePage({ loaderData }: Route.ComponentProps) {
   );
 }
 
+/** The ribbon that is on the page, as a drawing that stands by itself. */
+function takeRibbon(name: string): void {
+  const svg = asSvg([...document.querySelectorAll<SVGSVGElement>('.ribbon > svg')], '--sheet');
+  if (svg) saveFile(`${name}.svg`, new Blob([svg], { type: 'image/svg+xml' }));
+}
+
 type Loaded = Route.ComponentProps['loaderData'];
 function ReadRoutine({
   template,
@@ -183,6 +190,12 @@ function ReadRoutine({
                   Duplicate
                 </Button>
               </Form>
+              <Button variant="outline-primary" size="sm" onClick={() => window.print()}>
+                Print
+              </Button>
+              <Button variant="outline-primary" size="sm" onClick={() => takeRibbon(template.name)}>
+                Ribbon as SVG
+              </Button>
               <a className="btn btn-outline-primary btn-sm" href={`/routines/${template.id}/file`} download>
                 Take as a file
               </a>

@@ -154,7 +154,13 @@ export default function Routines({ loaderData: { templates, missing, timeZone, o
           )}
           {inUse.length > 0 && <RoutineFilters lines={inUse} ask={ask} onAsk={setAsk} />}
           {shown.length > 0 ? (
-            <RoutineList rows={shown} scaleMinutes={scaleOf(shown)} chosen={chosen?.id ?? null} onChoose={setChosen} />
+            <RoutineList
+              rows={shown}
+              scaleMinutes={scaleOf(shown)}
+              timeZone={timeZone}
+              chosen={chosen?.id ?? null}
+              onChoose={setChosen}
+            />
           ) : inUse.length ? (
             <p className="empty">
               <strong>Nothing answers to that</strong>

@@ -116,6 +116,13 @@ const patches = {
   }),
   routine: object({
     kind: string().required(),
+    origin: object({
+      template: string().uuid().required(),
+      version: number().integer().min(1).max(1_000_000).required(),
+    })
+      .nullable()
+      .default(undefined)
+      .optional(),
     routine: mixed()
       .required()
       .test('routine', 'This routine cannot be read.', (value, context) => {

@@ -13,6 +13,7 @@ export {
   type GuideState,
   type StepRecord,
 } from './machine.ts';
+export { countsBySide, unevenSteps } from './uneven.ts';
 // What sounds, speaks or shows, ahead of time.
 export { momentsAhead, type Moment } from './moments.ts';
 export { bodyWords, faceOf, nextWords, spokenAt } from './words.ts';

@@ -18,6 +18,7 @@ export {
   type Visit,
   type VisitRecord,
   type VisitStage,
+  type RoutineOrigin,
 } from './visit.ts';
 // What is worked on, and each change to it.
 export { withPatch, workingOf, type Working } from './working.ts';

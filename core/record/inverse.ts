@@ -13,7 +13,7 @@ export function inverseOf(patch: VisitPatch, before: Working, nothing: Routine):
     case 'screen':
       return { kind: 'screen', screen: before.screen };
     case 'routine':
-      return { kind: 'routine', routine: before.routine ?? nothing };
+      return { kind: 'routine', routine: before.routine ?? nothing, origin: before.origin };
     case 'record':
       return { kind: 'record', record: before.record };
     case 'findings':

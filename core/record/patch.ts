@@ -9,7 +9,7 @@ import { readRoutine, type Routine } from '../routine/index.ts';
 import type { Side } from '../words/index.ts';
 import type { Findings } from './findings.ts';
 import type { TakenScore } from './score.ts';
-import type { Referral, Screen, Visit, VisitRecord, VisitStage } from './visit.ts';
+import type { Referral, RoutineOrigin, Screen, Visit, VisitRecord, VisitStage } from './visit.ts';
 
 /** One reading as it is written; its value apart, it says what is read. */
 export interface ReadingEntry {
@@ -31,7 +31,8 @@ export interface ReadingEntry {
 export type VisitPatch =
   | { kind: 'screen'; screen: Screen }
   | { kind: 'readings'; entries: ReadingEntry[] }
-  | { kind: 'routine'; routine: Routine }
+  /** Without an origin it keeps the one it has. */
+  | { kind: 'routine'; routine: Routine; origin?: RoutineOrigin | null }
   | { kind: 'record'; record: VisitRecord }
   | { kind: 'findings'; findings: Findings }
   /** Answers of a scored measure so far; null takes it back. */

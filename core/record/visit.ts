@@ -76,6 +76,14 @@ export interface Referral {
   outcomeOn: string | null;
 }
 
+/** Which of the practice's routines a visit's own one was copied from, and as what it stood then. */
+export interface RoutineOrigin {
+  /** Of the record. */
+  template: string;
+  /** Its version when it was copied, or when its later changes were last gone through. */
+  version: number;
+}
+
 /** A visit as it is kept. */
 export interface Visit {
   /** Of the record. */
@@ -92,6 +100,8 @@ export interface Visit {
   screen: Screen;
   /** Null until one is composed. */
   routine: Routine | null;
+  /** Null where it was composed from nothing. */
+  origin: RoutineOrigin | null;
   /** Null until something is recorded. */
   record: VisitRecord | null;
   /** What Assess found that is no number. */

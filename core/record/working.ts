@@ -3,7 +3,14 @@ import type { Routine } from '../routine/index.ts';
 import type { Findings } from './findings.ts';
 import { type ReadingEntry, sameReading, type VisitPatch } from './patch.ts';
 import type { TakenScore } from './score.ts';
-import { EMPTY_RECORD, type Screen, type Visit, type VisitRecord, type VisitStage } from './visit.ts';
+import {
+  EMPTY_RECORD,
+  type RoutineOrigin,
+  type Screen,
+  type Visit,
+  type VisitRecord,
+  type VisitStage,
+} from './visit.ts';
 
 /** What of a visit is worked on. */
 export interface Working {
@@ -15,6 +22,8 @@ export interface Working {
   readings: Reading[];
   /** Null until one is composed. */
   routine: Routine | null;
+  /** Where it was copied from. */
+  origin: RoutineOrigin | null;
   /** What is recorded at the end. */
   record: VisitRecord;
   /** What Assess found that is no number. */
@@ -28,6 +37,7 @@ export const workingOf = (visit: Visit, readings: Reading[], scores: TakenScore[
   screen: visit.screen,
   readings,
   routine: visit.routine,
+  origin: visit.origin,
   record: visit.record ?? EMPTY_RECORD,
   findings: visit.findings,
   scores,
@@ -39,7 +49,11 @@ export function withPatch(before: Working, patch: VisitPatch, visitId: string, n
     case 'screen':
       return { ...before, screen: patch.screen };
     case 'routine':
-      return { ...before, routine: patch.routine };
+      return {
+        ...before,
+        routine: patch.routine,
+        origin: patch.origin === undefined ? before.origin : patch.origin,
+      };
     case 'record':
       return { ...before, record: patch.record };
     case 'findings':

@@ -73,9 +73,11 @@ export {
 export { NEW_PARTS } from './new-parts.ts';
 export { dissolveBlock, makeBlock, setBlockSides } from './blocks.ts';
 export { copySteps, mirrorSteps, moveSteps, removeSteps, shiftPressure } from './several.ts';
+export { madeUp, makeableUp, type Lack } from './make-up.ts';
 export { servesOf } from './serves.ts';
 export { scaleTo } from './scale.ts';
 export { differences } from './compare.ts';
+export { laterChanges, takeOver } from './take-over.ts';
 export { LINE_LETTERS, readTypedLine } from './typed-line.ts';
 export { stepFromLine, techniquesForLine } from './line-step.ts';
 // In words.

@@ -9,6 +9,8 @@ export interface Totals {
   stepSeconds: number[];
   /** Hands-on work that reaches each side; work on both sides at once counts for both, the midline for neither. */
   workSeconds: { left: number; right: number; midline: number };
+  /** Counted repetitions that reach each side; those on both at once count for both. */
+  counts: { left: number; right: number };
   /** Length with every open dose and "up to" count at its least and at its most. */
   rangeSeconds: { least: number; most: number };
 }
@@ -17,6 +19,7 @@ export interface Totals {
 export function totalsOf(steps: number, cues: readonly Cue[]): Totals {
   const stepMs = new Array<number>(steps).fill(0);
   const work = { left: 0, right: 0, midline: 0 };
+  const counts = { left: 0, right: 0 };
   let least = 0;
   let most = 0;
   for (const cue of cues) {
@@ -26,6 +29,9 @@ export function totalsOf(steps: number, cues: readonly Cue[]): Totals {
     least += cue.leastMs;
     most += cue.mostMs;
     if (!WORKING.has(cue.kind)) continue;
+    const beats = cue.beats?.count ?? 0;
+    if (cue.side === 'both' || cue.side === 'left') counts.left += beats;
+    if (cue.side === 'both' || cue.side === 'right') counts.right += beats;
     if (cue.side === 'both') {
       work.left += ms;
       work.right += ms;
@@ -35,6 +41,7 @@ export function totalsOf(steps: number, cues: readonly Cue[]): Totals {
     totalSeconds: (cues[cues.length - 1]?.endMs ?? 0) / 1000,
     stepSeconds: stepMs.map((ms) => ms / 1000),
     workSeconds: { left: work.left / 1000, right: work.right / 1000, midline: work.midline / 1000 },
+    counts,
     rangeSeconds: { least: least / 1000, most: most / 1000 },
   };
 }

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { addClient, addStep, awake, expect, openPractice, test, toCompose } from './base.ts';
+import { addClient, addStep, awake, expect, openPractice, saved, test, toCompose } from './base.ts';
 
 const EXAMPLE = JSON.parse(readFileSync('docs/formats/routine.example.json', 'utf8')) as {
   name: string;
@@ -150,4 +150,55 @@ test('on paper a routine is its steps and its ribbon, light whatever the room is
   await expect(page.locator('.ribbon')).toBeVisible();
   for (const hidden of ['Rename', 'Delete', 'Duplicate'])
     await expect(page.getByRole('button', { name: hidden })).toBeHidden();
+  await page.emulateMedia({ media: 'screen' });
+  const [taken] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Ribbon as SVG' }).click(),
+  ]);
+  const svg = readFileSync(await taken.path(), 'utf8');
+  expect(taken.suggestedFilename()).toBe('Two balls for jaw, nose and brow.svg');
+  // It stands by itself: colours written out, nothing of the page's style needed.
+  expect(svg).toMatch(/^<svg[^>]+xmlns="http:\/\/www.w3.org\/2000\/svg"/);
+  expect(svg).not.toContain('var(');
+  expect(svg.match(/<rect|<path/g)!.length).toBeGreaterThan(5);
+});
+
+test('a client’s copy says where it is from, and takes over what changed there since, one by one', async ({ page }) => {
+  await page.goto('/routines');
+  await awake(page);
+  await page.getByRole('button', { name: 'New routine' }).click();
+  await page.getByLabel('Name of the routine').fill('Two of mine');
+  await addStep(page, 'temple circles 10x');
+  await addStep(page, 'warm palms jaw');
+  await page.getByRole('button', { name: /^Keep as version/ }).click();
+  await page.waitForURL(/\/routines\/[0-9a-f-]{36}$/);
+  const template = page.url();
+
+  await addClient(page);
+  await toCompose(page);
+  await page.getByRole('button', { name: 'Start from a template' }).click();
+  await page.getByRole('button', { name: /Two of mine/ }).click();
+  await expect(page.getByText(/From Two of mine, version 2\./)).toBeVisible();
+  await saved(page);
+  const visit = page.url();
+
+  await page.goto(`${template}?edit=1`);
+  await awake(page);
+  await addStep(page, 'collarbone pumps');
+  await page.getByLabel('Pressure of Two-finger circles at the temples').selectOption('feather');
+  await page.getByRole('button', { name: /^Keep as version/ }).click();
+  await page.waitForURL(/\/routines\/[0-9a-f-]{36}$/);
+
+  await page.goto(visit);
+  await page.getByRole('button', { name: 'Now version 3: what changed' }).click();
+  await expect(page.locator('.since li')).toHaveCount(2);
+  await page.getByRole('button', { name: /Take over: Two-finger circles/ }).click();
+  await expect(page.locator('.since')).toContainText('as here already');
+  await page.getByRole('button', { name: 'Gone through' }).click();
+  await expect(page.getByText(/From Two of mine, version 3\./)).toBeVisible();
+  await expect(page.getByLabel('Pressure of Two-finger circles at the temples')).toHaveValue('feather');
+  await expect(page.locator('.step')).toHaveCount(2);
+  await saved(page);
+  await page.reload();
+  await expect(page.getByText(/From Two of mine, version 3\./)).toBeVisible();
 });

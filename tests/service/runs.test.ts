@@ -1,7 +1,8 @@
 import type { GuideEvent, PlainKind } from '../../core/guide/index.ts';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
-import { openRun, runsOfVisit, takeEvents } from '../../server/db/queries/runs.server.ts';
+import { lacksBefore, openRun, runsOfVisit, takeEvents } from '../../server/db/queries/runs.server.ts';
+import { findVisit } from '../../server/db/queries/visits.server.ts';
 import { saveVisit } from '../../server/db/queries/save-visit.server.ts';
 import {
   deleteTemplate,
@@ -13,6 +14,7 @@ import {
   saveTemplate,
   templatesInUse,
 } from '../../server/db/queries/templates.server.ts';
+import { stepsOf } from '../../core/routine/index.ts';
 import { bringStartingRoutines } from '../../server/db/queries/starting.server.ts';
 import { STARTING_ROUTINES } from '../../reference/routines/index.ts';
 import { bareStep, hold, routineFrom, routineOf } from '../support/routines.ts';
@@ -119,6 +121,17 @@ describe('a run that has ended', () => {
     expect(await take(run.id, [event('back', T + 1000)], T + 60_000)).toBe('closed');
     expect(await take(run.id, [], 1)).toEqual({ taken: [], status: 'stopped' });
     expect(await stored()).toEqual(before);
+  });
+  test('tells the next plan of this client, and of nobody else, what a side lacked', async () => {
+    const { clientId } = (await findVisit(tenant.practiceId, visitId))!;
+    await ended();
+    const next = await addVisit(tenant, clientId, new Date(Date.now() + 60_000));
+    const technique = stepsOf(routine)[0]!.technique;
+    expect(await lacksBefore(tenant.practiceId, next)).toEqual([{ technique, side: 'right', seconds: 20 }]);
+    expect(await lacksBefore(tenant.practiceId, visitId)).toEqual([]);
+    expect(await lacksBefore(randomUUID(), next)).toEqual([]);
+    const other = await addVisit(tenant, (await addClient(tenant)).id, new Date(Date.now() + 60_000));
+    expect(await lacksBefore(tenant.practiceId, other)).toEqual([]);
   });
   test('acknowledges again what it knows', async () => {
     const { run, log } = await ended();

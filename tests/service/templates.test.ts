@@ -6,7 +6,10 @@ import {
   findTemplate,
   renameTemplate,
   saveTemplate,
+  templateAsOf,
 } from '../../server/db/queries/templates.server.ts';
+import { openRun } from '../../server/db/queries/runs.server.ts';
+import { saveVisit } from '../../server/db/queries/save-visit.server.ts';
 import { templateLines } from '../../server/db/queries/template-lines.server.ts';
 import { CATALOGUE } from '../../reference/catalogue.ts';
 import { createVisit, earlierRoutines, findVisit } from '../../server/db/queries/visits.server.ts';
@@ -99,5 +102,55 @@ describe('beginning with what there is', () => {
     ]);
     expect(await earlierRoutines(theirs.practiceId, now)).toBeNull();
     expect(await earlierRoutines(mine.practiceId, await addVisit(mine, other.id))).toHaveLength(1);
+  });
+});
+
+describe('where a visit’s routine came from', () => {
+  const keep = (visitId: string, expectedVersion: number, origin?: { template: string; version: number } | null) =>
+    saveVisit(mine, visitId, {
+      saveId: crypto.randomUUID(),
+      expectedVersion,
+      patch: { kind: 'routine', routine: ONE, ...(origin === undefined ? {} : { origin }) },
+    });
+  test('is kept, stays while nothing new is said, goes when told so, and is told with the earlier routines', async () => {
+    const client = await addClient(mine);
+    const template = await saveTemplate(mine, 'Origin', ONE);
+    const origin = { template, version: 1 };
+    const visitId = (await createVisit(mine.practiceId, {
+      clientId: client.id,
+      practitionerId: mine.practitionerId,
+      startsAt: new Date(Date.now() - 3_600_000),
+      routine: ONE,
+      origin,
+    }))!;
+    expect((await findVisit(mine.practiceId, visitId))!.origin).toEqual(origin);
+    await keep(visitId, 1);
+    expect((await findVisit(mine.practiceId, visitId))!.origin).toEqual(origin);
+    const later = await addVisit(mine, client.id);
+    expect((await earlierRoutines(mine.practiceId, later))![0]!.origin).toEqual(origin);
+    await keep(visitId, 2, null);
+    expect((await findVisit(mine.practiceId, visitId))!.origin).toBeNull();
+  });
+  test('what it was then is found, of this practice only', async () => {
+    const id = await saveTemplate(mine, 'As it was', ONE);
+    await changeTemplate(owner(mine), id, 1, { ...TWO, name: 'As it was' });
+    const now = (await findTemplate(mine.practiceId, id))!;
+    expect(stepsOf((await templateAsOf(mine.practiceId, now, 1))!)).toHaveLength(1);
+    expect(stepsOf((await templateAsOf(mine.practiceId, now, 2))!)).toHaveLength(2);
+    expect(await templateAsOf(mine.practiceId, now, 7)).toBeNull();
+    expect(await templateAsOf(theirs.practiceId, now, 1)).toBeNull();
+  });
+  test('a list says when a copy was last worked with and with how many; what was only composed is no use', async () => {
+    const template = await saveTemplate(mine, 'Used', ONE);
+    const line = async () => (await templateLines(mine.practiceId, CATALOGUE, '')).find((t) => t.id === template)!;
+    const [one, two] = [await addClient(mine), await addClient(mine)];
+    for (const client of [one, one, two]) {
+      const visitId = await addVisit(mine, client.id);
+      await keep(visitId, 1, { template, version: 1 });
+      if (client === two) continue;
+      await openRun(mine.practiceId, visitId, crypto.randomUUID());
+    }
+    expect(await line()).toMatchObject({ clients: 1 });
+    expect(Date.now() - Date.parse((await line()).usedAt!)).toBeLessThan(60_000);
   });
 });

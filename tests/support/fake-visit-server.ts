@@ -34,7 +34,7 @@ export class FakeVisitServer {
   readonly known = new Map<string, { body: string; version: number }>();
 
   private visit(): Visit {
-    const { stage, screen, routine, record, findings } = this.state;
+    const { stage, screen, routine, origin, record, findings } = this.state;
     return {
       id: VISIT,
       clientId: 'c1',
@@ -43,6 +43,7 @@ export class FakeVisitServer {
       stage,
       screen,
       routine,
+      origin,
       record,
       findings,
       referral: null,

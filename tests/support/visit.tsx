@@ -15,6 +15,7 @@ export const emptyVisit = (): VisitData => ({
     stage: 'assess',
     screen: EMPTY_SCREEN,
     routine: null,
+    origin: null,
     record: null,
     findings: EMPTY_FINDINGS,
     referral: null,

@@ -13,6 +13,7 @@ import {
 } from '../../../core/routine';
 import { applyFix, type RuleFinding } from '../../../core/rules';
 import { admitRoutine } from '../../../core/limits';
+import type { RoutineOrigin } from '../../../core/record';
 import { clock, InputError } from '../../../core/words';
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
@@ -52,7 +53,7 @@ interface Props {
   /** What the page offers below the table: templates, or what is done with this one. */
   tools: (table: {
     /** Puts a routine in place of the one on the table, or a part of one behind the open step. */
-    start: (body: Routine, as: 'whole' | 'part') => void;
+    start: (body: Routine, as: 'whole' | 'part', origin?: RoutineOrigin | null) => void;
     keeping: Routine | null;
     keep: (routine: Routine | null) => void;
   }) => ReactNode;
@@ -136,12 +137,12 @@ export function RoutineTable({ table, title, disabled, isPage, soundings, saved,
   const move = (id: string, by: -1 | 1) =>
     edit(moveStep(routine, id, stepsOf(routine).findIndex((s) => s.id === id) + by));
   /** What is put on the table comes without what this client may not have today, and says so. */
-  const start = (body: Routine, as: 'whole' | 'part') => {
+  const start = (body: Routine, as: 'whole' | 'part', origin: RoutineOrigin | null = null) => {
     const { routine: fit, leftOut, lowered } = admitRoutine(body, screening, catalogue);
     const isPart = as === 'part' && steps.length > 0;
     const at = behind ?? steps.length;
     setChosen(null);
-    if (edit(isPart ? insertSteps(routine, stepsOf(fit), at) : fit))
+    if (isPart ? edit(insertSteps(routine, stepsOf(fit), at)) : edit(fit, origin))
       setAdapted(
         [
           isPart ? `“${body.name}” stands behind step ${at}.` : '',
@@ -309,7 +310,8 @@ export function RoutineTable({ table, title, disabled, isPage, soundings, saved,
                 Fit to minutes …
               </Button>
               <span className="soft">
-                Right {clock(totals.workSeconds.right)}, left {clock(totals.workSeconds.left)} hands on
+                Right {clock(totals.workSeconds.right)} and {totals.counts.right} counts, left{' '}
+                {clock(totals.workSeconds.left)} and {totals.counts.left} hands on
                 {totals.rangeSeconds.most - totals.rangeSeconds.least > 1 &&
                   `; ${clock(totals.rangeSeconds.least)} to ${clock(totals.rangeSeconds.most)} with open doses`}
               </span>

@@ -4,7 +4,7 @@ import { newlyBanned, type Screening } from '../../../core/limits';
 import { InputError } from '../../../core/words';
 import { useMemo, useState } from 'react';
 import { useCatalogue } from '../catalogue/catalogue';
-import type { VisitPatch } from '../../../core/record';
+import type { RoutineOrigin, VisitPatch } from '../../../core/record';
 
 type Step = ((allow?: (patch: VisitPatch) => boolean) => void) | null;
 
@@ -18,7 +18,8 @@ export function useRoutine({
   redo,
 }: {
   routine: Routine;
-  setRoutine: (next: Routine) => void;
+  /** Where it was copied from, when that is new. */
+  setRoutine: (next: Routine, origin?: RoutineOrigin | null) => void;
   /** What may not be added. */
   screening: Screening;
   /** What the rules are asked with; null where there is no client. */
@@ -56,10 +57,10 @@ export function useRoutine({
     return !banned;
   };
   /** Puts a routine on the table; false when it may not be, with the reason told and nothing changed. */
-  const edit = (next: Routine): boolean => {
+  const edit = (next: Routine, origin?: RoutineOrigin | null): boolean => {
     if (next === routine) return true;
     if (!fits(next)) return false;
-    setRoutine(next);
+    setRoutine(next, origin);
     return true;
   };
   const checked = (step: Step) => step && (() => step((p) => p.kind !== 'routine' || fits(p.routine)));

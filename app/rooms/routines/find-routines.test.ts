@@ -13,6 +13,7 @@ const lines: RoutineLine[] = STARTING_ROUTINES.map((s, i) => {
     school: CATALOGUE.schools.get(routine.school)?.name ?? '',
     seconds: routineSeconds(routine),
     updatedAt: `2026-11-${String(10 + i)}T10:00:00Z`,
+    usedAt: i % 2 ? `2026-11-${String(30 - i)}T10:00:00Z` : null,
     steps: [...stepNames(routine, CATALOGUE).values()],
   };
 });
@@ -26,6 +27,10 @@ describe('finding a routine', () => {
     const lengths = ask({ sort: 'length' }).map((l) => l.seconds);
     expect(lengths).toEqual([...lengths].sort((a, b) => a - b));
     expect(ask({ sort: 'changed' })[0]!.id).toBe(lines.at(-1)!.id);
+    const used = ask({ sort: 'used' });
+    expect(used[0]!.id).toBe(lines[1]!.id);
+    // Those never used come last.
+    expect(used.findLastIndex((l) => l.usedAt)).toBe(used.filter((l) => l.usedAt).length - 1);
   });
   test('each is found by its own name, with a slip of the hand as well', () => {
     for (const { name, id } of lines) {

@@ -9,6 +9,7 @@ export interface RoutineLine {
   school: string;
   seconds: number;
   updatedAt: string;
+  usedAt: string | null;
   /** Names of its steps. */
   steps: readonly string[];
 }
@@ -17,7 +18,7 @@ export interface RoutineAsk {
   serves: string;
   school: string;
   upTo: number | null;
-  sort: 'name' | 'length' | 'changed';
+  sort: 'name' | 'length' | 'changed' | 'used';
 }
 
 /** Slips of the hand are forgiven, beginnings are enough, the name counts most. */
@@ -41,6 +42,7 @@ export function searchOf(lines: readonly RoutineLine[]): (text: string) => Map<s
 const SORTS: Record<RoutineAsk['sort'], (a: RoutineLine, b: RoutineLine) => number> = {
   name: (a, b) => a.name.localeCompare(b.name),
   length: (a, b) => a.seconds - b.seconds,
+  used: (a, b) => (b.usedAt ?? '').localeCompare(a.usedAt ?? ''),
   changed: (a, b) => b.updatedAt.localeCompare(a.updatedAt),
 };
 

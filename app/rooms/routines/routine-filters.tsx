@@ -55,6 +55,7 @@ export function RoutineFilters({
         onChange={(e) => onAsk({ ...ask, sort: e.target.value as RoutineAsk['sort'] })}
       >
         <option value="name">By name</option>
+        <option value="used">Last used first</option>
         <option value="length">Shortest first</option>
         <option value="changed">Last changed first</option>
       </Form.Select>

@@ -1,5 +1,6 @@
 import { clock, COMPLAINT_NAMES } from '../../../core/words';
 import { Link } from 'react-router';
+import { shortDay } from '../../parts/marks/time';
 import type { RoutineRow } from '../../routes/routines';
 import { SmallRibbon } from './small-ribbon';
 
@@ -7,11 +8,13 @@ import { SmallRibbon } from './small-ribbon';
 export function RoutineList({
   rows,
   scaleMinutes,
+  timeZone,
   chosen,
   onChoose,
 }: {
   rows: readonly RoutineRow[];
   scaleMinutes: number;
+  timeZone: string;
   chosen: string | null;
   onChoose: (id: string) => void;
 }) {
@@ -33,9 +36,7 @@ export function RoutineList({
           <th scope="col" className="text-end">
             Length
           </th>
-          <th scope="col" className="text-end">
-            Steps
-          </th>
+          <th scope="col">Used</th>
           <th scope="col" className="text-end">
             Version
           </th>
@@ -58,11 +59,7 @@ export function RoutineList({
                 {t.name}
               </Link>
               <div className="soft small">
-                {[
-                  t.serves.map((s) => COMPLAINT_NAMES[s].toLowerCase()).join(', '),
-                  t.school,
-                  t.came ? 'came with Velvet Compass' : '',
-                ]
+                {[t.serves.map((s) => COMPLAINT_NAMES[s].toLowerCase()).join(', '), t.school]
                   .filter(Boolean)
                   .join(' · ')}
               </div>
@@ -71,7 +68,10 @@ export function RoutineList({
               <SmallRibbon bands={t.bands} budgetMinutes={t.budgetMinutes} scaleMinutes={scaleMinutes} />
             </td>
             <td className="num text-end">{clock(t.seconds)}</td>
-            <td className="num text-end">{t.steps.length}</td>
+            <td className="small used">
+              {t.usedAt ? shortDay(t.usedAt, timeZone) : 'never'}
+              {t.clients > 0 && <div className="soft">{t.clients === 1 ? '1 client' : `${t.clients} clients`}</div>}
+            </td>
             <td className="num text-end soft">{t.version}</td>
           </tr>
         ))}

@@ -45,6 +45,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     startsAt: new Date(),
     once: input.value.once,
     routine: template?.body ?? null,
+    origin: template && { template: template.id, version: template.version },
   });
   if (!made) notFound('client');
   return redirect(`/visits/${made}/screen`);

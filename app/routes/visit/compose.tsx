@@ -8,6 +8,8 @@ import { requirePractitioner } from '../../../server/access/session.server';
 import { soundingsOf } from '../../parts/chart/chart-marks';
 import { EarlierMenu } from '../../rooms/visit/compose/earlier-menu';
 import { RoutineTable } from '../../parts/table/routine-table';
+import { MakeUp } from '../../rooms/visit/compose/make-up';
+import { OriginLine } from '../../rooms/visit/compose/origin-line';
 import { TemplatesMenu } from '../../rooms/visit/compose/templates-menu';
 import { useRoutine } from '../../parts/table/use-routine';
 import { useVisit } from '../../rooms/visit/session/context';
@@ -41,7 +43,7 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function Compose() {
-  const { visit, client, readings, screening, routine, setRoutine, undo, redo, goTo, ended, practiceSchool } =
+  const { visit, client, readings, screening, routine, origin, setRoutine, undo, redo, goTo, ended, practiceSchool } =
     useVisit();
   const first = client.complaints.find((c) => !c.closed);
   const name = first ? complaintName(first) : 'Routine';
@@ -72,11 +74,19 @@ export default function Compose() {
             visitId={visit.id}
             routine={onTable}
             disabled={ended}
-            onStart={(body) => start(body, body.budgetMinutes === null ? 'part' : 'whole')}
+            onStart={(body, from) => start(body, body.budgetMinutes === null ? 'part' : 'whole', from)}
             keeping={keeping}
             onKeeping={keep}
           />
-          <EarlierMenu visitId={visit.id} disabled={ended} onStart={(body) => start(body, 'whole')} />
+          <EarlierMenu visitId={visit.id} disabled={ended} onStart={(body, from) => start(body, 'whole', from)} />
+          <MakeUp visitId={visit.id} routine={onTable} disabled={ended} onEdit={table.edit} />
+          <OriginLine
+            origin={origin}
+            routine={onTable}
+            disabled={ended}
+            onTake={table.edit}
+            onSeen={(now) => setRoutine(onTable, now)}
+          />
         </>
       )}
     />

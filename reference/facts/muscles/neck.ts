@@ -125,16 +125,12 @@ export const NECK_MUSCLES: readonly MuscleRow[] = [
     work: 'Light contact with the breath; stop when the arm tingles.',
     serves: ['neck-tension', 'stress'],
     cautions: ['pleura', 'numbness', 'carotid'],
-    fan: fan(
-      'front',
-      'neck',
+    fan: strap(
       [
-        [38, -112],
-        [44, -108],
-      ],
-      [
-        [54, -176],
-        [66, -178],
+        [42, -88, -36, 4],
+        [47, -115, -27, 6],
+        [50, -145, -19, 7],
+        [58, -172, -12, 8],
       ],
       5,
     ),
@@ -193,18 +189,12 @@ export const NECK_MUSCLES: readonly MuscleRow[] = [
     work: 'Slow holds below the skull’s edge, small nods.',
     serves: ['headache', 'neck-tension'],
     cautions: ['neck-injury', 'cervical-artery'],
-    fan: fan(
-      'back',
-      'neck',
+    fan: strap(
       [
-        [3, -84],
-        [3, -104],
-        [3, -118],
-      ],
-      [
-        [40, -22],
-        [50, -24],
-        [57, -28],
+        [8, -112, -68, 5],
+        [23, -85, -60, 8],
+        [38, -60, -52, 9],
+        [50, -32, -39, 8],
       ],
       6,
     ),
@@ -304,16 +294,12 @@ export const NECK_MUSCLES: readonly MuscleRow[] = [
     work: 'Hold above the corner while the client nods and turns away slowly.',
     serves: ['neck-tension', 'stress'],
     cautions: ['neck-injury', 'pleura'],
-    fan: fan(
-      'back',
-      'neck',
+    fan: strap(
       [
-        [28, -72],
-        [34, -86],
-      ],
-      [
-        [58, -168],
-        [67, -172],
+        [41, -64, -42, 4],
+        [41, -95, -50, 5],
+        [45, -130, -60, 5.5],
+        [60, -166, -78, 6],
       ],
       5,
     ),

@@ -1,6 +1,6 @@
 import type { StepRecord } from '../../../core/guide/index.ts';
 import type { MeasureKey, ReadingPhase, ReadingSource } from '../../../core/measures/index.ts';
-import type { Findings, Referral, Screen, VisitRecord, VisitStage } from '../../../core/record/index.ts';
+import type { Findings, Referral, RoutineOrigin, Screen, VisitRecord, VisitStage } from '../../../core/record/index.ts';
 import type { Side } from '../../../core/words/index.ts';
 import {
   DataTypes,
@@ -25,6 +25,7 @@ export class VisitModel extends Model<InferAttributes<VisitModel>, InferCreation
   declare screen: Screen;
   /** As it was stored, in whatever version: `storedRoutine` reads it. */
   declare routine: unknown;
+  declare routineOrigin: CreationOptional<RoutineOrigin | null>;
   declare record: VisitRecord | null;
   declare findings: CreationOptional<Partial<Findings>>;
   /** Set when the visit was stopped at screening. */
@@ -134,6 +135,7 @@ export function defineWork(sequelize: Sequelize): void {
       stage: DataTypes.TEXT,
       screen: DataTypes.JSONB,
       routine: DataTypes.JSONB,
+      routineOrigin: { type: DataTypes.JSONB, defaultValue: null },
       record: DataTypes.JSONB,
       findings: { type: DataTypes.JSONB, defaultValue: {} },
       referral: DataTypes.JSONB,

@@ -1,6 +1,13 @@
-import { type GuideEvent, readStepRecords, runRecord, type StepRecord } from '../../../core/guide/index.ts';
-import { expandRoutine, withSides, type Routine } from '../../../core/routine/index.ts';
+import {
+  type GuideEvent,
+  readStepRecords,
+  runRecord,
+  type StepRecord,
+  unevenSteps,
+} from '../../../core/guide/index.ts';
+import { expandRoutine, type Lack, stepsOf, withSides, type Routine } from '../../../core/routine/index.ts';
 import type { OneSide } from '../../../core/words/index.ts';
+import { QueryTypes } from 'sequelize';
 import { database } from '../connection.ts';
 import { RunEventModel, RunModel, VisitModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';
@@ -78,6 +85,26 @@ export const openRun = byPractice(
     return run && withEvents(run);
   },
 );
+
+/**
+ * What one side got less of than planned in the latest ended run of this client's earlier visits, so that this visit's
+ * plan can make it up.
+ */
+export const lacksBefore = byPractice(async (practiceId: string, visitId: string): Promise<Lack[]> => {
+  if (!isUuid(visitId)) return [];
+  const [row] = await database().query<{ routine: unknown; steps: StepRecord[] }>(
+    `select r.routine, r.steps from visits now join visits v on v.practice_id = now.practice_id and v.client_id = now.client_id and v.starts_at < now.starts_at
+     join runs r on r.practice_id = v.practice_id and r.visit_id = v.id
+     where now.practice_id = :practiceId and now.id = :visitId and r.steps is not null order by v.starts_at desc, r.created_at desc limit 1`,
+    { replacements: { practiceId, visitId }, type: QueryTypes.SELECT },
+  );
+  if (!row) return [];
+  const techniques = new Map(stepsOf(storedRoutine(row.routine)!).map((s) => [s.id, s.technique]));
+  return unevenSteps(readStepRecords(row.steps)).flatMap(({ stepId, ...lack }) => {
+    const technique = techniques.get(stepId);
+    return technique ? [{ technique, ...lack }] : [];
+  });
+});
 
 /** A device's clock may go this much faster than ours over a run. Our choice. */
 const CLOCK_SLACK_MS = 60_000;

@@ -105,7 +105,7 @@ async function applyPatch(
       visit.set({ screen: patch.screen });
       return null;
     case 'routine':
-      visit.set({ routine: patch.routine });
+      visit.set({ routine: patch.routine, ...(patch.origin === undefined ? {} : { routineOrigin: patch.origin }) });
       return null;
     case 'record':
       visit.set({ record: patch.record });

@@ -11,6 +11,7 @@ import {
   type Catalogue,
 } from '../../../core/routine/index.ts';
 import type { ComplaintKind, Pressure } from '../../../core/words/index.ts';
+import { QueryTypes } from 'sequelize';
 import { database } from '../connection.ts';
 import { PractitionerModel, TemplateModel } from '../models/index.ts';
 import { byPractice } from '../scope.ts';
@@ -35,6 +36,10 @@ export interface TemplateLine extends Summary {
   origin: string | null;
   hidden: boolean;
   version: number;
+  /** When a copy of it was last worked with; null while it never was. */
+  usedAt: string | null;
+  /** With how many clients. */
+  clients: number;
 }
 
 function summaryOf(body: Routine, catalogue: Catalogue): Summary {
@@ -59,13 +64,25 @@ function keep(key: string, summary: Summary): void {
   kept.set(key, summary);
 }
 
+/** When copies of each template were last worked with, and with how many clients. */
+async function uses(practiceId: string): Promise<Map<string, { usedAt: string; clients: number }>> {
+  const rows = await database().query<{ id: string; at: Date; clients: number }>(
+    `select v.routine_origin->>'template' as id, max(r.created_at) as at, count(distinct v.client_id)::int as clients
+     from visits v join runs r on r.visit_id = v.id and r.practice_id = v.practice_id
+     where v.practice_id = :practiceId and v.routine_origin is not null group by 1`,
+    { replacements: { practiceId }, type: QueryTypes.SELECT },
+  );
+  return new Map(rows.map((r) => [r.id, { usedAt: r.at.toISOString(), clients: r.clients }]));
+}
+
 /** All templates of a practice as lines of a list. `techniquesMark` changes whenever the practice’s own techniques do. */
 export const templateLines = byPractice(
   async (practiceId: string, catalogue: Catalogue, techniquesMark: string): Promise<TemplateLine[]> => {
     database();
-    const [rows, people] = await Promise.all([
+    const [rows, people, used] = await Promise.all([
       TemplateModel.findAll({ where: { practiceId }, attributes: { exclude: ['body'] }, order: [['name', 'ASC']] }),
       PractitionerModel.findAll({ where: { practiceId }, attributes: ['id', 'name'] }),
+      uses(practiceId),
     ]);
     const names = new Map(people.map((p) => [p.id, p.name]));
     const keyOf = (t: { id: string; version: number }) => `${t.id} ${t.version} ${techniquesMark}`;
@@ -87,6 +104,8 @@ export const templateLines = byPractice(
               origin: t.origin,
               hidden: t.hidden,
               version: t.version,
+              usedAt: used.get(t.id)?.usedAt ?? null,
+              clients: used.get(t.id)?.clients ?? 0,
             },
           ]
         : [];

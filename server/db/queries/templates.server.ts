@@ -135,6 +135,18 @@ export const earlierVersions = byPractice(async (practiceId: string, id: string)
   }));
 });
 
+/** What a template was at one of its versions; null where that is not kept. */
+export const templateAsOf = byPractice(
+  async (practiceId: string, template: Template, version: number): Promise<Routine | null> => {
+    if (version === template.version) return template.body;
+    const [rows] = (await database().query(
+      'select body from template_versions where practice_id = :practiceId and template_id = :id and version = :version',
+      { replacements: { practiceId, id: template.id, version } },
+    )) as [{ body: unknown }[], unknown];
+    return rows[0] ? storedRoutine(rows[0].body) : null;
+  },
+);
+
 type Changer = Member & { role: SignedIn['role'] };
 /** A template is changed and deleted by who made it, and by the owner of the practice. */
 const mayChange = (who: Changer, template: TemplateModel): boolean =>

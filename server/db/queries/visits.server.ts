@@ -3,6 +3,7 @@ import {
   type Reaction,
   type Referral,
   type ReviewDue,
+  type RoutineOrigin,
   type Visit,
   type VisitStage,
   withFindings,
@@ -24,6 +25,7 @@ export const plainVisit = (v: VisitModel): Visit => ({
   stage: v.stage,
   screen: v.screen,
   routine: storedRoutine(v.routine),
+  origin: v.routineOrigin,
   record: v.record,
   findings: withFindings(v.findings),
   referral: v.referral,
@@ -38,10 +40,17 @@ export const findVisit = byPractice(async (practiceId: string, id: string): Prom
   return visit && plainVisit(visit);
 });
 
+/** What was done with a client before. */
+interface EarlierRoutine {
+  visitId: string;
+  at: string;
+  routine: Routine;
+  origin: RoutineOrigin | null;
+}
 const EARLIER_SHOWN = 12;
 /** Routines of the same client's earlier visits that have steps, the latest first; null without such a visit. */
 export const earlierRoutines = byPractice(
-  async (practiceId: string, visitId: string): Promise<{ visitId: string; at: string; routine: Routine }[] | null> => {
+  async (practiceId: string, visitId: string): Promise<EarlierRoutine[] | null> => {
     if (!isUuid(visitId)) return null;
     database();
     const visit = await VisitModel.findOne({ where: { practiceId, id: visitId } });
@@ -58,7 +67,9 @@ export const earlierRoutines = byPractice(
     });
     return before.flatMap((v) => {
       const routine = storedRoutine(v.routine);
-      return routine?.items.length ? [{ visitId: v.id, at: v.startsAt.toISOString(), routine }] : [];
+      return routine?.items.length
+        ? [{ visitId: v.id, at: v.startsAt.toISOString(), routine, origin: v.routineOrigin }]
+        : [];
     });
   },
 );
@@ -165,9 +176,11 @@ export const createVisit = byPractice(
       once?: string;
       /** Begun with: a copy, held against the screening as soon as there is one. */
       routine?: Routine | null;
+      /** Where that was copied from. */
+      origin?: RoutineOrigin | null;
     },
   ): Promise<string | null> => {
-    const { once: key, routine = null, ...own } = input;
+    const { once: key, routine = null, origin = null, ...own } = input;
     if (!isUuid(own.clientId)) return null;
     return database().transaction(async (transaction) => {
       const [client, practitioner] = await Promise.all([
@@ -189,6 +202,7 @@ export const createVisit = byPractice(
                 stage: 'screen',
                 screen: EMPTY_SCREEN,
                 routine,
+                routineOrigin: origin,
                 record: null,
                 referral: null,
                 endedAt: null,

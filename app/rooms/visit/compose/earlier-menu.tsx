@@ -1,3 +1,4 @@
+import type { RoutineOrigin } from '../../../../core/record';
 import { readRoutine, type Routine } from '../../../../core/routine';
 import { clock } from '../../../../core/words';
 import { useState } from 'react';
@@ -14,7 +15,7 @@ export function EarlierMenu({
 }: {
   visitId: string;
   disabled: boolean;
-  onStart: (body: Routine) => void;
+  onStart: (body: Routine, origin: RoutineOrigin | null) => void;
 }) {
   const list = useFetcher<typeof loader>();
   const [open, setOpen] = useState(false);
@@ -45,7 +46,7 @@ export function EarlierMenu({
                     className="template-row"
                     onClick={() => {
                       setOpen(false);
-                      onStart(readRoutine(e.routine));
+                      onStart(readRoutine(e.routine), e.origin);
                     }}
                   >
                     <strong>

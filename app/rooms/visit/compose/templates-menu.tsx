@@ -1,3 +1,4 @@
+import type { RoutineOrigin } from '../../../../core/record';
 import { readRoutine, type Routine } from '../../../../core/routine';
 import { useEffect, useState } from 'react';
 import { Button, Modal } from 'react-bootstrap';
@@ -22,7 +23,7 @@ export function TemplatesMenu({
   onKeeping: (routine: Routine | null) => void;
   routine: Routine;
   disabled: boolean;
-  onStart: (body: Routine) => void;
+  onStart: (body: Routine, origin: RoutineOrigin | null) => void;
 }) {
   const keep = useFetcher<{ errors?: FieldErrors; kept?: string }>();
   const [choosing, setChoosing] = useState(false);
@@ -36,7 +37,10 @@ export function TemplatesMenu({
     const answer = await fetch(`/routines/${id}/file`).catch(() => null);
     const found = answer?.ok && !answer.redirected;
     setMissing(!found);
-    if (found) onStart(readRoutine(await answer.json()));
+    if (!found) return;
+    // Which version it is comes with it: the list may be older.
+    const version = Number(answer.headers.get('ETag')?.replace(/\D/g, ''));
+    onStart(readRoutine(await answer.json()), version ? { template: id, version } : null);
   };
   return (
     <>

@@ -9,6 +9,7 @@ import {
   type Photo,
   type PracticeText,
   type ReadingEntry,
+  type RoutineOrigin,
   type Screen,
   type Stage,
   stageIndex,
@@ -85,7 +86,8 @@ export interface VisitWork extends Omit<VisitData, 'scores'>, Omit<Working, 'sco
   setScreen: (screen: Screen) => void;
   /** Readings given together are kept together. */
   setReading: (...entries: ReadingEntry[]) => void;
-  setRoutine: (routine: Routine) => void;
+  /** Without an origin it keeps the one it has. */
+  setRoutine: (routine: Routine, origin?: RoutineOrigin | null) => void;
   setRecord: (record: VisitRecord) => void;
   /** Leaves for a stage; the visit advances when it has not been there yet. */
   goTo: (stage: Stage) => void;
@@ -229,7 +231,7 @@ export function VisitProvider({
     setScreen: (screen) => write({ kind: 'screen', screen }),
     setReading: (...entries) => write({ kind: 'readings', entries }),
     setAnswers: (measure, answers) => write({ kind: 'answers', measure, answers }),
-    setRoutine: (routine) => write({ kind: 'routine', routine }),
+    setRoutine: (routine, origin = working.origin) => write({ kind: 'routine', routine, origin }),
     setRecord: (record) => write({ kind: 'record', record }),
     goTo: (stage) => {
       if (stageIndex(stage) > stageIndex(working.stage)) write({ kind: 'stage', stage });

@@ -18,6 +18,7 @@ const start: Working = {
   screen: EMPTY_SCREEN,
   readings: [],
   routine: NOTHING,
+  origin: null,
   record: EMPTY_RECORD,
   findings: EMPTY_FINDINGS,
   scores: [],
@@ -27,7 +28,9 @@ const anyPatch: fc.Arbitrary<VisitPatch> = fc.oneof(
     .record({ answers: fc.dictionary(fc.constantFrom('a', 'b'), fc.constantFrom('yes' as const, 'no' as const)) })
     .map((s): VisitPatch => ({ kind: 'screen', screen: { ...s, preparation: [] } })),
   fc.string().map((note): VisitPatch => ({ kind: 'record', record: { ...EMPTY_RECORD, note } })),
-  fc.string().map((name): VisitPatch => ({ kind: 'routine', routine: { ...NOTHING, name } })),
+  fc
+    .tuple(fc.string(), fc.constantFrom(undefined, null, { template: 'a', version: 2 }))
+    .map(([name, origin]): VisitPatch => ({ kind: 'routine', routine: { ...NOTHING, name }, origin })),
   fc
     .array(
       fc.record({

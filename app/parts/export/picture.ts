@@ -17,9 +17,11 @@ const KEPT = [
   'paint-order',
 ];
 
-/** The chart that is on the screen as one self-contained SVG text. */
-export function chartAsSvg(chart: HTMLElement): string | null {
-  const sheets = [...chart.querySelectorAll<SVGSVGElement>('.chart-moving > svg')];
+/**
+ * Drawings that lie on each other on the screen as one self-contained SVG text.
+ * @param ground Custom property of the paper's colour.
+ */
+export function asSvg(sheets: readonly SVGSVGElement[], ground: '--chart-paper' | '--sheet'): string | null {
   const first = sheets[0];
   if (!first) return null;
   const out = first.cloneNode(false) as SVGSVGElement;
@@ -35,7 +37,7 @@ export function chartAsSvg(chart: HTMLElement): string | null {
     y,
     width,
     height,
-    fill: getComputedStyle(chart).getPropertyValue('--chart-paper').trim() || '#fff',
+    fill: getComputedStyle(first).getPropertyValue(ground).trim() || '#fff',
   }))
     paper.setAttribute(name, String(value));
   out.append(paper);
@@ -58,6 +60,10 @@ function copyLook(from: Element, to: Element): void {
   for (const name of ['class', 'style', 'tabindex', 'role', 'aria-label']) to.removeAttribute(name);
   [...from.children].forEach((child, i) => copyLook(child, to.children[i]!));
 }
+
+/** The chart that is on the screen. */
+export const chartAsSvg = (chart: HTMLElement): string | null =>
+  asSvg([...chart.querySelectorAll<SVGSVGElement>('.chart-moving > svg')], '--chart-paper');
 
 /** The same as a PNG of three times its size. */
 export async function chartAsPng(svg: string): Promise<Blob | null> {
