@@ -7,6 +7,7 @@ const TESTS = '\\.test\\.tsx?$|^tests/';
  */
 const ORDER = [
   ['words'],
+  ['documents'],
   ['drawing', 'devices'],
   ['atlas', 'measures', 'routine'],
   ['limits'],

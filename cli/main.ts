@@ -5,6 +5,7 @@
 import { locateOnClient, readLandmarksFile } from '../core/atlas/index.ts';
 import { nrsScore, REGISTRY } from '../core/measures/index.ts';
 import { courseReason, coursesOf, courseTitle, type RatedAt } from '../core/relief/index.ts';
+import { alternativesTo, propose, readCase, solverOf, worthOfAnHour, type Solve } from '../core/proposal/index.ts';
 import { checkRoutine, type RuleFinding } from '../core/rules/index.ts';
 import {
   catalogueWith,
@@ -25,6 +26,7 @@ import { BODY_INCHES } from '../reference/facts/body-inches.ts';
 import { CATALOGUE } from '../reference/catalogue.ts';
 import { CAUTIONS } from '../reference/facts/cautions/index.ts';
 import { LANDMARKS } from '../reference/facts/landmarks.ts';
+import { MUSCLES } from '../reference/facts/muscles/index.ts';
 import { POINTS } from '../reference/facts/points/index.ts';
 import { SCORES } from './score.ts';
 
@@ -33,6 +35,7 @@ const USAGE = `usage: core plan <routine.json>
        core relief <readings.csv>
        core measures
        core locate <landmarks.json>
+       core propose <case.json>
        core score <measure> <answers.json>
 A file may be - for the standard input. Answers are yes, no or unsure; unsure counts as yes. What may concern one side alone is also answered left or right.
 Worse are the kinds of complaint that have become worse over the visits: ${COMPLAINT_KINDS.join(', ')}.
@@ -131,6 +134,19 @@ function check(
   return checkRoutine(routine, catalogueFrom(techniques), screening);
 }
 
+/** The best routine for a case, two others that differ, and the worth that no hour passes. */
+function proposal(path: string | undefined, note: (text: string) => void, solve: Solve | undefined): unknown {
+  if (!solve) throw new UsageError('propose needs the solver');
+  const library = { catalogue: CATALOGUE, muscles: MUSCLES };
+  const asked = readCase(readJson(path), library, CAUTIONS);
+  if (asked.screening.unanswered.length)
+    note(`not answered, and not taken for a no: ${asked.screening.unanswered.join(', ')}`);
+  const answer = propose(asked, library, solve);
+  if (answer.status !== 'proposed') return { answer, alternatives: [], worthOfAnHour: null };
+  const alternatives = alternativesTo(asked, answer, library, solve);
+  return { answer, alternatives, worthOfAnHour: worthOfAnHour(asked, library, solve) };
+}
+
 /** Verb, its files, and the options it takes; anything else is refused. */
 function readArgs(args: readonly string[]): { verb: string | undefined; files: string[]; options: Options } {
   let parsed;
@@ -151,10 +167,18 @@ function readArgs(args: readonly string[]): { verb: string | undefined; files: s
     throw new UsageError(`${verb} takes ${most} file${most === 1 ? '' : 's'}`);
   return { verb, files, options };
 }
-const FILES: Readonly<Record<string, number>> = { plan: 1, check: 1, relief: 1, measures: 0, locate: 1, score: 2 };
+const FILES: Readonly<Record<string, number>> = {
+  plan: 1,
+  check: 1,
+  relief: 1,
+  measures: 0,
+  locate: 1,
+  propose: 1,
+  score: 2,
+};
 
 /** The result of one verb; `note` hears what is worth saying beside it. */
-export function run(given: readonly string[], note: (text: string) => void = () => {}): unknown {
+export function run(given: readonly string[], note: (text: string) => void = () => {}, solve?: Solve): unknown {
   const { verb, files: args, options } = readArgs(given);
   switch (verb) {
     case 'plan': {
@@ -168,6 +192,8 @@ export function run(given: readonly string[], note: (text: string) => void = () 
       return relief(args[0]);
     case 'locate':
       return locateOnClient(readLandmarksFile(readJson(args[0]), LANDMARKS, POINTS), POINTS, BODY_INCHES, LANDMARKS);
+    case 'propose':
+      return proposal(args[0], note, solve);
     case 'measures':
       return REGISTRY.map(({ id, code, name, unit, least, most, better, error, matters, licence, minutes }) => ({
         id,
@@ -190,11 +216,11 @@ export function run(given: readonly string[], note: (text: string) => void = () 
 }
 
 /** What a command line says and answers with: JSON on stdout and 0, or 3 on a stop; one line and 1 for bad input, the usage and 2 for a bad call. */
-export function answerOf(args: readonly string[]): { status: number; stdout: string; stderr: string } {
+export function answerOf(args: readonly string[], solve?: Solve): { status: number; stdout: string; stderr: string } {
   const notes: string[] = [];
   try {
     if (args.includes('--help')) return { status: 0, stdout: `${USAGE}\n`, stderr: '' };
-    const out = run(args, (note) => notes.push(note));
+    const out = run(args, (note) => notes.push(note), solve);
     const stops = args[0] === 'check' && (out as RuleFinding[]).some((f) => f.severity === 'stop');
     const stderr = notes.map((n) => `${n}\n`).join('');
     return { status: stops ? 3 : 0, stdout: `${JSON.stringify(out, null, 2)}\n`, stderr };
@@ -206,7 +232,10 @@ export function answerOf(args: readonly string[]): { status: number; stdout: str
 }
 
 if (process.argv[1]?.endsWith('main.ts')) {
-  const { status, stdout, stderr } = answerOf(process.argv.slice(2));
+  const args = process.argv.slice(2);
+  // Several megabytes, for the one verb that wants them.
+  const solve = args[0] === 'propose' ? solverOf(await (await import('highs')).default()) : undefined;
+  const { status, stdout, stderr } = answerOf(args, solve);
   process.stderr.write(stderr);
   process.stdout.write(stdout);
   process.exitCode = status;

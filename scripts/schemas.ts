@@ -1,7 +1,9 @@
 /** Writes docs/formats: the JSON Schemas of the files as they are now, and an example of each. Those of version 1 stay as they are. */
 import { ROUTINE_JSON_SCHEMA, TECHNIQUES_JSON_SCHEMA } from '../core/routine/index.ts';
+import { CASE_JSON_SCHEMA } from '../core/proposal/index.ts';
 import { writeFileSync } from 'node:fs';
 import { ROUTINES } from '../demo/routines.ts';
+import { PROPOSAL_CASE } from '../demo/proposal-case.ts';
 import { TECHNIQUES_FILE } from '../demo/techniques.ts';
 
 const write = (name: string, value: unknown) =>
@@ -10,3 +12,5 @@ write('routine.schema.json', ROUTINE_JSON_SCHEMA);
 write('routine.example.json', ROUTINES.jaw);
 write('techniques.schema.json', TECHNIQUES_JSON_SCHEMA);
 write('techniques.example.json', TECHNIQUES_FILE);
+write('proposal-case.schema.json', CASE_JSON_SCHEMA);
+write('proposal-case.example.json', PROPOSAL_CASE);

@@ -10,7 +10,7 @@ import {
   type Routine,
   type Step,
 } from './model.ts';
-import { readField } from './read.ts';
+import { readField } from '../documents/index.ts';
 import { RENAMED_TECHNIQUES } from './renamed.ts';
 import { fromVersion1 } from './upgrade.ts';
 

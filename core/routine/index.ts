@@ -8,6 +8,7 @@ export {
   LENGTHS,
   pressed,
   SIDE_MODES,
+  STEP_FIELD,
   stepsOf,
   STROKES,
   USUAL_ORDER,

@@ -1,5 +1,18 @@
 import { CONTACTS, MOTIONS, PLACE_KINDS, pressureRank, PRESSURES, type Pressure } from '../words/index.ts';
-import { constant, id, kinds, list, number, object, oneOf, orNull, text, whole, yesNo, type Value } from './fields.ts';
+import {
+  constant,
+  id,
+  kinds,
+  list,
+  number,
+  object,
+  oneOf,
+  orNull,
+  text,
+  whole,
+  yesNo,
+  type Value,
+} from '../documents/index.ts';
 
 /**
  * The routine document, version 2: what is stored, exchanged and checked, described once. It is made for the whole
@@ -189,7 +202,7 @@ export const WORK_FIELDS = {
   ),
 };
 
-const STEP = object(
+export const STEP_FIELD = object(
   {
     kind: constant('step'),
     id: id('Unique in the routine.'),
@@ -209,7 +222,7 @@ const BLOCK = object(
     id: id('Unique in the routine.'),
     label: orNull(text(LENGTHS.label, 'Name of the block.')),
     sides: oneOf(BLOCK_SIDES, 'All steps on one side, then all on the other.'),
-    steps: list(STEP, [1, BOUNDS.steps[1]], 'Steps in order; those that are not one-sided are done once, first.'),
+    steps: list(STEP_FIELD, [1, BOUNDS.steps[1]], 'Steps in order; those that are not one-sided are done once, first.'),
   },
   'Steps that change side together.',
 );
@@ -233,12 +246,12 @@ export const ROUTINE = object({
   budgetMinutes: orNull(number(BOUNDS.budgetMinutes, 'min', 'Minutes available; null when time does not matter.')),
   school: id('School of order; one the reader does not know is taken for the usual one.'),
   order: orNull(ORDER),
-  items: list(kinds({ step: STEP, block: BLOCK }), [0, BOUNDS.steps[1]], 'Steps and blocks in order.'),
+  items: list(kinds({ step: STEP_FIELD, block: BLOCK }), [0, BOUNDS.steps[1]], 'Steps and blocks in order.'),
   notes: text(LENGTHS.notes, 'What else belongs to it.'),
 });
 
 export interface Routine extends Value<typeof ROUTINE> {}
-export interface Step extends Value<typeof STEP> {}
+export interface Step extends Value<typeof STEP_FIELD> {}
 export interface Block extends Value<typeof BLOCK> {}
 export type Item = Step | Block;
 export type DosePart = Value<typeof PARTS>;

@@ -16,9 +16,9 @@ import {
   TECHNIQUE_TOOLS,
 } from '../words/index.ts';
 import { checkParts } from './document.ts';
-import { constant, id, list, object, oneOf, orNull, text, whole, yesNo, type Value } from './fields.ts';
+import { constant, id, list, object, oneOf, orNull, text, whole, yesNo, type Value } from '../documents/index.ts';
 import { hardestOf, USUAL_PAUSES, WORK_FIELDS } from './model.ts';
-import { readField } from './read.ts';
+import { readField } from '../documents/index.ts';
 import type { Catalogue, Technique } from './technique.ts';
 
 /** A practice's own techniques as a file, version 1. */
@@ -176,6 +176,7 @@ export function fromOwn(own: OwnTechnique, catalogue: Catalogue, retired = false
     words: comesWith,
     grounds: 'choice',
     observedSeconds: null,
+    plain: false,
     own: true,
     retired,
     defaults: { kind: 'step', label: null, note: '', glide, ...work },

@@ -84,6 +84,8 @@ export interface Technique {
   grounds: Ground;
   /** Hands-on seconds when it was timed at work, rounded to 5; null when it was not. */
   observedSeconds: number | null;
+  /** Work of one point or muscle by itself, without a way of its own. */
+  plain: boolean;
   /** Made by the practice itself. */
   own: boolean;
   /** No longer offered; routines that hold it keep it. */

@@ -237,4 +237,12 @@ export type Role =
   /** Puts oil or cream on. */
   | 'spreads-glide'
   /** Calms after firm work. */
-  | 'soothes';
+  | 'soothes'
+  /** Makes the palms warm. */
+  | 'warms-hands'
+  /** Sets the current up before any glove glides. */
+  | 'sets-up-current'
+  /** Eases muscles that have just been exercised. */
+  | 'eases-after-exercise'
+  /** Takes the jaw opening again. */
+  | 'retests-opening';

@@ -125,12 +125,16 @@ export const NECK_MUSCLES: readonly MuscleRow[] = [
     work: 'Light contact with the breath; stop when the arm tingles.',
     serves: ['neck-tension', 'stress'],
     cautions: ['pleura', 'numbness', 'carotid'],
-    fan: strap(
+    fan: fan(
+      'front',
+      'neck',
       [
-        [42, -88, -36, 4],
-        [47, -115, -27, 6],
-        [50, -145, -19, 7],
-        [58, -172, -12, 8],
+        [38, -112],
+        [44, -108],
+      ],
+      [
+        [54, -176],
+        [66, -178],
       ],
       5,
     ),

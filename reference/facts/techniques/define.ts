@@ -107,6 +107,8 @@ export interface Row {
   heed?: readonly string[];
   grounds: Ground;
   observedSeconds?: number;
+  /** Of one point or muscle by itself. */
+  plain?: true;
 }
 
 function sidesOf({ sides, sets = 1 }: Row): SidePlan {
@@ -155,6 +157,7 @@ export function techniqueOf(id: string, craft: Craft, row: Row): Technique {
     heed: row.heed ?? [],
     grounds: row.grounds,
     observedSeconds: row.observedSeconds ?? null,
+    plain: row.plain ?? false,
     own: false,
     retired: false,
     defaults: {

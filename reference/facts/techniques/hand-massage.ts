@@ -5,6 +5,7 @@ export const HAND_MASSAGE = rowsOf('hand-massage', {
   'palms-rub-warm': {
     name: 'Rub palms hot',
     phase: 'prepare',
+    roles: ['warms-hands'],
     regions: ['hand'],
     contact: 'palm',
     motion: 'rub',
@@ -200,6 +201,7 @@ export const HAND_MASSAGE = rowsOf('hand-massage', {
   'post-exercise-massage': {
     name: 'Ease the muscles just used',
     phase: 'settle',
+    roles: ['eases-after-exercise'],
     regions: ['whole-face'],
     contact: 'fingertips',
     motion: 'circle',
@@ -1755,6 +1757,7 @@ export const HAND_MASSAGE = rowsOf('hand-massage', {
   'retest-opening': {
     name: 'Test the opening again',
     phase: 'compare',
+    roles: ['retests-opening'],
     regions: ['jaw'],
     muscles: ['masseter-superficial'],
     contact: 'none',

@@ -5,6 +5,7 @@ export const MICROCURRENT_GLIDE = rowsOf('microcurrent-glide', {
   'glove-setup': {
     name: 'Set up conductive gloves',
     phase: 'prepare',
+    roles: ['sets-up-current'],
     regions: ['hand'],
     contact: 'conductive-gloves',
     motion: 'hold',

@@ -98,6 +98,7 @@ export const OF_MUSCLES: readonly Technique[] = MUSCLES.flatMap((m) => {
   };
   return [
     techniqueOf(`stay-${m.id}`, 'hand-massage', {
+      plain: true,
       ...row,
       name: `${m.name}: stay until it softens`,
       contact: stay,
@@ -110,6 +111,7 @@ export const OF_MUSCLES: readonly Technique[] = MUSCLES.flatMap((m) => {
       avoid: 'Sliding off the tender fibres',
     }),
     techniqueOf(`along-${m.id}`, 'hand-massage', {
+      plain: true,
       ...row,
       name: `${m.name}: strokes along the fibres`,
       contact: stroke,
@@ -121,6 +123,7 @@ export const OF_MUSCLES: readonly Technique[] = MUSCLES.flatMap((m) => {
       avoid: 'Dragging dry skin',
     }),
     techniqueOf(`across-${m.id}`, 'hand-massage', {
+      plain: true,
       ...row,
       name: `${m.name}: small shears across the fibres`,
       contact: stroke,

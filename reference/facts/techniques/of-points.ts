@@ -139,6 +139,7 @@ export const OF_POINTS: readonly Technique[] = POINTS.flatMap((p) => {
   const title = `${p.id} ${p.name}`;
   const near = p.region === 'upper-lid' || p.region === 'under-eye';
   const press = techniqueOf(`press-${p.id}`, 'point-holding', {
+    plain: true,
     ...row,
     name:
       contact === 'pinch' ? `Hold ${title} between finger and thumb` : pulses ? `Press ${title}` : `Rest on ${title}`,
@@ -150,6 +151,7 @@ export const OF_POINTS: readonly Technique[] = POINTS.flatMap((p) => {
   return [
     press,
     techniqueOf(`pulse-${p.id}`, 'point-holding', {
+      plain: true,
       ...row,
       name: `Press and pulse ${title}`,
       motion: 'press-pulse',
@@ -158,6 +160,7 @@ export const OF_POINTS: readonly Technique[] = POINTS.flatMap((p) => {
       dose: [hold(Math.round(seconds / 2)), beats(pulses, near ? 30 : 40, 'pulses')],
     }),
     techniqueOf(`circle-${p.id}`, 'point-holding', {
+      plain: true,
       ...row,
       name: `Small circles on ${title}`,
       motion: 'circle',

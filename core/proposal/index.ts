@@ -1,0 +1,20 @@
+/** A routine proposed: the best choice for a client in these minutes, its order, its proof and its reasons. */
+// What it depends on, and what comes of it.
+export {
+  NOTHING_KNOWN,
+  type ProposalAnswer,
+  type Ask,
+  type Known,
+  type LeftOut,
+  type Library,
+  type NotPossible,
+  type Proposal,
+  type ProposalCase,
+} from './case.ts';
+export { CASE_JSON_SCHEMA, checkAsk, readCase, type CaseFile } from './case-file.ts';
+// The proposal, two that differ, and what an hour could do.
+export { propose } from './propose.ts';
+export { alternativesTo, worthOfAnHour, type Alternative } from './alternatives.ts';
+// The solver, handed in.
+export { solverOf } from './highs.ts';
+export type { Solve } from './solver.ts';
