@@ -11,7 +11,8 @@ import { hideTemplate, saveTemplate } from '../../server/db/queries/templates.se
 import { notFound, requirePractitioner } from '../../server/access/session.server';
 import { withOwn } from '../parts/catalogue/catalogue';
 import { OwnTechniques } from '../parts/catalogue/own-techniques';
-import { found, scaleOf, searchOf, type RoutineAsk } from '../rooms/routines/find-routines';
+import { scaleOf } from '../parts/ribbon/scale';
+import { found, searchOf, type RoutineAsk } from '../rooms/routines/find-routines';
 import { ImportRoutine, routineFromFile } from '../rooms/routines/import-routine';
 import { RoutineFilters } from '../rooms/routines/routine-filters';
 import { RoutineList } from '../rooms/routines/routine-list';

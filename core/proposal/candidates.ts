@@ -1,6 +1,14 @@
 import { onOneSide } from '../limits/index.ts';
 import { hardestOf, newStep, pressed, techniqueFor, type Step, type Technique } from '../routine/index.ts';
-import { FACE_REGIONS, otherSide, type Phase, pressureRank, type Region, type Role } from '../words/index.ts';
+import {
+  FACE_REGIONS,
+  type Contact,
+  otherSide,
+  type Phase,
+  pressureRank,
+  type Region,
+  type Role,
+} from '../words/index.ts';
 import type { LeftOutWhy, Library, ProposalCase } from './case.ts';
 import { FRAME_WHOLE_FROM, LIMITED_OPENING, MUST_REACH, REACHED_MINUTES } from './constants.ts';
 import { creditsOf, isDrainage } from './credits.ts';
@@ -328,10 +336,18 @@ function withLighter(step: Step, t: Technique): Step[] {
     ? [step, { ...step, pressure: pressed('medium') }]
     : [step];
 }
+/** What takes the thumb's place, the likest first. Our choice. */
+const IN_PLACE_OF_THUMB: readonly Contact[] = [
+  'fingertips',
+  'two-fingers',
+  'middle-finger',
+  'index-knuckle',
+  'knuckles',
+];
 /** The contact that spares the thumb beside the thumb. */
 function withOtherContact(step: Step, t: Technique): Step[] {
   if (HAND_CLASS[step.contact] !== 'thumb') return [step];
-  const other = t.contacts.find((x) => HAND_CLASS[x] && HAND_CLASS[x] !== 'thumb');
+  const other = IN_PLACE_OF_THUMB.find((x) => t.contacts.includes(x));
   return other ? [step, { ...step, contact: other }] : [step];
 }
 /** Which doses are tried: a frame keeps what is taught where there is time; plain work and extra sets are not drawn out. */

@@ -36,7 +36,7 @@ const MOST = {
 } as const;
 
 /** What is asked of a proposal. */
-export const ASK_FIELD = object({
+const ASK_FIELD = object({
   minutes: orNull(number([1, 60], 'min', 'Minutes there are; null = one or two techniques.')),
   school: id('School of order; one the reader does not know is refused.'),
   gentler: yesNo('A word of pressure lighter throughout.'),
@@ -123,6 +123,9 @@ const once = <T>(of: readonly T[], path: string, key: (x: T) => string): void =>
     seen.add(key(x));
   });
 };
+
+/** A request as it was kept somewhere. @throws InputError with the path of the first thing that is wrong. */
+export const readAsk = (value: unknown): Ask => readField(ASK_FIELD, value, 'ask') as Ask;
 
 /** @throws InputError with the path of what a request names that is not known here, or that contradicts itself. */
 export function checkAsk(ask: Ask, { catalogue }: Library, path = 'ask'): void {

@@ -179,6 +179,9 @@ export const THRESHOLD_SHARE = 0.5;
 export const SORER = 1.4;
 /** Two proposals differ by at least so many techniques, or this share. (choice) */
 export const DIFFER = { techniques: 3, share: 0.35 } as const;
+/** A choice is shown while its proof goes on once it is so near to the bound, and again when it is so much better. (choice) */
+export const NEAR_ENOUGH = 0.1;
+export const CLEARLY_BETTER = 0.003;
 /** Rounds in which the checker may send a choice back; nearly always one is enough. (choice) */
 export const ROUNDS_MOST = 6;
 

@@ -8,7 +8,7 @@ import { NODES_MOST, type Solve, type SolveOptions, type Solved } from './solver
  */
 export const solverOf =
   (highs: Highs): Solve =>
-  (m: Model, { gap }: SolveOptions): Solved => {
+  (m: Model, { gap, onBetter }: SolveOptions): Solved => {
     const starts = [0];
     const indices: number[] = [];
     const values: number[] = [];
@@ -40,7 +40,15 @@ export const solverOf =
         random_seed: 1,
         mip_max_nodes: NODES_MOST,
       });
-      model.run();
+      model.run(
+        onBetter && {
+          [constants.callbackType.mipImprovingSolution]({ data }) {
+            const { mip_solution: columns, objective_function_value: value, mip_dual_bound: bound } = data;
+            if (columns && value !== undefined && bound !== undefined)
+              onBetter({ status: 'limit', value, bound, nodes: Number(data.mip_node_count ?? 0), columns });
+          },
+        },
+      );
       const code = model.getModelStatus();
       const { infeasible, unboundedOrInfeasible, optimal } = constants.modelStatus;
       if (code === infeasible || code === unboundedOrInfeasible)

@@ -11,7 +11,7 @@ export {
   type Proposal,
   type ProposalCase,
 } from './case.ts';
-export { CASE_JSON_SCHEMA, checkAsk, readCase, type CaseFile } from './case-file.ts';
+export { CASE_JSON_SCHEMA, checkAsk, readAsk, readCase, type CaseFile } from './case-file.ts';
 // The proposal, two that differ, and what an hour could do.
 export { propose } from './propose.ts';
 export { alternativesTo, worthOfAnHour, type Alternative } from './alternatives.ts';

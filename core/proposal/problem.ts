@@ -64,6 +64,9 @@ const groupsBy = (candidates: readonly Candidate[], key: (x: Candidate) => strin
   return groups;
 };
 
+const keptSum = (candidates: readonly Candidate[], of: (x: Candidate) => number): number =>
+  candidates.filter((x) => x.kept).reduce((s, x) => s + of(x), 0);
+
 export const minutesOf = ({ ask }: ProposalCase): number => ask.minutes ?? ONE_OR_TWO.seconds / 60;
 
 export function problemOf(c: ProposalCase, pool: Pool, targets: readonly Target[], way: Way): Problem {
@@ -79,11 +82,21 @@ export function problemOf(c: ProposalCase, pool: Pool, targets: readonly Target[
     lightFirst: lightFirstOf(candidates, way),
     warmth: minutes >= 5 ? warmthOf(candidates, targets) : [],
     budgetSeconds: minutes * 60,
+    // What is kept counts, and is never what breaks a limit.
     ceilings: [...new Set(candidates.flatMap((x) => x.region ?? []))].map((region) => ({
       region,
-      most: load.regionSeconds,
+      most: Math.max(
+        load.regionSeconds,
+        keptSum(candidates, (x) => (x.region === region ? x.seconds : 0)),
+      ),
     })),
-    hands: (['thumb', 'index', 'knuckle', 'palm'] as const).map((part) => ({ part, most: MEAN_SHARE_MOST * minutes })),
+    hands: (['thumb', 'index', 'knuckle', 'palm'] as const).map((part) => ({
+      part,
+      most: Math.max(
+        MEAN_SHARE_MOST * minutes,
+        keptSum(candidates, (x) => (x.hand?.part === part ? x.hand.minutes : 0)),
+      ),
+    })),
     stepCost: STEP_COST * fewer,
     areaCost: AREA_COST * fewer,
     toolCost: TOOL_COST * fewer,

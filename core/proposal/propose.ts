@@ -2,7 +2,7 @@ import { emptyRoutine, type Routine, routineSeconds } from '../routine/index.ts'
 import { checkRoutine, type RuleFinding } from '../rules/index.ts';
 import { isFrame, type Pool, poolOf } from './candidates.ts';
 import type { ProposalAnswer, Library, Proposal, ProposalCase } from './case.ts';
-import { ROUNDS_MOST } from './constants.ts';
+import { CLEARLY_BETTER, NEAR_ENOUGH, ROUNDS_MOST } from './constants.ts';
 import { explain, sharedTechniques } from './explain.ts';
 import { modelOf } from './model.ts';
 import { ordered, type Ordered } from './order.ts';
@@ -17,6 +17,8 @@ import { written, type Written } from './write.ts';
 export interface ProposeOptions {
   /** Relative gap at which the search may end; 0 = proven. */
   gap?: number;
+  /** Hears of a choice that is near enough while its proof goes on. */
+  onBetter?: (soFar: Proposal) => void;
   /** Techniques of another proposal that this one has to do without, so many at least. */
   differFrom?: { techniques: readonly string[]; least: number };
   /** Reasons and what is left out are worked out too. */
@@ -38,16 +40,23 @@ interface Choice {
 export function choose(
   p: Problem,
   solve: Solve,
-  { gap = 0, reduce = true, differFrom }: ProposeOptions = {},
+  { gap = 0, reduce = true, differFrom }: Pick<ProposeOptions, 'gap' | 'reduce' | 'differFrom'> = {},
+  onChoice?: (soFar: Choice) => void,
 ): Choice | null {
   const all = new Set(p.candidates.map((x) => x.index));
   const kept = reduce ? relevant(p) : all;
   // What another beats in everything may still be what makes a proposal different.
   const { problem, back } = restricted(p, reduce && !differFrom ? undominated(p, kept) : kept);
   const model = modelOf(problem);
-  const solved = solve(model, { gap });
-  if (solved.status === 'infeasible' || !solved.columns.length) return null;
-  return { problem, back, chosen: chosenOf(model, solved), solved, size: sizeOf(model) };
+  const choiceOf = (solved: Solved): Choice => ({
+    problem,
+    back,
+    chosen: chosenOf(model, solved),
+    solved,
+    size: sizeOf(model),
+  });
+  const solved = solve(model, { gap, ...(onChoice ? { onBetter: (soFar: Solved) => onChoice(choiceOf(soFar)) } : {}) });
+  return solved.status === 'infeasible' || !solved.columns.length ? null : choiceOf(solved);
 }
 
 /**
@@ -88,17 +97,35 @@ export function propose(c: ProposalCase, library: Library, solve: Solve, o: Prop
       most: Math.max(0, techniques.length - least),
     });
   }
-  const found = inRounds(c, problem, way, library, solve, o);
-  if (!found)
-    return {
-      status: 'cannot-fit',
-      text: 'What is asked for does not fit together.',
-      relaxations: relaxations(problem, solve),
-    };
-  return proposalOf(c, found, { pool, problem, way, library, targets }, o);
+  const whole = { pool, problem, way, library, targets };
+  let toldValue = -Infinity;
+  /** A better choice while the proof goes on, once it is near enough and clearly better than what was told. */
+  const onFound = (found: Found): void => {
+    const { value, bound } = found.solved;
+    if (bound - value > NEAR_ENOUGH * Math.abs(value) || value < toldValue + CLEARLY_BETTER * Math.abs(value)) return;
+    toldValue = value;
+    o.onBetter!(proposalOf(c, found, whole, o));
+  };
+  const found = inRounds(c, whole, solve, o, o.onBetter && onFound);
+  return found
+    ? proposalOf(c, found, whole, o)
+    : {
+        status: 'cannot-fit',
+        text: 'What is asked for does not fit together.',
+        relaxations: relaxations(problem, solve),
+      };
 }
 
 const nothing = (text: string): ProposalAnswer => ({ status: 'nothing-allowed', text, relaxations: [] });
+
+/** What a case was made into. */
+interface Whole {
+  pool: Pool;
+  problem: Problem;
+  way: Way;
+  library: Library;
+  targets: ReturnType<typeof targetsOf>;
+}
 
 interface Found extends Choice {
   order: Ordered;
@@ -110,24 +137,33 @@ interface Found extends Choice {
 /** Choose, order, and let the checker send back what a choice could have avoided, as a limit on exactly those candidates. */
 function inRounds(
   c: ProposalCase,
-  problem: Problem,
-  way: Way,
-  library: Library,
+  { problem, way, library }: Pick<Whole, 'problem' | 'way' | 'library'>,
   solve: Solve,
   o: ProposeOptions,
+  onFound?: (soFar: Found) => void,
 ): Found | null {
   let found: Found | null = null;
   for (let rounds = 1; rounds <= ROUNDS_MOST; rounds++) {
-    const choice = choose(problem, solve, o);
-    if (!choice) return found;
-    const order = ordered(
-      choice.chosen.map((i) => choice.problem.candidates[i]!),
-      way,
+    const inOrder = (choice: Choice): Found => {
+      const xs = choice.chosen.map((i) => choice.problem.candidates[i]!);
+      const order = ordered(xs, way);
+      const steps = written(order.path, problem.units);
+      return { ...choice, order, steps, routine: routineOf(c, steps), rounds };
+    };
+    const cutIn = (f: Found) => cutFor(checkRoutine(f.routine, library.catalogue, c.screening), f);
+    const choice = choose(
+      problem,
+      solve,
+      o,
+      onFound &&
+        ((soFar) => {
+          const f = inOrder(soFar);
+          if (!cutIn(f)) onFound(f);
+        }),
     );
-    const steps = written(order.path, problem.units);
-    const routine = routineOf(c, steps);
-    found = { ...choice, order, steps, routine, rounds };
-    const cut = cutFor(checkRoutine(routine, library.catalogue, c.screening), found);
+    if (!choice) return found;
+    found = inOrder(choice);
+    const cut = cutIn(found);
     if (!cut) return found;
     problem.counts.push(cut);
   }
@@ -154,7 +190,7 @@ function cutFor(findings: readonly RuleFinding[], { steps, back }: Found): Probl
 function proposalOf(
   c: ProposalCase,
   { solved, order, steps, routine, rounds, size, chosen, back }: Found,
-  of: { pool: Pool; problem: Problem; way: Way; library: Library; targets: ReturnType<typeof targetsOf> },
+  of: Whole,
   o: ProposeOptions,
 ): Proposal {
   const shared = sharedTechniques(of.library);

@@ -14,6 +14,8 @@ export interface Solved {
 export interface SolveOptions {
   /** Relative distance to the bound at which it may end; 0 = proven. */
   gap: number;
+  /** Hears of each better choice while the proof goes on, at once and before the solver goes on. */
+  onBetter?: (soFar: Solved) => void;
 }
 /** Any solver of mixed-integer programs, handed in: the core knows none. */
 export type Solve = (model: Model, options: SolveOptions) => Solved;

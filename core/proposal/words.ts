@@ -4,7 +4,7 @@ import { isFrame } from './candidates.ts';
 import type { Library, ProposalCase } from './case.ts';
 import { movesJaw } from './credits.ts';
 import { muscleName, type Target } from './targets.ts';
-import { areaOfMuscle } from './trade.ts';
+import { areaOfMuscle, HAND_CLASS } from './trade.ts';
 import { worthOn } from './value.ts';
 
 type FrameWords = Partial<Record<Candidate['technique']['phase'], string>>;
@@ -47,6 +47,9 @@ export function reasonOf(
   if (extra) words.push(lowerFirst(extra.reason.replace(/\.$/, '')));
   else if (mode === 'each' && c.clickSide && movesJaw(x.main))
     words.push(`stop before the click on the ${c.clickSide}`);
+  const contact = x.technique.defaults.contact;
+  if (HAND_CLASS[contact] === 'thumb' && x.main.contact !== contact)
+    words.push(`${x.main.contact.replaceAll('-', ' ')} in place of the thumb spares your thumbs`);
   const usual = x.technique.defaults.pressure?.there;
   if (x.lowered && x.main.pressure && usual !== x.main.pressure.there)
     words.push(`${x.main.pressure.there} instead of ${usual}: ${x.lowered}`);

@@ -62,6 +62,15 @@ export async function createApp(settings: Settings): Promise<Express> {
     next();
   });
   app.use(compression());
+  // The solver is WebAssembly: its worker, and nothing else, may make code from it.
+  app.use('/assets', (request, response, next) => {
+    if (/^\/propose-[\w-]+\.js$/.test(request.path))
+      response.set(
+        'Content-Security-Policy',
+        "default-src 'none'; script-src 'self' 'wasm-unsafe-eval'; connect-src 'self'",
+      );
+    next();
+  });
   app.use('/assets', express.static(join(build, 'client', 'assets'), { immutable: true, maxAge: '1y' }));
   // What an older build called by another name is gone, not a page.
   app.use('/assets', (_request, response) => void response.status(404).type('text/plain').send('Not here'));

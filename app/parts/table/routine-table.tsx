@@ -43,6 +43,8 @@ interface Props {
   title: string;
   /** It is a page of its own, and not a stage of a visit: no part of it is kept beside it. */
   isPage?: boolean;
+  /** The first step is open when the table is laid. */
+  opensFirst?: boolean;
   soundings?: readonly Sounding[];
   /** What is said of the saving, beside the name. */
   saved: ReactNode;
@@ -60,9 +62,20 @@ interface Props {
 }
 
 /** The table that a routine is composed on: chart, steps and ribbon of one routine, wherever it is kept. */
-export function RoutineTable({ table, title, disabled, isPage, soundings, saved, above, onward, tools }: Props) {
+export function RoutineTable({
+  table,
+  title,
+  disabled,
+  isPage,
+  opensFirst,
+  soundings,
+  saved,
+  above,
+  onward,
+  tools,
+}: Props) {
   const { routine, edit, findings, totals, catalogue, screening } = table;
-  const choice = useChoice(table);
+  const choice = useChoice(table, opensFirst);
   const { chosen, setChosen, picked } = choice;
   const [picking, setPicking] = useState(false);
   const [keeping, setKeeping] = useState<Routine | null>(null);

@@ -7,8 +7,8 @@ interface Table {
 }
 
 /** Which step is open, which are taken into the choice, and the keys of the list. */
-export function useChoice({ routine, edit }: Table) {
-  const [chosen, setChosen] = useState<string | null>(null);
+export function useChoice({ routine, edit }: Table, opensFirst = false) {
+  const [chosen, setChosen] = useState<string | null>(opensFirst ? (stepsOf(routine)[0]?.id ?? null) : null);
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
   const [last, setLast] = useState<string | null>(null);
   const steps = stepsOf(routine);

@@ -11,8 +11,8 @@ import { clock } from '../../../core/words';
 import { Form } from 'react-bootstrap';
 import { useSearchParams } from 'react-router';
 import { ChangeList } from './change-list';
-import { scaleOf } from './find-routines';
-import { SmallRibbon } from './small-ribbon';
+import { scaleOf } from '../../parts/ribbon/scale';
+import { SmallRibbon } from '../../parts/ribbon/small-ribbon';
 
 /** Two routines, their ribbons above each other at one scale, and what differs step by step. */
 export function BesideAnother({

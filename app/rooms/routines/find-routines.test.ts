@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { STARTING_ROUTINES } from '../../../reference/routines';
 import { readRoutine, routineSeconds, servesOf, stepNames } from '../../../core/routine';
-import { found, scaleOf, searchOf, type RoutineAsk, type RoutineLine } from './find-routines';
+import { scaleOf } from '../../parts/ribbon/scale';
+import { found, searchOf, type RoutineAsk, type RoutineLine } from './find-routines';
 
 const lines: RoutineLine[] = STARTING_ROUTINES.map((s, i) => {
   const routine = readRoutine(s.routine);

@@ -63,7 +63,3 @@ export function found<T extends RoutineLine>(
     )
     .sort((a, b) => (hits ? hits.get(b.id)! - hits.get(a.id)! : 0) || SORTS[ask.sort](a, b));
 }
-
-/** All ribbons at one scale: the longest, rounded up to 5 minutes. */
-export const scaleOf = (lines: readonly { seconds: number }[]): number =>
-  Math.max(5, Math.ceil(Math.max(0, ...lines.map((l) => l.seconds)) / 300) * 5);

@@ -2,7 +2,7 @@ import { clock, COMPLAINT_NAMES } from '../../../core/words';
 import { Link } from 'react-router';
 import { shortDay } from '../../parts/marks/time';
 import type { RoutineRow } from '../../routes/routines';
-import { SmallRibbon } from './small-ribbon';
+import { SmallRibbon } from '../../parts/ribbon/small-ribbon';
 
 /** Every routine as a row with its ribbon, all at one scale. A touch or the arrows show it at the side, its name opens it. */
 export function RoutineList({

@@ -5,8 +5,8 @@ import { Form, Link } from 'react-router';
 import { PressureDot, SideMark, sideOfPlan } from '../../parts/marks/marks';
 import { shortDay } from '../../parts/marks/time';
 import type { RoutineRow } from '../../routes/routines';
-import { SmallRibbon } from './small-ribbon';
-import { scaleOf } from './find-routines';
+import { SmallRibbon } from '../../parts/ribbon/small-ribbon';
+import { scaleOf } from '../../parts/ribbon/scale';
 
 /** One routine at the side: what it is, its steps, and what can be done with it. */
 export function RoutinePreview({

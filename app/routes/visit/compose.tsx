@@ -1,6 +1,7 @@
+import { knownAt } from '../../../core/record';
 import { emptyRoutine, readRoutine } from '../../../core/routine';
 import { complaintName, InputError } from '../../../core/words';
-import { useMemo } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { data } from 'react-router';
 import { saveTemplate } from '../../../server/db/queries/templates.server';
@@ -42,15 +43,73 @@ export async function action({ request }: Route.ActionArgs) {
   }
 }
 
+/** With the solver beside it: fetched when it is asked for. */
+const ProposalView = lazy(() =>
+  import('../../parts/proposal/proposal-view').then((m) => ({ default: m.ProposalView })),
+);
+
+/** What would make a proposal fit better. */
+function WhatIsMissing({ known, unrated }: Pick<ReturnType<typeof knownAt>, 'known' | 'unrated'>) {
+  const told = [
+    known.tenderness.length ? '' : 'Press the muscles in Assess for a closer fit.',
+    unrated.length ? `Nobody has rated ${unrated.join(' and ').toLowerCase()}: it counts as 5 of 10.` : '',
+  ].filter(Boolean);
+  return told.length ? <p className="soft small mb-1">{told.join(' ')}</p> : null;
+}
+
 export default function Compose() {
-  const { visit, client, readings, screening, routine, origin, setRoutine, undo, redo, goTo, ended, practiceSchool } =
-    useVisit();
+  const {
+    visit,
+    client,
+    readings,
+    earlier,
+    findings,
+    screening,
+    routine,
+    origin,
+    setRoutine,
+    undo,
+    redo,
+    goTo,
+    ended,
+    practiceSchool,
+  } = useVisit();
   const first = client.complaints.find((c) => !c.closed);
   const name = first ? complaintName(first) : 'Routine';
   const onTable = useMemo(() => routine ?? emptyRoutine(name, practiceSchool), [routine, name, practiceSchool]);
   const table = useRoutine({ routine: onTable, setRoutine, screening, checkedWith: screening, undo, redo });
+  const [opensFirst, setOpensFirst] = useState(false);
+  const [proposing, setProposing] = useState(false);
+  const asked = useMemo(
+    () => knownAt(client, readings, earlier, findings, table.catalogue),
+    [client, readings, earlier, findings, table.catalogue],
+  );
+  if (proposing)
+    return (
+      <Suspense fallback={<p className="soft p-4">Getting ready …</p>}>
+        <ProposalView
+          whose={client.id}
+          name={routine?.name ?? name}
+          known={asked.known}
+          screening={screening}
+          catalogue={table.catalogue}
+          school={onTable.school}
+          minutes={onTable.budgetMinutes}
+          now={routine}
+          soundings={soundingsOf(readings, 'before')}
+          notes={<WhatIsMissing known={asked.known} unrated={asked.unrated} />}
+          onTake={(next, thenEdit) => {
+            if (!table.edit(next, null)) return;
+            setProposing(false);
+            setOpensFirst(thenEdit);
+          }}
+          onLeave={() => setProposing(false)}
+        />
+      </Suspense>
+    );
   return (
     <RoutineTable
+      opensFirst={opensFirst}
       table={table}
       title="Compose"
       disabled={ended}
@@ -59,13 +118,18 @@ export default function Compose() {
       saved={<SaveState />}
       onward={(stopped) =>
         !ended && (
-          <Button
-            onClick={() => goTo('guide')}
-            disabled={!onTable.items.length || stopped}
-            title={stopped ? 'Something is off limits: see below' : undefined}
-          >
-            Guide
-          </Button>
+          <>
+            <Button variant="outline-primary" onClick={() => setProposing(true)}>
+              Propose
+            </Button>
+            <Button
+              onClick={() => goTo('guide')}
+              disabled={!onTable.items.length || stopped}
+              title={stopped ? 'Something is off limits: see below' : undefined}
+            >
+              Guide
+            </Button>
+          </>
         )
       }
       tools={({ start, keeping, keep }) => (
