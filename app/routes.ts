@@ -20,6 +20,7 @@ export default [
       route('details', 'routes/client/details.tsx'),
     ]),
     route('routines', 'routes/routines.tsx'),
+    route('routines/propose', 'routes/propose.tsx'),
     route('routines/:templateId', 'routes/routine.tsx'),
     route('visits/:visitId', 'routes/visit/visit.tsx', [
       index('routes/visit/resume.ts'),

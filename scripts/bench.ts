@@ -31,6 +31,7 @@ import { POINTS } from '../reference/facts/points/index.ts';
 import { closeDatabase, database } from '../server/db/connection.ts';
 import { ComplaintModel, ReadingModel, TemplateModel, VisitModel } from '../server/db/models/index.ts';
 import { measureChart, measureTyping } from './lib/bench-chart.ts';
+import { measureProposals, measureProposing } from './lib/bench-proposal.ts';
 import { measureService } from './lib/bench-service.ts';
 import { inPractice } from '../server/db/scope.ts';
 import { openDemo } from './lib/open-demo.ts';
@@ -191,6 +192,7 @@ try {
 
   await measureChart({ page, url, visit, say, quantile });
   await measureTyping(page, visit, say);
+  await measureProposing(page, visit, say);
 
   say('\n## Cues in the browser\n');
   await page.goto(`${visit}/guide`);
@@ -207,6 +209,7 @@ try {
   await close();
 }
 await measureService({ say, quantile, short });
+await measureProposals(say, quantile, short);
 writeFileSync(join(ROOT, 'docs', 'bench.md'), `${lines.join('\n')}\n`);
 
 /** Copies of the demo's routines until the practice has two hundred. */

@@ -26,7 +26,6 @@ const visitOf = async (page: Page, name: string): Promise<string> => {
 try {
   await shot(page, 'today');
   await page.goto('/clients');
-  await shot(page, 'clients');
   await page.getByRole('link', { name: 'Noor Halvorsen' }).click();
   await page.waitForURL(/\/clients\/[0-9a-f-]+$/);
   await shot(page, 'relief');
@@ -84,6 +83,13 @@ try {
   await shot(page, 'practice');
   await page.goto(`${noor}/compose`);
   await shot(page, 'compose');
+  await page.getByRole('button', { name: 'Propose' }).click();
+  await page
+    .getByText(/of what an hour could do/)
+    .first()
+    .waitFor({ timeout: 90_000 });
+  await shot(page, 'propose');
+  await page.keyboard.press('Escape');
   await page.goto(`${noor}/guide`);
   await page.getByRole('button', { name: 'Dim room' }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();

@@ -2,7 +2,7 @@ import { emptyRoutine, readRoutine, type Routine, stepsOf } from '../../core/rou
 import { clock, InputError } from '../../core/words';
 import { useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { data, Form, redirect, useActionData, useSearchParams } from 'react-router';
+import { data, Form, Link, redirect, useActionData, useSearchParams } from 'react-router';
 import { STARTING_ROUTINES } from '../../reference/routines';
 import { bringStartingRoutines } from '../../server/db/queries/starting.server';
 import { catalogueOf, ownTechniques } from '../../server/db/queries/techniques.server';
@@ -141,6 +141,9 @@ export default function Routines({ loaderData: { templates, missing, timeZone, o
               <Button variant="outline-primary" onClick={() => setImporting(null)}>
                 Import a file
               </Button>
+              <Link to="/routines/propose" className="btn btn-outline-primary">
+                Propose one
+              </Link>
               <Form method="post">
                 <Button variant="outline-primary" type="submit" name="do" value="new">
                   New routine

@@ -12,6 +12,10 @@ export const importTemplateSchema = object({
   name: templateName,
   routine: string().required('Choose a file first.').max(400_000),
 });
+export const proposedTemplateSchema = object({
+  routine: string().required().max(400_000),
+  edit: string().max(1),
+});
 export const changeTemplateSchema = object({
   do: string().max(20),
   routine: string().required().max(400_000),

@@ -18,7 +18,7 @@ export { breachesOf, isBannedOutright, type Breach } from './breaches.ts';
 export { type Clause } from './clause.ts';
 export { factsOf } from './facts.ts';
 export { leftAlone } from './left-alone.ts';
-export { onOneSide, sideOf, touchesSide } from './sides.ts';
+export { onOneSide, sideOf } from './sides.ts';
 // What may be added, and at which pressure.
 export { admit, admitRoutine, newlyBanned } from './admit.ts';
 // What a caution touches on the chart and in the library.

@@ -67,7 +67,7 @@ export interface Unit {
   care: string | null;
 }
 
-export interface Excluded {
+interface Excluded {
   technique: Technique;
   why: LeftOutWhy;
   text: string;
@@ -279,7 +279,7 @@ export function poolOf(c: ProposalCase, targets: readonly Target[], way: Way, li
   return { candidates, units, excluded, keptBanned };
 }
 
-export const UNIT_WORDS: Record<UnitName, string> = {
+const UNIT_WORDS: Record<UnitName, string> = {
   product: 'oil or cream',
   drainage: 'an opened collarbone hollow',
   gloves: 'the current set up',

@@ -2,7 +2,7 @@ import type { Screening } from '../limits/index.ts';
 import type { Catalogue, Routine, Step } from '../routine/index.ts';
 import type { ComplaintKind, OneSide, Region, TechniqueTool } from '../words/index.ts';
 
-export type Grade = 0 | 1 | 2 | 3;
+type Grade = 0 | 1 | 2 | 3;
 
 /** What is asked of a proposal, in one sentence. */
 export interface Ask {
@@ -96,7 +96,7 @@ export type LeftOutWhy =
   | 'needs'
   | 'less-use';
 
-export interface StepReason {
+interface StepReason {
   /** In the proposed routine. */
   stepId: string;
   /** Plain words with their numbers. */
@@ -148,7 +148,7 @@ export interface Relaxation {
   /** Seconds, or how many. */
   amount: number;
 }
-export interface NotPossible {
+interface NotPossible {
   status: 'nothing-allowed' | 'cannot-fit';
   text: string;
   relaxations: Relaxation[];

@@ -168,6 +168,8 @@ export const EXERCISES_MOST = { relief: 1, wished: 4 } as const;
 export const SETTLE_MOST = 2;
 export const BREATHE_MOST = { usual: 1, long: 2, longFromMinutes: 40 } as const;
 export const EXTRAS_MOST = 3;
+/** Plain work of a point or muscle by itself, and where the school holds points. (choice) */
+export const PLAIN_MOST = { usual: 2, pointSchool: 6 } as const;
 /** "One or two techniques": how many, for how long at most. (custom) */
 export const ONE_OR_TWO = { techniques: 2, seconds: 180 } as const;
 /** Most pressure where it hurts, and where nothing is clearly sore; a strong headache; share of the own threshold. Light first when it hurts (custom), levels (choice). */

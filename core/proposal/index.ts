@@ -7,7 +7,6 @@ export {
   type Known,
   type LeftOut,
   type Library,
-  type NotPossible,
   type Proposal,
   type ProposalCase,
 } from './case.ts';

@@ -11,6 +11,7 @@ import {
   FEWER_CHANGES,
   ONE_OR_TWO,
   PER_AREA,
+  PLAIN_MOST,
   PRODUCT_COST,
   SETTLE_MOST,
   STEP_COST,
@@ -25,7 +26,7 @@ import { areaOfMuscle, type HandClass } from './trade.ts';
 import type { Way } from './ways.ts';
 
 /** At least, or at most, so many of these; the name is told when it binds. */
-export interface Count {
+interface Count {
   name: string;
   what: 'duplicate' | 'enough-there' | 'frame' | 'steps' | 'technique' | 'must-differ';
   of: readonly number[];
@@ -67,7 +68,7 @@ const groupsBy = (candidates: readonly Candidate[], key: (x: Candidate) => strin
 const keptSum = (candidates: readonly Candidate[], of: (x: Candidate) => number): number =>
   candidates.filter((x) => x.kept).reduce((s, x) => s + of(x), 0);
 
-export const minutesOf = ({ ask }: ProposalCase): number => ask.minutes ?? ONE_OR_TWO.seconds / 60;
+const minutesOf = ({ ask }: ProposalCase): number => ask.minutes ?? ONE_OR_TWO.seconds / 60;
 
 export function problemOf(c: ProposalCase, pool: Pool, targets: readonly Target[], way: Way): Problem {
   const { candidates, units } = pool;
@@ -155,6 +156,13 @@ function countsOf(c: ProposalCase, { candidates, units }: Pool, way: Way): Count
       indices((x) => block.includes(x.part)),
       BLOCK_MOST,
     );
+  const points = way.prefers.includes('point-holding') ? PLAIN_MOST.pointSchool : PLAIN_MOST.usual;
+  most(
+    'plain work',
+    'enough-there',
+    indices((x) => x.technique.plain),
+    points,
+  );
   most(
     'extra sets',
     'enough-there',

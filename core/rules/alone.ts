@@ -6,7 +6,7 @@ import { RULES } from './rows.ts';
 /** Rules that speak of one step by itself, whatever stands around it. */
 const OF_ONE_STEP = RULES.filter((r) => r.kind === 'cap' || r.kind === 'keep-off' || r.kind === 'care');
 
-export interface StepAlone {
+interface StepAlone {
   /** Why it may not be done so; null when it may. */
   stop: string | null;
   /** What care is asked for; null when none. */

@@ -3,6 +3,6 @@
 // Holding a routine against them, and mending it.
 export { checkRoutine } from './check.ts';
 export { applyFix } from './fix.ts';
-export { checkAlone, loadLimits, type StepAlone } from './alone.ts';
+export { checkAlone, loadLimits } from './alone.ts';
 export { stopOfOwn } from './own-check.ts';
 export type { RuleFinding } from './types.ts';

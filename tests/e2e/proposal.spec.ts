@@ -115,3 +115,17 @@ test('what does not fit says what would have to give way, and what was asked sta
   await page.getByRole('button', { name: 'Leave it' }).click();
   await expect(page.getByText('No steps yet')).toBeVisible();
 });
+
+test('without a client: for a kind of complaint, kept as a routine of the practice', async ({ page }) => {
+  await page.goto('/routines');
+  await page.getByRole('link', { name: 'Propose one' }).click();
+  await page.waitForURL(/routines\/propose/);
+  await page.getByLabel(/For nobody in particular/).selectOption('eye-strain');
+  await expect(page.getByText(/eye strain 6 of 10/).first()).toBeVisible({ timeout: 30_000 });
+  await page.getByLabel('For', { exact: true }).fill('5');
+  await page.getByRole('button', { name: 'Again with changes' }).click();
+  await expect(page.getByText(/for these 5 minutes, proven/)).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Take', exact: true }).click();
+  await page.waitForURL(/\/routines\/[0-9a-f-]{36}$/);
+  await expect(page.getByRole('heading', { level: 1, name: 'Eye strain, proposed' })).toBeVisible();
+});

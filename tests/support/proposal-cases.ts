@@ -17,7 +17,7 @@ export function screenedWith(yes: readonly string[] = [], cap: Pressure | null =
   return screen(CAUTIONS, answers, cap);
 }
 
-export const ASK: Ask = {
+const ASK: Ask = {
   minutes: 20,
   school: 'neck-first',
   gentler: false,
@@ -81,7 +81,7 @@ export const HEAD: Partial<Known> = {
     ...press('splenius-capitis', 2, 1),
   ],
 };
-export const EYES: Partial<Known> = {
+const EYES: Partial<Known> = {
   complaints: [{ kind: 'eye-strain', side: null, score: 6 }],
   tenderness: [
     ...press('corrugator-supercilii', 2, 2),

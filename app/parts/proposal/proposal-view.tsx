@@ -35,6 +35,8 @@ interface Props {
   notes: ReactNode;
   onTake: (routine: Routine, thenEdit: boolean) => void;
   onLeave: () => void;
+  /** It is a page of its own, and no stage of a visit. */
+  isPage?: boolean;
 }
 
 const muscleName = (id: string): string => MUSCLES.find((m) => m.id === id)?.name ?? id;
@@ -54,6 +56,7 @@ export function ProposalView({
   notes,
   onTake,
   onLeave,
+  isPage,
 }: Props) {
   const proposing = useProposal();
   const [ask, setAsk] = useState(() => rememberedAsk(whose, usualAsk(school, minutes)));
@@ -142,7 +145,7 @@ export function ProposalView({
   }
 
   return (
-    <div className="compose proposal">
+    <div className={`compose proposal${isPage ? ' is-page' : ''}`}>
       <div className="visit-body">
         <div className="chart-side">
           <FaceChart
