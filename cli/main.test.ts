@@ -4,6 +4,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { ownFileOf, ownFrom, readRoutine, stepsOf, type OwnTechnique, type Routine } from '../core/routine/index.ts';
+import { propose, readCase } from '../core/proposal/index.ts';
+import { PROPOSAL_CASE } from '../demo/proposal-case.ts';
+import { MUSCLES } from '../reference/facts/muscles/index.ts';
+import { openSolver } from '../tests/support/solver.ts';
 import { CATALOGUE } from '../reference/catalogue.ts';
 import { CAUTIONS } from '../reference/facts/cautions/index.ts';
 import { routineFrom } from '../tests/support/routines.ts';
@@ -64,6 +68,32 @@ describe('verbs', () => {
     expect(found.map((f) => f.rule)).toContain('screening');
     const bad = file('bad-t.json', ownFileOf([{ ...own, cue: '' } as OwnTechnique]));
     expect(() => run(['check', path, '--techniques', bad])).toThrow('techniques[0].cue');
+  });
+  test('propose gives the same routine as the core, and refuses a case that cannot be with its path', async () => {
+    const solve = await openSolver();
+    const path = file('case.json', { ...PROPOSAL_CASE, ask: { ...PROPOSAL_CASE.ask, minutes: 5 } });
+    const { status, stdout } = answerOf(['propose', path], solve);
+    const said = JSON.parse(stdout) as {
+      answer: { routine: Routine; gap: number };
+      alternatives: unknown[];
+      worthOfAnHour: number;
+    };
+    expect([status, said.answer.gap, said.alternatives.length]).toEqual([0, 0, 2]);
+    const library = { catalogue: CATALOGUE, muscles: MUSCLES };
+    const own = propose(readCase(JSON.parse(readFileSync(path, 'utf8')), library, CAUTIONS), library, solve);
+    expect(said.answer).toEqual(JSON.parse(JSON.stringify(own)));
+    expect(said.worthOfAnHour).toBeGreaterThan(1);
+    const bad = file('bad-case.json', { ...PROPOSAL_CASE, ask: { ...PROPOSAL_CASE.ask, minutes: 0 } });
+    expect(answerOf(['propose', bad], solve)).toMatchObject({
+      status: 1,
+      stderr: expect.stringContaining('ask.minutes') as string,
+    });
+    const open = answerOf(
+      ['propose', file('open.json', { ...PROPOSAL_CASE, answers: [], ask: { ...PROPOSAL_CASE.ask, minutes: 2 } })],
+      solve,
+    );
+    expect(open.stderr).toContain('not answered, and not taken for a no: ');
+    expect(core('propose', path).status).toBe(2);
   });
   test('relief judges each complaint of a table of readings', () => {
     const rows = Array.from(

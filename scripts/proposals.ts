@@ -6,7 +6,7 @@ import { propose, solverOf, type Proposal, type ProposalAnswer } from '../core/p
 import { checkRoutine } from '../core/rules/index.ts';
 import { doseWords, expandRoutine, stepNames, stepsOf, totalsOf, type Step } from '../core/routine/index.ts';
 import { clock } from '../core/words/index.ts';
-import { LIBRARY, TRADE_CASES } from '../tests/support/proposal-cases.ts';
+import { LIBRARY, TRADE_CASES } from '../demo/proposal-cases.ts';
 
 const { catalogue, muscles } = LIBRARY;
 const sideWords = ({ sides: { mode, first, extra } }: Step): string => {

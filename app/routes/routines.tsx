@@ -92,6 +92,8 @@ async function takeIn(who: Awaited<ReturnType<typeof requirePractitioner>>, form
   }
 }
 
+/** Rows drawn before more are asked for: what is typed finds all of them. */
+const AT_FIRST = 60;
 const ASK: RoutineAsk = { text: '', serves: '', school: '', upTo: null, sort: 'name' };
 
 export default function Routines({ loaderData: { templates, missing, timeZone, own } }: Route.ComponentProps) {
@@ -104,6 +106,7 @@ export default function Routines({ loaderData: { templates, missing, timeZone, o
   const [query] = useSearchParams();
   const taken = query.get('show');
   const [seen, setSeen] = useState(taken);
+  const [showsAll, setShowsAll] = useState(false);
   const inUse = useMemo(() => templates.filter((t) => !t.hidden), [templates]);
   const hidden = templates.filter((t) => t.hidden);
   const search = useMemo(() => searchOf(inUse), [inUse]);
@@ -159,7 +162,7 @@ export default function Routines({ loaderData: { templates, missing, timeZone, o
           {inUse.length > 0 && <RoutineFilters lines={inUse} ask={ask} onAsk={setAsk} />}
           {shown.length > 0 ? (
             <RoutineList
-              rows={shown}
+              rows={showsAll ? shown : shown.slice(0, AT_FIRST)}
               scaleMinutes={scaleOf(shown)}
               timeZone={timeZone}
               chosen={chosen?.id ?? null}
@@ -177,6 +180,11 @@ export default function Routines({ loaderData: { templates, missing, timeZone, o
               <strong>No routines in use</strong>
               Make one, import a file, or keep one from a visit; it is listed here.
             </p>
+          )}
+          {!showsAll && shown.length > AT_FIRST && (
+            <Button variant="link" onClick={() => setShowsAll(true)}>
+              Show all {shown.length}
+            </Button>
           )}
           {hidden.length > 0 && (
             <details className="mt-3">

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { PROPOSAL_CASE } from '../../demo/proposal-case.ts';
 import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
-import { keptStep, LIBRARY } from '../../tests/support/proposal-cases.ts';
+import { keptStep, LIBRARY } from '../../demo/proposal-cases.ts';
 import { InputError } from '../words/index.ts';
 import { readCase } from './case-file.ts';
 

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, test } from 'vitest';
 import { seeded } from '../../demo/random.ts';
-import { LIBRARY, TRADE_CASES } from '../../tests/support/proposal-cases.ts';
+import { LIBRARY, TRADE_CASES } from '../../demo/proposal-cases.ts';
 import { openSolver } from '../../tests/support/solver.ts';
 import { poolOf } from './candidates.ts';
 import { modelOf } from './model.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { seeded } from '../../demo/random.ts';
-import { LIBRARY, TRADE_CASES } from '../../tests/support/proposal-cases.ts';
+import { LIBRARY, TRADE_CASES } from '../../demo/proposal-cases.ts';
 import { type Candidate, poolOf } from './candidates.ts';
 import { change, historyCost, masksOf, precedes } from './changes.ts';
 import { ordered } from './order.ts';

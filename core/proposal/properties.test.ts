@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, test } from 'vitest';
-import { randomCase } from '../../tests/support/random-case.ts';
-import { caseOf, HEAD, JAW, LIBRARY, screenedWith } from '../../tests/support/proposal-cases.ts';
+import { randomCase } from '../../demo/random-case.ts';
+import { caseOf, HEAD, JAW, LIBRARY, screenedWith } from '../../demo/proposal-cases.ts';
 import { openSolver } from '../../tests/support/solver.ts';
 import { breachesOf, factsOf, screen } from '../limits/index.ts';
 import { hardestOf, routineSeconds, stepsOf } from '../routine/index.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { caseOf, JAW, LIBRARY } from '../../tests/support/proposal-cases.ts';
+import { caseOf, JAW, LIBRARY } from '../../demo/proposal-cases.ts';
 import { responseFactor } from './credits.ts';
 import { enduranceSeconds, holdsTooLong, shareOfStrength } from './hands.ts';
 import { startPressure } from './pressure.ts';

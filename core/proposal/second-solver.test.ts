@@ -1,7 +1,7 @@
 import GLPK, { type GLPK as Glpk } from 'glpk.js/node';
 import { beforeAll, expect, test } from 'vitest';
 import { seeded } from '../../demo/random.ts';
-import { LIBRARY, TRADE_CASES } from '../../tests/support/proposal-cases.ts';
+import { LIBRARY, TRADE_CASES } from '../../demo/proposal-cases.ts';
 import { openSolver } from '../../tests/support/solver.ts';
 import { poolOf } from './candidates.ts';
 import { type Model, modelOf } from './model.ts';

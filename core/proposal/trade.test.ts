@@ -1,16 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { proposalsPage } from '../../scripts/proposals.ts';
 import { beforeAll, describe, expect, test } from 'vitest';
-import {
-  caseOf,
-  HEAD,
-  JAW,
-  keptStep,
-  LIBRARY,
-  screenedWith,
-  STRESS,
-  TRADE_CASES,
-} from '../../tests/support/proposal-cases.ts';
+import { caseOf, HEAD, JAW, keptStep, LIBRARY, screenedWith, STRESS, TRADE_CASES } from '../../demo/proposal-cases.ts';
 import { openSolver } from '../../tests/support/solver.ts';
 import { stepsOf, totalsOf, expandRoutine } from '../routine/index.ts';
 import { checkRoutine } from '../rules/index.ts';

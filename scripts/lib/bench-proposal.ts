@@ -5,8 +5,8 @@ import { gzipSync } from 'node:zlib';
 import type { Page } from '@playwright/test';
 import { propose, solverOf } from '../../core/proposal/index.ts';
 import { checkRoutine } from '../../core/rules/index.ts';
-import { LIBRARY, TRADE_CASES } from '../../tests/support/proposal-cases.ts';
-import { randomCase } from '../../tests/support/random-case.ts';
+import { LIBRARY, TRADE_CASES } from '../../demo/proposal-cases.ts';
+import { randomCase } from '../../demo/random-case.ts';
 import { ROOT } from './paths.ts';
 
 type Say = (text: string) => void;

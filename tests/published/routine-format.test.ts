@@ -12,6 +12,9 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, test } from 'vitest';
 import { ROUTINES } from '../../demo/routines.ts';
+import { CASE_JSON_SCHEMA, readCase } from '../../core/proposal/index.ts';
+import { PROPOSAL_CASE } from '../../demo/proposal-case.ts';
+import { MUSCLES } from '../../reference/facts/muscles/index.ts';
 import { OWN_TECHNIQUES, TECHNIQUES_FILE } from '../../demo/techniques.ts';
 import { CATALOGUE, TECHNIQUES } from '../../reference/catalogue.ts';
 import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
@@ -48,6 +51,14 @@ describe('the files in docs/formats', () => {
     expect(readOwnFile(file, known)).toHaveLength(OWN_TECHNIQUES.length);
     for (const t of TECHNIQUES)
       expect(fits(JSON.parse(JSON.stringify(ownFileOf([ownFrom(t, 'own-1', t.name)]))))).toBe(true);
+  });
+  test('those of a proposal’s case, valid by Ajv and by our reader', () => {
+    const schema = read('proposal-case.schema.json');
+    const file = read('proposal-case.example.json');
+    expect(schema).toEqual(JSON.parse(JSON.stringify(CASE_JSON_SCHEMA)));
+    expect(file).toEqual(JSON.parse(JSON.stringify(PROPOSAL_CASE)));
+    expect(ajv.compile(schema as object)(file)).toBe(true);
+    expect(readCase(file, { catalogue: CATALOGUE, muscles: MUSCLES }, CAUTIONS).ask.minutes).toBe(20);
   });
   test('the example is valid by Ajv and by our reader', () =>
     expect([valid(example), reads(example)]).toEqual([true, true]));

@@ -31,7 +31,7 @@ export function LeftOutList({
     <>
       {proposal.notReached.length > 0 && (
         <div className="not-reached">
-          <h3>Not reached</h3>
+          <h2>Not reached</h2>
           <ul>
             {proposal.notReached.map((n) => (
               <li key={`${n.muscle} ${n.side}`}>
@@ -49,7 +49,7 @@ export function LeftOutList({
           const of = proposal.leftOut.filter((l) => why.includes(l.why));
           return (
             <section key={title}>
-              <h3>{title}</h3>
+              <h2>{title}</h2>
               {of.length ? (
                 <>
                   <ul>{of.slice(0, FIRST).map(line)}</ul>

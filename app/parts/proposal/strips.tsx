@@ -42,7 +42,7 @@ export function Strips({
   const every = minutes > 45 ? 10 : minutes > 20 ? 5 : 2;
   const ticks = Array.from({ length: Math.floor(minutes / every) + 1 }, (_, i) => i * every);
   return (
-    <div className="strips">
+    <section className="strips" aria-label="Beside each other">
       {strips.map((s) => (
         <div key={s.key} className={s.show ? 'strip' : 'strip is-now'}>
           <div className="strip-head">
@@ -78,7 +78,7 @@ export function Strips({
           ))}
         </span>
       </div>
-    </div>
+    </section>
   );
 }
 

@@ -1,5 +1,5 @@
 import type { Alternative, Proposal, ProposalAnswer, ProposalCase } from '../../../core/proposal';
-import { use, useCallback, useEffect, useRef, useState } from 'react';
+import { startTransition, use, useCallback, useEffect, useRef, useState } from 'react';
 import { OwnTechniques, type OwnHere } from '../catalogue/own-techniques';
 
 export interface ProposeRequest {
@@ -52,13 +52,16 @@ export function useProposal(): Proposing & { ask: (asked: ProposalCase) => void;
 
   const hear = useCallback(({ data }: MessageEvent<ProposeMessage>) => {
     if (data.id !== latest.current) return;
-    setState((s): Proposing => {
-      if ('failed' in data) return { ...s, busy: false, failed: data.failed };
-      if ('done' in data) return { ...s, busy: false };
-      if ('alternatives' in data) return { ...s, alternatives: data.alternatives };
-      if ('worthOfAnHour' in data) return { ...s, worthOfAnHour: data.worthOfAnHour };
-      return { ...s, answer: data.answer, proven: data.proven };
-    });
+    // A list with its chart is much to draw: in pieces, so that the page stays quick meanwhile.
+    startTransition(() =>
+      setState((s): Proposing => {
+        if ('failed' in data) return { ...s, busy: false, failed: data.failed };
+        if ('done' in data) return { ...s, busy: false };
+        if ('alternatives' in data) return { ...s, alternatives: data.alternatives };
+        if ('worthOfAnHour' in data) return { ...s, worthOfAnHour: data.worthOfAnHour };
+        return { ...s, answer: data.answer, proven: data.proven };
+      }),
+    );
   }, []);
 
   const ask = useCallback(

@@ -1,9 +1,9 @@
-import type { Known, ProposalCase } from '../../core/proposal/index.ts';
-import { COMPLAINT_KINDS, type OneSide } from '../../core/words/index.ts';
-import { seeded } from '../../demo/random.ts';
-import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
-import { MUSCLES } from '../../reference/facts/muscles/index.ts';
-import { SCHOOLS } from '../../reference/schools/index.ts';
+import type { Known, ProposalCase } from '../core/proposal/index.ts';
+import { COMPLAINT_KINDS, type OneSide } from '../core/words/index.ts';
+import { seeded } from './random.ts';
+import { CAUTIONS } from '../reference/facts/cautions/index.ts';
+import { MUSCLES } from '../reference/facts/muscles/index.ts';
+import { SCHOOLS } from '../reference/schools/index.ts';
 import { caseOf, screenedWith } from './proposal-cases.ts';
 
 type Press = Known['tenderness'][number];

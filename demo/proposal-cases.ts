@@ -1,10 +1,10 @@
-import { screen, type Answers } from '../../core/limits/index.ts';
-import { newStep, type Step } from '../../core/routine/index.ts';
-import { NOTHING_KNOWN, type Ask, type Known, type Library, type ProposalCase } from '../../core/proposal/index.ts';
-import type { OneSide, Pressure } from '../../core/words/index.ts';
-import { CATALOGUE } from '../../reference/catalogue.ts';
-import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
-import { MUSCLES } from '../../reference/facts/muscles/index.ts';
+import { screen, type Answers } from '../core/limits/index.ts';
+import { newStep, type Step } from '../core/routine/index.ts';
+import { NOTHING_KNOWN, type Ask, type Known, type Library, type ProposalCase } from '../core/proposal/index.ts';
+import type { OneSide, Pressure } from '../core/words/index.ts';
+import { CATALOGUE } from '../reference/catalogue.ts';
+import { CAUTIONS } from '../reference/facts/cautions/index.ts';
+import { MUSCLES } from '../reference/facts/muscles/index.ts';
 
 export const LIBRARY: Library = { catalogue: CATALOGUE, muscles: MUSCLES };
 
