@@ -108,7 +108,7 @@ export async function measureProposing(page: Page, visit: string, say: Say): Pro
   await page.evaluate('(window.longest = 0)');
   await page.getByLabel('For', { exact: true }).fill('18');
   const start = Date.now();
-  await page.getByRole('button', { name: 'Again with changes' }).click();
+  await page.getByRole('button', { name: 'Ask again' }).click();
   await page
     .getByText(/for these 18 minutes/)
     .first()

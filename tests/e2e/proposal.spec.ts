@@ -59,11 +59,11 @@ test('asked again with other minutes, a wish, a step kept and one taken out; the
   await page.getByRole('button', { name: 'gentler', exact: true }).click();
   await page.getByLabel('For', { exact: true }).fill('0');
   await expect(page.getByText('Minutes: 1 to 60')).toBeVisible();
-  await page.getByRole('button', { name: 'Again with changes' }).click();
+  await page.getByRole('button', { name: 'Ask again' }).click();
   await expect(page.getByRole('alert')).toContainText('Minutes');
   await expect(page.getByLabel('For', { exact: true })).toHaveValue('0');
   await page.getByLabel('For', { exact: true }).fill('12');
-  await page.getByRole('button', { name: 'Again with changes' }).click();
+  await page.getByRole('button', { name: 'Ask again' }).click();
   await expect(page.getByText(/for these 12 minutes/)).toBeVisible({ timeout: 30_000 });
   await isDone(page);
   await expect(page.locator('.proposed').getByText('kept, as you asked')).toBeVisible();
@@ -108,7 +108,7 @@ test('what does not fit says what would have to give way, and what was asked sta
       .click();
   }
   await page.getByLabel('For', { exact: true }).fill('1');
-  await page.getByRole('button', { name: 'Again with changes' }).click();
+  await page.getByRole('button', { name: 'Ask again' }).click();
   await expect(page.getByText('What is asked for does not fit together.')).toBeVisible({ timeout: 30_000 });
   await expect(page.getByText(/more time \(\d+:\d\d in all\)/)).toBeVisible();
   await expect(page.locator('.ask-chip')).toHaveCount(3);
@@ -123,7 +123,7 @@ test('without a client: for a kind of complaint, kept as a routine of the practi
   await page.getByLabel(/For nobody in particular/).selectOption('eye-strain');
   await expect(page.getByText(/eye strain 6 of 10/).first()).toBeVisible({ timeout: 30_000 });
   await page.getByLabel('For', { exact: true }).fill('5');
-  await page.getByRole('button', { name: 'Again with changes' }).click();
+  await page.getByRole('button', { name: 'Ask again' }).click();
   await expect(page.getByText(/for these 5 minutes, proven/)).toBeVisible({ timeout: 30_000 });
   await page.getByRole('button', { name: 'Take', exact: true }).click();
   await page.waitForURL(/\/routines\/[0-9a-f-]{36}$/);

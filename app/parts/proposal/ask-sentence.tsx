@@ -7,11 +7,11 @@ import { SCHOOLS } from '../../../reference/schools';
 /** Regions of which more can be wished: those of head and neck. */
 const WISHED: readonly Region[] = REGIONS.filter((r) => !['hand', 'arm', 'body', 'whole-face', 'lips'].includes(r));
 const SIDES: Record<Ask['sides'], string> = {
-  'extra-on-sorer': 'one set more on the sorer side',
+  'extra-on-sorer': 'more on the sorer side',
   equal: 'both sides alike',
   'sore-side-only': 'the sore side only',
 };
-const HANDS: Record<Ask['hands'], string> = { practitioner: 'with your hands', own: 'with the client’s own hands' };
+const HANDS: Record<Ask['hands'], string> = { practitioner: 'your hands', own: 'their own hands' };
 
 /** What is asked of a proposal, as one sentence whose values are fields. Nothing is worked out until it is asked again. */
 export function AskSentence({

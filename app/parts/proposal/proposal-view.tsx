@@ -186,16 +186,17 @@ export function ProposalView({
           >
             <AskSentence ask={ask} nameOf={(t) => catalogue.techniques.get(t)?.name ?? t} onAsk={setAsk}>
               {proposing.busy && (
-                <Button variant="outline-primary" onClick={proposing.cancel}>
+                <Button size="sm" variant="outline-primary" onClick={proposing.cancel}>
                   Cancel
                 </Button>
               )}
               <Button
                 type="submit"
+                size="sm"
                 variant="outline-primary"
                 disabled={isAsked && !proposing.failed && !!proposing.answer}
               >
-                Again with changes
+                Ask again
               </Button>
             </AskSentence>
           </Form>
