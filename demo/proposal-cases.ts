@@ -53,7 +53,7 @@ const press = (muscle: string, left: Press['grade'], right: Press['grade'], more
   return [{ ...one('left', left), ...more }, one('right', right)];
 };
 
-export const JAW: Partial<Known> = {
+export const LEFT_JAW: Partial<Known> = {
   complaints: [
     { kind: 'jaw', side: 'left', score: 7 },
     { kind: 'headache', side: null, score: 3 },
@@ -68,7 +68,7 @@ export const JAW: Partial<Known> = {
   openingMm: 37,
   clickSide: 'left',
 };
-export const HEAD: Partial<Known> = {
+export const HEAD_AND_NECK: Partial<Known> = {
   complaints: [
     { kind: 'headache', side: null, score: 6 },
     { kind: 'neck-tension', side: null, score: 4 },
@@ -81,7 +81,7 @@ export const HEAD: Partial<Known> = {
     ...press('splenius-capitis', 2, 1),
   ],
 };
-const EYES: Partial<Known> = {
+const SCREEN_EYES: Partial<Known> = {
   complaints: [{ kind: 'eye-strain', side: null, score: 6 }],
   tenderness: [
     ...press('corrugator-supercilii', 2, 2),
@@ -90,18 +90,22 @@ const EYES: Partial<Known> = {
   ],
   tenseRegions: ['glabella'],
 };
-export const STRESS: Partial<Known> = {
+export const ONLY_STRESS: Partial<Known> = {
   complaints: [{ kind: 'stress', side: null, score: 7 }],
   tenseRegions: ['jaw', 'forehead'],
 };
 
 /** The trade's typical cases, all of made-up people. */
 export const TRADE_CASES: readonly ProposalCase[] = [
-  caseOf('Jaw, left sore', JAW),
-  caseOf('Headache and neck', HEAD),
-  caseOf('Strong headache', { ...HEAD, complaints: [{ kind: 'headache', side: null, score: 9 }] }, { minutes: 15 }),
-  caseOf('Eye strain', EYES, { minutes: 10 }),
-  caseOf('Stress only', STRESS),
+  caseOf('Jaw, left sore', LEFT_JAW),
+  caseOf('Headache and neck', HEAD_AND_NECK),
+  caseOf(
+    'Strong headache',
+    { ...HEAD_AND_NECK, complaints: [{ kind: 'headache', side: null, score: 9 }] },
+    { minutes: 15 },
+  ),
+  caseOf('Eye strain', SCREEN_EYES, { minutes: 10 }),
+  caseOf('Stress only', ONLY_STRESS),
   caseOf(
     'Puffy morning',
     {
@@ -113,10 +117,10 @@ export const TRADE_CASES: readonly ProposalCase[] = [
     },
     { minutes: 15, school: 'framed-by-drainage' },
   ),
-  caseOf('Five minutes', JAW, { minutes: 5 }),
-  caseOf('Headache, pregnant', HEAD, {}, screenedWith(['pregnancy'])),
-  caseOf('Jaw, thyroid', JAW, {}, screenedWith(['thyroid'])),
-  caseOf('Headache, blood thinners', HEAD, {}, screenedWith(['anticoagulant'])),
-  caseOf('Jaw, recent botulinum', JAW, {}, screenedWith(['botulinum'])),
-  caseOf('Jaw with balls, on oneself', JAW, { minutes: 10, hands: 'own', tools: ['ball'] }),
+  caseOf('Five minutes', LEFT_JAW, { minutes: 5 }),
+  caseOf('Headache, pregnant', HEAD_AND_NECK, {}, screenedWith(['pregnancy'])),
+  caseOf('Jaw, thyroid', LEFT_JAW, {}, screenedWith(['thyroid'])),
+  caseOf('Headache, blood thinners', HEAD_AND_NECK, {}, screenedWith(['anticoagulant'])),
+  caseOf('Jaw, recent botulinum', LEFT_JAW, {}, screenedWith(['botulinum'])),
+  caseOf('Jaw with balls, on oneself', LEFT_JAW, { minutes: 10, hands: 'own', tools: ['ball'] }),
 ];

@@ -1,3 +1,4 @@
+import { data } from 'react-router';
 import { notFound, requirePractitioner } from '../../server/access/session.server';
 import { findTemplate, templateAsOf } from '../../server/db/queries/templates.server';
 import type { Route } from './+types/routine-since';
@@ -9,8 +10,9 @@ import type { Route } from './+types/routine-since';
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
   const now = await findTemplate(practiceId, params.templateId);
-  const version = Number(new URL(request.url).searchParams.get('version'));
+  if (!now) return data(null, { status: 404 });
+  const version = Number(new URL(request.url).searchParams.get('version') ?? now.version);
   if (!Number.isInteger(version) || version < 1) notFound('version');
-  const base = now && (await templateAsOf(practiceId, now, version));
-  return now && base ? { id: now.id, name: now.name, version: now.version, base, now: now.body } : null;
+  const base = await templateAsOf(practiceId, now, version);
+  return base ? { id: now.id, name: now.name, version: now.version, base, now: now.body } : null;
 }

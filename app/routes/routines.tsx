@@ -181,6 +181,11 @@ export default function Routines({ loaderData: { templates, missing, timeZone, o
               Make one, import a file, or keep one from a visit; it is listed here.
             </p>
           )}
+          {shown.length > 0 && (
+            <p className="soft small mt-2">
+              Relief is told from five clients up, seen together with a routine and no proof of it.
+            </p>
+          )}
           {!showsAll && shown.length > AT_FIRST && (
             <Button variant="link" onClick={() => setShowsAll(true)}>
               Show all {shown.length}

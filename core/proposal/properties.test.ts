@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, test } from 'vitest';
 import { randomCase } from '../../demo/random-case.ts';
-import { caseOf, HEAD, JAW, LIBRARY, screenedWith } from '../../demo/proposal-cases.ts';
+import { caseOf, HEAD_AND_NECK, LEFT_JAW, LIBRARY, screenedWith } from '../../demo/proposal-cases.ts';
 import { openSolver } from '../../tests/support/solver.ts';
 import { breachesOf, factsOf, screen } from '../limits/index.ts';
 import { hardestOf, routineSeconds, stepsOf } from '../routine/index.ts';
@@ -98,7 +98,7 @@ describe('whatever the case', () => {
 
   test('one more caution never adds a technique that may be chosen', () => {
     const poolWith = (yes: string[]) => {
-      const c = caseOf('x', JAW, {}, screenedWith(yes));
+      const c = caseOf('x', LEFT_JAW, {}, screenedWith(yes));
       const { candidates } = poolOf(
         c,
         targetsOf(c, LIBRARY),
@@ -123,17 +123,17 @@ describe('whatever the case', () => {
     };
     const c = caseOf(
       'x',
-      JAW,
+      LEFT_JAW,
       { minutes: 10 },
       screen([...CAUTIONS, rule], Object.fromEntries(CAUTIONS.map((k) => [k.key, 'no' as const]))),
     );
     const jaw = (p: Proposal) => stepsOf(p.routine).filter((s) => factsOf(s, LIBRARY.catalogue).region.has('jaw'));
-    expect(jaw(proposed(caseOf('x', JAW, { minutes: 10 }), 0.1))).not.toEqual([]);
+    expect(jaw(proposed(caseOf('x', LEFT_JAW, { minutes: 10 }), 0.1))).not.toEqual([]);
     expect(jaw(proposed(c, 0.1))).toEqual([]);
   });
 
   test('inside one band of minutes more time is never worth less', () => {
-    for (const known of [JAW, HEAD]) {
+    for (const known of [LEFT_JAW, HEAD_AND_NECK]) {
       const values = [8, 11].map((minutes) => proposed(caseOf('x', known, { minutes })).value);
       expect(values).toEqual([...values].sort((a, b) => a - b));
     }

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { caseOf, JAW, LIBRARY } from '../../demo/proposal-cases.ts';
+import { caseOf, LEFT_JAW, LIBRARY } from '../../demo/proposal-cases.ts';
 import { responseFactor } from './credits.ts';
 import { enduranceSeconds, holdsTooLong, shareOfStrength } from './hands.ts';
 import { startPressure } from './pressure.ts';
@@ -56,7 +56,7 @@ describe('how hard it begins', () => {
     });
     expect(start({})).toEqual({ pressure: 'medium', why: 'nothing is sore there' });
     expect(start(sore(2))).toEqual({ pressure: 'firm', why: null });
-    expect(start(JAW)).toEqual({ pressure: 'medium', why: 'sore 3 of 3' });
+    expect(start(LEFT_JAW)).toEqual({ pressure: 'medium', why: 'sore 3 of 3' });
     expect(start(sore(2), true)).toEqual({ pressure: 'medium', why: 'gentler was wished' });
     expect(start({ ...sore(2), thresholds: [{ muscle: 'masseter-superficial', side: 'left', kpa: 60 }] })).toEqual({
       pressure: 'light',

@@ -1,7 +1,16 @@
 import { readFileSync } from 'node:fs';
 import { proposalsPage } from '../../scripts/proposals.ts';
 import { beforeAll, describe, expect, test } from 'vitest';
-import { caseOf, HEAD, JAW, keptStep, LIBRARY, screenedWith, STRESS, TRADE_CASES } from '../../demo/proposal-cases.ts';
+import {
+  caseOf,
+  HEAD_AND_NECK,
+  LEFT_JAW,
+  keptStep,
+  LIBRARY,
+  screenedWith,
+  ONLY_STRESS,
+  TRADE_CASES,
+} from '../../demo/proposal-cases.ts';
 import { openSolver } from '../../tests/support/solver.ts';
 import { stepsOf, totalsOf, expandRoutine } from '../routine/index.ts';
 import { checkRoutine } from '../rules/index.ts';
@@ -150,7 +159,7 @@ describe('reasons, others, and what does not fit', () => {
     expect(p.leftOut.find((l) => l.technique.startsWith('ball-masseter'))!.why).toBe('tool');
   });
   test('two that differ: each without a third of the work, each proven under its own wish', () => {
-    const c = caseOf('Stress only', STRESS, { minutes: 15 });
+    const c = caseOf('Stress only', ONLY_STRESS, { minutes: 15 });
     const first = propose(c, LIBRARY, solve) as Proposal;
     const others = alternativesTo(c, first, LIBRARY, solve);
     expect(others).toHaveLength(2);
@@ -166,7 +175,7 @@ describe('reasons, others, and what does not fit', () => {
       keptStep('masseter-pin-open', (s) => ({ ...s, sides: { ...s.sides, sets: 3 } })),
       keptStep('skull-base-thumb-circles'),
     ];
-    const c = caseOf('x', HEAD, { minutes: 15, kept });
+    const c = caseOf('x', HEAD_AND_NECK, { minutes: 15, kept });
     const p = propose(c, LIBRARY, solve, { gap: 0.2 }) as Proposal;
     for (const k of kept) expect(stepsOf(p.routine).find((s) => s.id === k.id)).toEqual(k);
     const tight = { ...c, ask: { ...c.ask, minutes: 2 } };
@@ -180,24 +189,29 @@ describe('reasons, others, and what does not fit', () => {
   });
   test('a kept step that is off limits is named; a day that must not be gets no routine', () => {
     const off = propose(
-      caseOf('x', HEAD, { kept: [keptStep('hegu-web-massage')] }, screenedWith(['pregnancy'])),
+      caseOf('x', HEAD_AND_NECK, { kept: [keptStep('hegu-web-massage')] }, screenedWith(['pregnancy'])),
       LIBRARY,
       solve,
     );
     expect(off).toMatchObject({ status: 'cannot-fit' });
     expect(off.status === 'cannot-fit' && off.relaxations[0]!.text).toMatch(/Let go of .*off limits/);
-    expect(propose(caseOf('x', HEAD, {}, screenedWith(['fever-infection'])), LIBRARY, solve)).toMatchObject({
+    expect(propose(caseOf('x', HEAD_AND_NECK, {}, screenedWith(['fever-infection'])), LIBRARY, solve)).toMatchObject({
       status: 'nothing-allowed',
     });
   });
   test('one or two techniques are one or two', () => {
     const p = propose(
-      caseOf('x', JAW, { minutes: null, school: 'target-only', hands: 'own' }),
+      caseOf('x', LEFT_JAW, { minutes: null, school: 'target-only', hands: 'own' }),
       LIBRARY,
       solve,
     ) as Proposal;
     expect(p.totalSeconds).toBeLessThanOrEqual(180);
-    const pool = poolOf(caseOf('x', JAW), targetsOf(caseOf('x', JAW), LIBRARY), wayOf(undefined), LIBRARY).candidates;
+    const pool = poolOf(
+      caseOf('x', LEFT_JAW),
+      targetsOf(caseOf('x', LEFT_JAW), LIBRARY),
+      wayOf(undefined),
+      LIBRARY,
+    ).candidates;
     const work = techniques(p).filter((technique) => !isFrame({ technique }) && pool.length);
     expect(work.length).toBeGreaterThan(0);
     expect(work.length).toBeLessThanOrEqual(2);

@@ -184,7 +184,10 @@ test('keep as a template, start from it in another visit, take it as a file', as
 
   await page.goto('/routines');
   // What came with the application stands beside it, and what is not wanted is hidden from the visits.
-  await expect(page.getByRole('row', { name: /Two balls for jaw/ })).toContainText('came with Velvet Compass');
+  await page.getByRole('link', { name: /Two balls for jaw/ }).focus();
+  await expect(page.getByRole('complementary', { name: /Two balls for jaw/ })).toContainText(
+    'came with Velvet Compass',
+  );
   await page.getByLabel('Find a routine').fill('temples palms');
   await page.getByRole('button', { name: 'Hide: Temples and palms' }).click();
   await page.getByRole('button', { name: 'Show all' }).click();

@@ -14,6 +14,8 @@ import { templateLines } from '../../server/db/queries/template-lines.server.ts'
 import { CATALOGUE } from '../../reference/catalogue.ts';
 import { createVisit, earlierRoutines, findVisit } from '../../server/db/queries/visits.server.ts';
 import { routineFrom } from '../support/routines.ts';
+import { database } from '../../server/db/connection.ts';
+import { inPractice } from '../../server/db/scope.ts';
 import { addClient, addVisit, closeDatabase, openTwoPractices, type Tenant } from './database.ts';
 
 let mine: Tenant;
@@ -152,5 +154,26 @@ describe('where a visit’s routine came from', () => {
     }
     expect(await line()).toMatchObject({ clients: 1 });
     expect(Date.now() - Date.parse((await line()).usedAt!)).toBeLessThan(60_000);
+  });
+  test('how the complaints of its clients stand is told from five clients up', async () => {
+    const template = await saveTemplate(mine, 'Relieved', ONE);
+    const line = async () => (await templateLines(mine.practiceId, CATALOGUE, '')).find((t) => t.id === template)!;
+    const verdicts = ['better', 'better', 'worse', 'no-clear-change', 'too-early', 'no-clear-change'];
+    for (const [i, verdict] of verdicts.entries()) {
+      const client = await addClient(mine);
+      const visitId = await addVisit(mine, client.id);
+      await keep(visitId, 1, { template, version: 1 });
+      await openRun(mine.practiceId, visitId, crypto.randomUUID());
+      await inPractice(mine.practiceId, () =>
+        database().query(
+          `insert into course_states (complaint_id, practice_id, client_id, rule_version, verdict, advice, days, ratings, recent) values (:id, :practiceId, :client, 1, :verdict, 'continue', 30, 9, '[]')
+           on conflict (complaint_id) do update set verdict = excluded.verdict, ratings = 9`,
+          { replacements: { id: client.complaints[0]!.id, practiceId: mine.practiceId, client: client.id, verdict } },
+        ),
+      );
+      // Of those whose course says something: too early is not told.
+      if (i === 4) expect((await line()).relief).toBeNull();
+    }
+    expect(await line()).toMatchObject({ clients: 6, relief: { of: 5, better: 2, worse: 1 } });
   });
 });

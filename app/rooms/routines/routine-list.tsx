@@ -37,6 +37,7 @@ export function RoutineList({
             Length
           </th>
           <th scope="col">Used</th>
+          <th scope="col">Relief seen</th>
           <th scope="col" className="text-end">
             Version
           </th>
@@ -72,10 +73,34 @@ export function RoutineList({
               {t.usedAt ? shortDay(t.usedAt, timeZone) : 'never'}
               {t.clients > 0 && <div className="soft">{t.clients === 1 ? '1 client' : `${t.clients} clients`}</div>}
             </td>
+            <td className="small relief-seen">
+              <ReliefSeen row={t} />
+            </td>
             <td className="num text-end soft">{t.version}</td>
           </tr>
         ))}
       </tbody>
     </table>
+  );
+}
+
+/** How the complaints of its clients stand: counts, never a share of a handful. */
+function ReliefSeen({ row: { clients, relief } }: { row: RoutineRow }) {
+  if (!relief) return <span className="soft">{clients ? 'too few to tell' : 'not used yet'}</span>;
+  const { of, better, worse } = relief;
+  return (
+    <>
+      {better > 0 && (
+        <div className="better">
+          ↓ {better} of {of} better
+        </div>
+      )}
+      {worse > 0 && (
+        <div className="worse">
+          ↑ {worse} of {of} worse
+        </div>
+      )}
+      {better + worse < of && <div className="soft">{better + worse ? 'rest' : `${of}:`} no clear change</div>}
+    </>
   );
 }

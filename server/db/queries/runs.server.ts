@@ -88,10 +88,11 @@ export const openRun = byPractice(
 
 /**
  * What one side got less of than planned in the latest ended run of this client's earlier visits, so that this visit's
- * plan can make it up.
+ * plan can make it up; null without such a visit.
  */
-export const lacksBefore = byPractice(async (practiceId: string, visitId: string): Promise<Lack[]> => {
-  if (!isUuid(visitId)) return [];
+export const lacksBefore = byPractice(async (practiceId: string, visitId: string): Promise<Lack[] | null> => {
+  if (!isUuid(visitId)) return null;
+  if (!(await VisitModel.count({ where: { practiceId, id: visitId } }))) return null;
   const [row] = await database().query<{ routine: unknown; steps: StepRecord[] }>(
     `select r.routine, r.steps from visits now join visits v on v.practice_id = now.practice_id and v.client_id = now.client_id and v.starts_at < now.starts_at
      join runs r on r.practice_id = v.practice_id and r.visit_id = v.id

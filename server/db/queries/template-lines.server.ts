@@ -40,6 +40,8 @@ export interface TemplateLine extends Summary {
   usedAt: string | null;
   /** With how many clients. */
   clients: number;
+  /** How the complaints of these clients stand; null while they are too few to tell. */
+  relief: { of: number; better: number; worse: number } | null;
 }
 
 function summaryOf(body: Routine, catalogue: Catalogue): Summary {
@@ -64,15 +66,47 @@ function keep(key: string, summary: Summary): void {
   kept.set(key, summary);
 }
 
-/** When copies of each template were last worked with, and with how many clients. */
-async function uses(practiceId: string): Promise<Map<string, { usedAt: string; clients: number }>> {
-  const rows = await database().query<{ id: string; at: Date; clients: number }>(
-    `select v.routine_origin->>'template' as id, max(r.created_at) as at, count(distinct v.client_id)::int as clients
-     from visits v join runs r on r.visit_id = v.id and r.practice_id = v.practice_id
-     where v.practice_id = :practiceId and v.routine_origin is not null group by 1`,
+/** What became of the clients a template was used with: told from so many up. Our choice; it stands on the page. */
+const RELIEF_FROM_CLIENTS = 5;
+interface Use {
+  usedAt: string;
+  clients: number;
+  relief: TemplateLine['relief'];
+}
+
+/**
+ * When copies of each template were last worked with, with how many clients, and how their complaints stand: a client
+ * counts as worse when any open complaint is, else as better when any is. Seen together with a routine, no proof of it.
+ */
+async function uses(practiceId: string): Promise<Map<string, Use>> {
+  const rows = await database().query<{
+    id: string;
+    at: Date;
+    clients: number;
+    told: number;
+    better: number;
+    worse: number;
+  }>(
+    `with used as (
+       select v.routine_origin->>'template' as id, v.client_id, max(r.created_at) as at
+       from visits v join runs r on r.visit_id = v.id and r.practice_id = v.practice_id
+       where v.practice_id = :practiceId and v.routine_origin is not null group by 1, 2
+     ), told as (
+       select s.client_id, bool_or(s.verdict = 'worse') as worse, bool_or(s.verdict = 'better') as better
+       from course_states s join complaints k on k.id = s.complaint_id and k.practice_id = s.practice_id and not k.closed
+       where s.practice_id = :practiceId and s.verdict in ('better', 'worse', 'no-clear-change') group by 1
+     )
+     select u.id, max(u.at) as at, count(*)::int as clients, count(t.client_id)::int as told,
+       count(*) filter (where t.worse)::int as worse, count(*) filter (where t.better and not t.worse)::int as better
+     from used u left join told t on t.client_id = u.client_id group by u.id`,
     { replacements: { practiceId }, type: QueryTypes.SELECT },
   );
-  return new Map(rows.map((r) => [r.id, { usedAt: r.at.toISOString(), clients: r.clients }]));
+  return new Map(
+    rows.map(({ id, at, clients, told, better, worse }) => [
+      id,
+      { usedAt: at.toISOString(), clients, relief: told < RELIEF_FROM_CLIENTS ? null : { of: told, better, worse } },
+    ]),
+  );
 }
 
 /** All templates of a practice as lines of a list. `techniquesMark` changes whenever the practice’s own techniques do. */
@@ -106,6 +140,7 @@ export const templateLines = byPractice(
               version: t.version,
               usedAt: used.get(t.id)?.usedAt ?? null,
               clients: used.get(t.id)?.clients ?? 0,
+              relief: used.get(t.id)?.relief ?? null,
             },
           ]
         : [];
