@@ -59,6 +59,7 @@ function smallProblem(seed: number): Problem {
   return {
     ...problem,
     counts: problem.counts.map((k) => (k.of.length < k.least ? { ...k, least: 0 } : k)),
+    lightFirst: r() < 0.4 ? [...problem.lightFirst, { of: 0, oneOf: [1, 2] }] : problem.lightFirst,
     fixed: r() < 0.15 ? [0] : [],
     hands: r() < 0.3 ? problem.hands.map((h) => ({ ...h, most: h.most * 0.05 })) : problem.hands,
     ceilings: r() < 0.2 ? problem.ceilings.map((z) => ({ ...z, most: 60 })) : problem.ceilings,
@@ -74,6 +75,7 @@ const LIMITS: Record<string, (p: Problem) => Problem> = {
   }),
   'enough there': (p) => ({ ...p, counts: p.counts.filter((k) => k.what !== 'enough-there') }),
   frame: (p) => ({ ...p, counts: p.counts.filter((k) => k.what !== 'frame') }),
+  'light first': (p) => ({ ...p, lightFirst: [] }),
   hands: (p) => ({ ...p, hands: [] }),
   ceilings: (p) => ({ ...p, ceilings: [] }),
   kept: (p) => ({ ...p, fixed: [] }),

@@ -112,6 +112,17 @@ describe('the trade’s typical cases', () => {
     );
     for (const id of ['LI4', 'GB21', 'SP6', 'BL60', 'BL67']) expect(points).not.toContain(id);
   });
+  test('whose hands decides what may be chosen at all, and says so of what may not', () => {
+    const poolFor = (hands: 'own' | 'practitioner') => {
+      const c = caseOf('x', LEFT_JAW, { hands, tools: ['microcurrent-device'] });
+      return poolOf(c, targetsOf(c, LIBRARY), wayOf(undefined), LIBRARY);
+    };
+    const [own, theirs] = [poolFor('own'), poolFor('practitioner')];
+    expect(theirs.candidates.some((x) => x.technique.by === 'practitioner')).toBe(true);
+    expect(own.candidates.some((x) => x.technique.by === 'practitioner')).toBe(false);
+    expect(own.excluded.filter((x) => x.why === 'hands-of').map((x) => x.text)).toContain('cannot be done on oneself');
+    expect(theirs.excluded.filter((x) => x.why === 'hands-of').map((x) => x.text)).toContain('done on oneself');
+  });
   test('with own hands nothing that needs another’s; with the practitioner’s nothing done on oneself', () => {
     expect(techniques(of('Jaw with balls, on oneself')).some((t) => t.by === 'practitioner')).toBe(false);
     expect(

@@ -120,14 +120,16 @@ export function ProposalView({
   const share = (p: Proposal) => (hour && hour > 0 ? Math.max(0, Math.min(1, p.value / hour)) : null);
   const strips: Strip[] = [
     ...(first ? [strip('0', 'Proposed', changeWords(first), first)] : []),
-    ...others.map((a, i) =>
-      strip(
+    // An hour of another school is another hour: its share is not told.
+    ...others.map((a, i) => ({
+      ...strip(
         String(i + 1),
         `${'AB'[i]} ${a.title}`,
         `without ${a.differs} of the ${first?.work.length ?? 0} techniques`,
         a.proposal,
       ),
-    ),
+      ...(a.asks.school === proposing.asked?.ask.school ? {} : { share: null }),
+    })),
     ...(now?.items.length
       ? [{ key: 'now', title: 'Now', words: now.name, routine: now, share: null, show: null, isShown: false }]
       : []),
