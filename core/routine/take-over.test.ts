@@ -25,6 +25,11 @@ describe('later changes of the routine a copy came from', () => {
       ['collarbone-pump', 'open'],
     ]);
     expect(laterChanges(removeStep(base, temples!.id), base, noted(base, temples!.id, 'x'))[0]!.stands).toBe('gone');
+    // What the copy lost, and what it has already, changes nothing.
+    const without = removeStep(base, temples!.id);
+    const changed = noted(base, temples!.id, 'x');
+    expect(takeOver(without, changed, laterChanges(without, base, changed)[0]!)).toBe(without);
+    expect(takeOver(changed, changed, laterChanges(changed, base, changed)[0]!)).toBe(changed);
   });
   test('one at a time: the rest of the copy stays as it is', () => {
     const now = noted(noted(base, temples!.id, 'slower'), skull!.id, 'softer');
