@@ -94,7 +94,7 @@ describe('verbs', () => {
     );
     expect(open.stderr).toContain('not answered, and not taken for a no: ');
     expect(core('propose', path).status).toBe(2);
-  });
+  }, 240_000);
   test('relief judges each complaint of a table of readings', () => {
     const rows = Array.from(
       { length: 9 },

@@ -1,4 +1,5 @@
-import { beforeAll, describe, expect, test } from 'vitest';
+import { beforeAll, describe, expect, test, vi } from 'vitest';
+
 import { seeded } from '../../demo/random.ts';
 import { LIBRARY, TRADE_CASES } from '../../demo/proposal-cases.ts';
 import { openSolver } from '../../tests/support/solver.ts';
@@ -10,6 +11,9 @@ import { chosenOf, type Solve } from './solver.ts';
 import { targetsOf } from './targets.ts';
 import { valueOf } from './value.ts';
 import { wayOf } from './ways.ts';
+
+// Whole programs are solved here; on a loaded machine that takes its time.
+vi.setConfig({ testTimeout: 240_000 });
 
 let solve: Solve;
 beforeAll(async () => {

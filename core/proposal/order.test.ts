@@ -1,4 +1,5 @@
-import { describe, expect, test } from 'vitest';
+import { describe, expect, test, vi } from 'vitest';
+
 import { seeded } from '../../demo/random.ts';
 import { LIBRARY, TRADE_CASES } from '../../demo/proposal-cases.ts';
 import { type Candidate, poolOf } from './candidates.ts';
@@ -7,6 +8,9 @@ import { ordered } from './order.ts';
 import { pathBound } from './path-bound.ts';
 import { targetsOf } from './targets.ts';
 import { wayOf, type Way } from './ways.ts';
+
+// Whole programs are solved here; on a loaded machine that takes its time.
+vi.setConfig({ testTimeout: 240_000 });
 
 const way = wayOf(LIBRARY.catalogue.schools.get('top-down'));
 const pools = TRADE_CASES.slice(0, 4).map((c) => poolOf(c, targetsOf(c, LIBRARY), way, LIBRARY).candidates);

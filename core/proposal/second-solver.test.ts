@@ -1,5 +1,6 @@
 import GLPK, { type GLPK as Glpk } from 'glpk.js/node';
-import { beforeAll, expect, test } from 'vitest';
+import { beforeAll, expect, test, vi } from 'vitest';
+
 import { seeded } from '../../demo/random.ts';
 import { LIBRARY, TRADE_CASES } from '../../demo/proposal-cases.ts';
 import { openSolver } from '../../tests/support/solver.ts';
@@ -10,6 +11,9 @@ import { restricted } from './reduce.ts';
 import type { Solve } from './solver.ts';
 import { targetsOf } from './targets.ts';
 import { wayOf } from './ways.ts';
+
+// Whole programs are solved here; on a loaded machine that takes its time.
+vi.setConfig({ testTimeout: 240_000 });
 
 let solve: Solve;
 let glpk: Glpk;

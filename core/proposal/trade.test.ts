@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { proposalsPage } from '../../scripts/proposals.ts';
-import { beforeAll, describe, expect, test } from 'vitest';
+import { beforeAll, describe, expect, test, vi } from 'vitest';
+
 import {
   caseOf,
   HEAD_AND_NECK,
@@ -24,6 +25,9 @@ import type { Solve } from './solver.ts';
 import { targetsOf } from './targets.ts';
 import { valueOf } from './value.ts';
 import { wayOf } from './ways.ts';
+
+// Whole programs are solved here; on a loaded machine that takes its time.
+vi.setConfig({ testTimeout: 240_000 });
 
 let solve: Solve;
 const made = new Map<string, Proposal>();
