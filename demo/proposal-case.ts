@@ -1,4 +1,4 @@
-import type { CaseFile } from '../core/proposal/index.ts';
+import { usualAsk, type CaseFile } from '../core/proposal/index.ts';
 import { CAUTIONS } from '../reference/facts/cautions/index.ts';
 
 /** A left jaw before a rehearsal: invented, as an example of the file. */
@@ -24,17 +24,5 @@ export const PROPOSAL_CASE: CaseFile = {
   practiceEffect: 0,
   answers: CAUTIONS.filter((c) => c.question !== null).map((c) => ({ caution: c.key, answer: 'no' as const })),
   pressureCap: null,
-  ask: {
-    minutes: 20,
-    school: 'neck-first',
-    gentler: false,
-    more: [],
-    fewerChanges: false,
-    exercises: false,
-    sides: 'extra-on-sorer',
-    tools: [],
-    hands: 'practitioner',
-    kept: [],
-    excluded: [],
-  },
+  ask: usualAsk('neck-first', 20),
 };

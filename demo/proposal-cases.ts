@@ -1,6 +1,13 @@
 import { screen, type Answers } from '../core/limits/index.ts';
 import { newStep, type Step } from '../core/routine/index.ts';
-import { NOTHING_KNOWN, type Ask, type Known, type Library, type ProposalCase } from '../core/proposal/index.ts';
+import {
+  NOTHING_KNOWN,
+  usualAsk,
+  type Ask,
+  type Known,
+  type Library,
+  type ProposalCase,
+} from '../core/proposal/index.ts';
 import type { OneSide, Pressure } from '../core/words/index.ts';
 import { CATALOGUE } from '../reference/catalogue.ts';
 import { CAUTIONS } from '../reference/facts/cautions/index.ts';
@@ -17,19 +24,6 @@ export function screenedWith(yes: readonly string[] = [], cap: Pressure | null =
   return screen(CAUTIONS, answers, cap);
 }
 
-const ASK: Ask = {
-  minutes: 20,
-  school: 'neck-first',
-  gentler: false,
-  more: [],
-  fewerChanges: false,
-  exercises: false,
-  sides: 'extra-on-sorer',
-  tools: [],
-  hands: 'practitioner',
-  kept: [],
-  excluded: [],
-};
 export const caseOf = (
   name: string,
   known: Partial<Known>,
@@ -40,7 +34,7 @@ export const caseOf = (
   ...known,
   name,
   screening,
-  ask: { ...ASK, ...ask },
+  ask: { ...usualAsk('neck-first', 20), ...ask },
 });
 
 export function keptStep(technique: string, change: (s: Step) => Step = (s) => s): Step {

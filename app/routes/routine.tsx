@@ -1,7 +1,6 @@
 import {
   doseWords,
   LENGTHS,
-  readRoutine,
   expandRoutine,
   pressureWords,
   ribbonOf,
@@ -11,12 +10,12 @@ import {
   totalsOf,
 } from '../../core/routine';
 import { checkRoutine } from '../../core/rules';
-import { clock, InputError } from '../../core/words';
+import { clock } from '../../core/words';
 import { useMemo } from 'react';
 import { Button } from 'react-bootstrap';
 import { data, Form, Link, redirect, useActionData } from 'react-router';
 import { STARTING_ROUTINES } from '../../reference/routines';
-import { catalogueOf, ownTechniques } from '../../server/db/queries/techniques.server';
+import { ownTechniques } from '../../server/db/queries/techniques.server';
 import {
   changeTemplate,
   deleteTemplate,
@@ -24,7 +23,7 @@ import {
   findTemplate,
   listTemplates,
   renameTemplate,
-  saveTemplate,
+  saveUnderFreeName,
 } from '../../server/db/queries/templates.server';
 import { withOwn } from '../parts/catalogue/catalogue';
 import { FaceChart } from '../parts/chart/face-chart';
@@ -37,7 +36,9 @@ import { BesideAnother } from '../rooms/routines/beside-another';
 import { EarlierVersions } from '../rooms/routines/earlier-versions';
 import { TemplateEditor } from '../rooms/routines/template-editor';
 import { OwnTechniques } from '../parts/catalogue/own-techniques';
+import { sentRoutine } from '../../server/access/sent-routine.server';
 import { notFound, requirePractitioner } from '../../server/access/session.server';
+import { OnceKey } from '../parts/fields/once-key';
 import { FieldFrame } from '../parts/fields/field';
 import { MotionGlyph } from '../parts/marks/glyph';
 import { PressureDot, SideMark, sideOfPlan, SIDE_PLAN_NAMES } from '../parts/marks/marks';
@@ -70,7 +71,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 export async function action({ request, params }: Route.ActionArgs) {
   const who = await requirePractitioner(request);
   const form = await readForm(request);
-  if (form.get('do') === 'duplicate') return duplicate(who, params.templateId);
+  if (form.get('do') === 'duplicate') return duplicate(who, params.templateId, form.get('once'));
   if (form.get('do') === 'change' || form.get('do') === 'put-back') return change(who, params.templateId, form);
   if (form.get('do') === 'delete') {
     const deleted = await deleteTemplate(who, params.templateId);
@@ -93,15 +94,12 @@ export async function action({ request, params }: Route.ActionArgs) {
     : { errors: undefined };
 }
 
-async function duplicate(who: Who, id: string) {
+async function duplicate(who: Who, id: string, once: string | undefined) {
   const template = await findTemplate(who.practiceId, id);
   if (!template) notFound('routine');
-  for (let n = 1; ; n++) {
-    const mark = n === 1 ? ' (copy)' : ` (copy ${n})`;
-    const name = `${template.name.slice(0, LENGTHS.name - mark.length)}${mark}`;
-    const made = await saveTemplate(who, name, { ...template.body, name });
-    if (made !== 'name-taken') return redirect(`/routines/${made}?edit=1`);
-  }
+  const marked = (mark: string) => `${template.name.slice(0, LENGTHS.name - mark.length)}${mark}`;
+  const made = await saveUnderFreeName(who, template.body, (n) => marked(n === 1 ? ' (copy)' : ` (copy ${n})`), once);
+  return redirect(`/routines/${made}?edit=1`);
 }
 
 /** Another body for a template: what was composed, or one of its earlier versions. */
@@ -109,22 +107,14 @@ async function change(who: Who, id: string, form: ReadonlyMap<string, string>) {
   const refuse = (told: string, status: number) => data({ errors: { name: told } as FieldErrors }, { status });
   const input = await checkForm(changeTemplateSchema, form);
   if (!input.ok) return refuse(Object.values(input.errors)[0] ?? '', 422);
-  try {
-    const body = readRoutine(JSON.parse(input.value.routine));
-    const { techniques } = await catalogueOf(who.practiceId);
-    const unknown = stepsOf(body).find((s) => !techniques.has(s.technique));
-    if (unknown) return refuse(`“${unknown.technique}” is not known to this practice.`, 422);
-    const result = await changeTemplate(who, id, input.value.version, body);
-    if (result === 'missing') notFound('routine');
-    if (result === 'not-yours') return refuse(NOT_YOURS, 403);
-    if (result === 'name-taken') return refuse(NAME_TAKEN, 409);
-    if (result === 'stale')
-      return refuse('It was changed in another window meanwhile; what you did is still here.', 409);
-    return redirect(`/routines/${id}`);
-  } catch (error) {
-    if (!(error instanceof InputError) && !(error instanceof SyntaxError)) throw error;
-    return refuse(error.message, 422);
-  }
+  const sent = await sentRoutine(who.practiceId, input.value.routine);
+  if ('told' in sent) return refuse(sent.told, 422);
+  const result = await changeTemplate(who, id, input.value.version, sent.routine);
+  if (result === 'missing') notFound('routine');
+  if (result === 'not-yours') return refuse(NOT_YOURS, 403);
+  if (result === 'name-taken') return refuse(NAME_TAKEN, 409);
+  if (result === 'stale') return refuse('It was changed in another window meanwhile; what you did is still here.', 409);
+  return redirect(`/routines/${id}`);
 }
 type Who = Awaited<ReturnType<typeof requirePractitioner>>;
 const NAME_TAKEN = 'There is a routine of this name already. Take another.';
@@ -186,6 +176,7 @@ function ReadRoutine({
                 Edit
               </Link>
               <Form method="post">
+                <OnceKey />
                 <Button variant="outline-primary" size="sm" type="submit" name="do" value="duplicate">
                   Duplicate
                 </Button>

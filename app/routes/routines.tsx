@@ -1,16 +1,18 @@
-import { emptyRoutine, readRoutine, type Routine, stepsOf } from '../../core/routine';
-import { clock, InputError } from '../../core/words';
+import { emptyRoutine, type Routine } from '../../core/routine';
+import { clock } from '../../core/words';
 import { useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { data, Form, Link, redirect, useActionData, useSearchParams } from 'react-router';
 import { STARTING_ROUTINES } from '../../reference/routines';
 import { bringStartingRoutines } from '../../server/db/queries/starting.server';
-import { catalogueOf, ownTechniques } from '../../server/db/queries/techniques.server';
+import { ownTechniques } from '../../server/db/queries/techniques.server';
 import { templateLines } from '../../server/db/queries/template-lines.server';
-import { hideTemplate, saveTemplate } from '../../server/db/queries/templates.server';
+import { hideTemplate, saveTemplate, saveUnderFreeName } from '../../server/db/queries/templates.server';
+import { sentRoutine } from '../../server/access/sent-routine.server';
 import { notFound, requirePractitioner } from '../../server/access/session.server';
 import { withOwn } from '../parts/catalogue/catalogue';
 import { OwnTechniques } from '../parts/catalogue/own-techniques';
+import { OnceKey } from '../parts/fields/once-key';
 import { scaleOf } from '../parts/ribbon/scale';
 import { found, searchOf, type RoutineAsk } from '../rooms/routines/find-routines';
 import { ImportRoutine, routineFromFile } from '../rooms/routines/import-routine';
@@ -53,11 +55,9 @@ export async function action({ request }: Route.ActionArgs) {
     return redirect('/routines');
   }
   if (what === 'new') {
-    for (let n = 1; ; n++) {
-      const name = n === 1 ? 'New routine' : `New routine ${n}`;
-      const made = await saveTemplate(who, name, emptyRoutine(name), form.get('once') ?? undefined);
-      if (made !== 'name-taken') return redirect(`/routines/${made}?edit=1`);
-    }
+    const nameOf = (n: number) => (n === 1 ? 'New routine' : `New routine ${n}`);
+    const made = await saveUnderFreeName(who, emptyRoutine(nameOf(1)), nameOf, form.get('once'));
+    return redirect(`/routines/${made}?edit=1`);
   }
   if (what === 'import') return takeIn(who, form);
   const hidden = what === 'hide';
@@ -72,24 +72,16 @@ export async function action({ request }: Route.ActionArgs) {
   return redirect('/routines');
 }
 
-/** A file is read again here: what a page says of it is believed by nobody. */
 async function takeIn(who: Awaited<ReturnType<typeof requirePractitioner>>, form: ReadonlyMap<string, string>) {
   const input = await checkForm(importTemplateSchema, form);
   if (!input.ok) return data({ name: Object.values(input.errors)[0] }, { status: 422 });
   const { name, once } = input.value;
-  try {
-    const routine = readRoutine(JSON.parse(input.value.routine));
-    const { techniques } = await catalogueOf(who.practiceId);
-    const unknown = stepsOf(routine).find((s) => !techniques.has(s.technique));
-    if (unknown) throw new InputError('technique', `"${unknown.technique}" is not known to this practice`);
-    const made = await saveTemplate(who, name, { ...routine, name }, once);
-    return made === 'name-taken'
-      ? data({ name: 'There is a routine of this name already. Take another.' }, { status: 422 })
-      : redirect(`/routines?show=${made}`);
-  } catch (error) {
-    if (!(error instanceof InputError) && !(error instanceof SyntaxError)) throw error;
-    return data({ name: `Not taken in: ${error.message}` }, { status: 422 });
-  }
+  const sent = await sentRoutine(who.practiceId, input.value.routine);
+  if ('told' in sent) return data({ name: `Not taken in: ${sent.told}` }, { status: 422 });
+  const made = await saveTemplate(who, name, sent.routine, once);
+  return made === 'name-taken'
+    ? data({ name: 'There is a routine of this name already. Take another.' }, { status: 422 })
+    : redirect(`/routines?show=${made}`);
 }
 
 /** Rows drawn before more are asked for: what is typed finds all of them. */
@@ -148,6 +140,7 @@ export default function Routines({ loaderData: { templates, missing, timeZone, o
                 Propose one
               </Link>
               <Form method="post">
+                <OnceKey />
                 <Button variant="outline-primary" type="submit" name="do" value="new">
                   New routine
                 </Button>

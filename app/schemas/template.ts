@@ -13,6 +13,7 @@ export const importTemplateSchema = object({
   routine: string().required('Choose a file first.').max(400_000),
 });
 export const proposedTemplateSchema = object({
+  once,
   routine: string().required().max(400_000),
   edit: string().max(1),
 });

@@ -30,6 +30,21 @@ export interface Ask {
   excluded: string[];
 }
 
+/** What is asked for where nothing was asked before: twenty minutes unless told otherwise. */
+export const usualAsk = (school: string, minutes: number | null): Ask => ({
+  minutes: minutes ?? 20,
+  school,
+  gentler: false,
+  more: [],
+  fewerChanges: false,
+  exercises: false,
+  sides: 'extra-on-sorer',
+  tools: [],
+  hands: 'practitioner',
+  kept: [],
+  excluded: [],
+});
+
 /** What is known of the client today. */
 export interface Known {
   /** Rated 0–10; side null where there is none. */

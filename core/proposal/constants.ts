@@ -114,6 +114,8 @@ export const PHASE_FOR_COMPLAINT: Record<ComplaintKind, Record<Phase, number>> =
     'warm-up': 0.6,
   },
 };
+/** A minute of exercise, for muscle and complaint alike, when exercises are wished for; then there is at least one. (choice) */
+export const WISHED_EXERCISE = 0.7;
 /** First complaint a technique serves, a later one, one it only touches by its muscle, one served elsewhere. (choice) */
 export const SERVES = { first: 1, later: 0.85, muscleOnly: 0.35, elsewhere: 0.5 } as const;
 /** A neighbour under the same contact; a muscle reached only through what lies over it. (choice) */

@@ -1,5 +1,5 @@
 import type { Step, Technique } from '../routine/index.ts';
-import { FACE_REGIONS, type ComplaintKind, type Region } from '../words/index.ts';
+import { FACE_REGIONS, type ComplaintKind, type Phase, type Region } from '../words/index.ts';
 import type { Library, ProposalCase } from './case.ts';
 import {
   HEAT_ON_SORE,
@@ -18,6 +18,7 @@ import {
   SAME_TECHNIQUE,
   SERVES,
   THROUGH_REGION,
+  WISHED_EXERCISE,
 } from './constants.ts';
 import { totalsOfSteps } from './doses.ts';
 import type { Target } from './targets.ts';
@@ -71,6 +72,8 @@ export function creditsOf(
   const areas = [...new Set(t.muscles.map(areaOfMuscle))];
   const share = 1 / Math.sqrt(Math.max(1, areas.length));
   const regionOf = (muscle: string): Region | undefined => muscles.find((m) => m.id === muscle)?.region;
+  const isWished = t.phase === 'exercise' && c.ask.exercises;
+  const phaseShare = (of: Record<Phase, number>) => (isWished ? Math.max(WISHED_EXERCISE, of[t.phase]) : of[t.phase]);
   const onMuscle = (target: Target): number => {
     const covers = t.muscles.includes(target.of)
       ? share
@@ -80,7 +83,7 @@ export function creditsOf(
           ? THROUGH_REGION
           : 0;
     const stays = target.must && ['release', 'press', 'neck'].includes(t.phase) ? (ON_SORE[step.motion] ?? 1) : 1;
-    return covers * PHASE_FOR_MUSCLE[t.phase] * reach * stays;
+    return covers * phaseShare(PHASE_FOR_MUSCLE) * reach * stays;
   };
   const onRegion = (target: Target): number => {
     const at = t.regions.indexOf(target.of as Region);
@@ -100,7 +103,7 @@ export function creditsOf(
           ? SERVES.muscleOnly
           : 0;
     const gentle = kind === 'stress' || kind === 'puffiness' || quiet || isDrainage(t);
-    return match * PHASE_FOR_COMPLAINT[kind][t.phase] * (gentle ? 1 : Math.max(0.5, reach));
+    return match * phaseShare(PHASE_FOR_COMPLAINT[kind]) * (gentle ? 1 : Math.max(0.5, reach));
   };
   for (const target of targets) {
     const seconds = target.side ? (target.side === 'left' ? left : right) + midline : (left + right) / 2 + midline;

@@ -2,6 +2,7 @@
 // What it depends on, and what comes of it.
 export {
   NOTHING_KNOWN,
+  usualAsk,
   type ProposalAnswer,
   type Ask,
   type Known,

@@ -1,6 +1,7 @@
 import { loadLimits } from '../rules/index.ts';
 import { pressureRank } from '../words/index.ts';
-import { type Candidate, isFrame, type Pool, type Unit, wantsRetest } from './candidates.ts';
+import { wantsRetest } from './availability.ts';
+import { type Candidate, isFrame, type Pool } from './candidates.ts';
 import type { ProposalCase } from './case.ts';
 import {
   AREA_COST,
@@ -23,12 +24,13 @@ import {
 import { MEAN_SHARE_MOST } from './hands.ts';
 import type { Target } from './targets.ts';
 import { areaOfMuscle, type HandClass } from './trade.ts';
+import type { Unit } from './units.ts';
 import type { Way } from './ways.ts';
 
-/** At least, or at most, so many of these; the name is told when it binds. */
+/** At least, or at most, so many of these; the name is told when it binds. `sent-back`: the rules spoke against them. */
 interface Count {
   name: string;
-  what: 'duplicate' | 'enough-there' | 'frame' | 'steps' | 'technique' | 'must-differ';
+  what: 'duplicate' | 'enough-there' | 'frame' | 'steps' | 'technique' | 'must-differ' | 'sent-back';
   of: readonly number[];
   least: number;
   most: number;
@@ -181,6 +183,7 @@ function countsOf(c: ProposalCase, { candidates, units }: Pool, way: Way): Count
     );
   if (!few && way.stationsMost > 1 && drains)
     least('an opened drainage', phase('open-drainage'), Math.min(3, Math.max(1, Math.floor(minutes / 5))));
+  if (c.ask.exercises) least('an exercise', phase('exercise'), 1);
   if (wantsRetest(c))
     least(
       'the opening taken again',

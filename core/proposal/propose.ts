@@ -134,7 +134,10 @@ interface Found extends Choice {
   rounds: number;
 }
 
-/** Choose, order, and let the checker send back what a choice could have avoided, as a limit on exactly those candidates. */
+/**
+ * Choose, order, and let the checker send back what a choice could have avoided, as a limit on exactly those candidates.
+ * What the rules would stop is never given back, whatever the rounds.
+ */
 function inRounds(
   c: ProposalCase,
   { problem, way, library }: Pick<Whole, 'problem' | 'way' | 'library'>,
@@ -142,7 +145,7 @@ function inRounds(
   o: ProposeOptions,
   onFound?: (soFar: Found) => void,
 ): Found | null {
-  let found: Found | null = null;
+  let best: Found | null = null;
   for (let rounds = 1; rounds <= ROUNDS_MOST; rounds++) {
     const inOrder = (choice: Choice): Found => {
       const xs = choice.chosen.map((i) => choice.problem.candidates[i]!);
@@ -150,7 +153,6 @@ function inRounds(
       const steps = written(order.path, problem.units);
       return { ...choice, order, steps, routine: routineOf(c, steps), rounds };
     };
-    const cutIn = (f: Found) => cutFor(checkRoutine(f.routine, library.catalogue, c.screening), f);
     const choice = choose(
       problem,
       solve,
@@ -158,16 +160,19 @@ function inRounds(
       onFound &&
         ((soFar) => {
           const f = inOrder(soFar);
-          if (!cutIn(f)) onFound(f);
+          const findings = checkRoutine(f.routine, library.catalogue, c.screening);
+          if (!isStopped(findings) && !cutFor(findings, f)) onFound(f);
         }),
     );
-    if (!choice) return found;
-    found = inOrder(choice);
-    const cut = cutIn(found);
-    if (!cut) return found;
+    if (!choice) return best;
+    const found = inOrder(choice);
+    const findings = checkRoutine(found.routine, library.catalogue, c.screening);
+    if (!isStopped(findings)) best = found;
+    const cut = cutFor(findings, found);
+    if (!cut) return best;
     problem.counts.push(cut);
   }
-  return found;
+  return best;
 }
 
 const routineOf = ({ name, ask }: ProposalCase, steps: readonly Written[]): Routine => ({
@@ -176,15 +181,19 @@ const routineOf = ({ name, ask }: ProposalCase, steps: readonly Written[]): Rout
   items: steps.map((w) => w.step),
 });
 
+const isStopped = (findings: readonly RuleFinding[]): boolean => findings.some((f) => f.severity === 'stop');
+
 /** Warnings that another choice, or another order of one, would not have. */
 const AVOIDABLE = new Set(['thumb-load', 'light-before-firm', 'daily-ceiling', 'gel-before-oil']);
 
 function cutFor(findings: readonly RuleFinding[], { steps, back }: Found): Problem['counts'][number] | null {
-  const f = findings.find((x) => AVOIDABLE.has(x.rule));
+  const f = findings.find((x) => x.severity === 'stop') ?? findings.find((x) => AVOIDABLE.has(x.rule));
   if (!f) return null;
   const from = f.stepIds.flatMap((id) => steps.find((w) => w.step.id === id)?.from ?? []).filter((x) => !x.kept);
   const of = [...new Set(from.map((x) => back[x.index]!))];
-  return of.length ? { name: f.rule, what: 'duplicate', of, least: 0, most: of.length - 1 } : null;
+  // A stop takes its step out; of a warning it is enough that one of its steps goes.
+  const most = f.severity === 'stop' ? 0 : of.length - 1;
+  return of.length ? { name: f.rule, what: 'sent-back', of, least: 0, most } : null;
 }
 
 function proposalOf(

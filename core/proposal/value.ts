@@ -1,8 +1,9 @@
-import { type Candidate, isFrame, type Unit } from './candidates.ts';
+import { type Candidate, isFrame } from './candidates.ts';
 import { CARE_COST, FILL_WORTH } from './constants.ts';
 import { HAND_COST } from './hands.ts';
 import type { Problem } from './problem.ts';
 import type { Target } from './targets.ts';
+import type { Unit } from './units.ts';
 
 /** Cost that a shared unit brings. */
 export const unitCost = (p: Pick<Problem, 'stepCost' | 'productCost'>, u: Unit): number =>

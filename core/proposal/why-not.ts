@@ -91,6 +91,8 @@ function told(
       return { why: 'hands', text: `the ${HAND_CLASS_NAMES[name as HandClass]} load is used up${tail}` };
     case 'ceiling':
       return { why: 'ceiling', text: `${name} has its minutes for the day${tail}` };
+    case 'sent-back':
+      return { why: 'needs', text: `the rules speak against it beside what is in (${name.replaceAll('-', ' ')})` };
     case 'light-first':
       return { why: 'needs', text: `nothing lighter there before it${tail}` };
     case 'time': {

@@ -1,6 +1,5 @@
 import type { OneSide } from '../words/index.ts';
-import type { Candidate } from './candidates.ts';
-import { isFrame } from './candidates.ts';
+import { type Candidate, isFrame } from './candidates.ts';
 import type { Library, ProposalCase } from './case.ts';
 import { movesJaw } from './credits.ts';
 import { muscleName, type Target } from './targets.ts';

@@ -1,6 +1,7 @@
 import type { Step } from '../routine/index.ts';
-import type { Candidate, Unit, UnitName } from './candidates.ts';
+import type { Candidate } from './candidates.ts';
 import { isWet } from './changes.ts';
+import type { Unit, UnitName } from './units.ts';
 
 /** A step of the proposed routine and the candidate it came from; null for what several share. */
 export interface Written {

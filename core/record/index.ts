@@ -39,7 +39,7 @@ export {
   type TightSpot,
 } from './findings.ts';
 export { sorerSide } from './sorer-side.ts';
-export { knownAt } from './known.ts';
+export { knownAt, UNRATED_SCORE } from './known.ts';
 export type { TakenScore } from './score.ts';
 export type { Photo, PhotoPhase } from './photo.ts';
 export {

@@ -6,7 +6,7 @@ import type { Client } from './client.ts';
 import type { Findings, TightSpot } from './findings.ts';
 
 /** What a complaint counts as that nobody has rated. Our choice; it is told wherever it is used. */
-const UNRATED_SCORE = 5;
+export const UNRATED_SCORE = 5;
 
 const oneSide = (side: Side): OneSide | null => (side === 'left' || side === 'right' ? side : null);
 const isSided = (r: Reading): r is Reading & { side: OneSide } => oneSide(r.side) !== null;
@@ -22,7 +22,7 @@ function spotAt({ anchor, tenderness }: TightSpot, { regionOf }: Catalogue): Kno
 /**
  * What is known of a client at a visit, as a proposal wants it: ratings before the work (else the last ones), presses
  * with where they were felt, pinned spots, the scan from inside, thresholds, opening and click.
- * @returns `unrated`: names of complaints that count as 5 of 10 because nobody has rated them.
+ * @returns `unrated`: names of complaints that count as `UNRATED_SCORE` because nobody has rated them.
  */
 export function knownAt(
   client: Pick<Client, 'complaints'>,

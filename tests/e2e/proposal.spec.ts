@@ -116,6 +116,63 @@ test('what does not fit says what would have to give way, and what was asked sta
   await expect(page.getByText('No steps yet')).toBeVisible();
 });
 
+test('beside a present routine a row can be kept, let go and kept again', async ({ page }) => {
+  await addStep(page, 'temple circles 10x');
+  await open(page);
+  await isDone(page);
+  for (const at of [2, 4]) {
+    await proposed(page).nth(at).hover();
+    await proposed(page)
+      .nth(at)
+      .getByRole('button', { name: /^Keep / })
+      .click();
+  }
+  await page
+    .getByRole('button', { name: /^Let go: / })
+    .first()
+    .click();
+  await proposed(page).nth(3).hover();
+  await proposed(page)
+    .nth(3)
+    .getByRole('button', { name: /^Keep / })
+    .click();
+  await expect(page.locator('.ask-chip')).toHaveCount(2);
+  await page.getByRole('button', { name: 'Ask again' }).click();
+  await isDone(page);
+  await expect(page.locator('.proposed').getByText('kept, as you asked')).toHaveCount(2);
+});
+
+test('without a network it says so, and works as soon as there is one', async ({ page, context }) => {
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'Propose' }).click();
+  await expect(page.getByRole('alert')).toContainText('could not be fetched');
+  await page.getByRole('button', { name: 'Leave' }).click();
+  await expect(page.getByText('No steps yet')).toBeVisible();
+  await page.getByRole('button', { name: 'Propose' }).click();
+  await context.setOffline(false);
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(proposed(page).first()).toBeVisible({ timeout: 30_000 });
+});
+
+test('a worker that is not to be had is told, and asked for anew; what was cancelled can be asked again', async ({
+  page,
+}) => {
+  await page.route(/propose-[^/]*\.js$/, (route) => route.abort());
+  await page.getByRole('button', { name: 'Propose' }).click();
+  await expect(page.getByText(/Could not work it out: .* could not be fetched/)).toBeVisible();
+  await page.unroute(/propose-[^/]*\.js$/);
+  await page.getByRole('button', { name: 'Ask again' }).click();
+  await expect(proposed(page).first()).toBeVisible({ timeout: 30_000 });
+  await page.getByLabel('For', { exact: true }).fill('40');
+  await page.getByRole('button', { name: 'Ask again' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByRole('button', { name: 'Cancel' })).toBeHidden();
+  await page.getByLabel('For', { exact: true }).fill('8');
+  await page.getByLabel('For', { exact: true }).fill('40');
+  await page.getByRole('button', { name: 'Ask again' }).click();
+  await expect(page.getByText(/for these 40 minutes/)).toBeVisible({ timeout: 60_000 });
+});
+
 test('without a client: for a kind of complaint, kept as a routine of the practice', async ({ page }) => {
   await page.goto('/routines');
   await page.getByRole('link', { name: 'Propose one' }).click();

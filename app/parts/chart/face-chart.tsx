@@ -1,6 +1,6 @@
 import type { ClientMeasureId, ClientMeasures } from '../../../core/atlas';
 import type { OneSide } from '../../../core/words';
-import { lazy, Suspense, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { lazy, memo, Suspense, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useInBrowser } from '../fields/use-in-browser';
 import { ChartTools } from './chart-tools';
 import { ClientChart } from './client-chart';
@@ -37,12 +37,16 @@ import {
 } from './places';
 import type { FittedHead } from './fitted';
 import { THUMBS_URL } from './terrain';
+import type Layers from './map-layers';
 import { Edges, Terrain } from './terrain-layer';
 import { sheetSpot, usePicking, type Pick } from './use-picking';
 import { useSize } from './use-size';
 import { useZoom } from './use-zoom';
 
-const MapLayers = lazy(() => import('./map-layers'));
+/** Without a network the chart stays without its map, and the page as it is. */
+const MapLayers = lazy(() =>
+  import('./map-layers').catch(() => ({ default: memo(() => null) as unknown as typeof Layers })),
+);
 
 interface MuscleSide {
   id: string;

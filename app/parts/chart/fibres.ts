@@ -11,7 +11,11 @@ export function useFibres(wanted: boolean): Fibres {
   const [fibres, set] = useState<Fibres>(known ?? {});
   useEffect(() => {
     if (!wanted || known) return;
-    void import('../../../reference/derived/fibres.json').then((m) => set((known = m.default as Fibres)));
+    // Without a network muscles stand without their fibres; the next chart asks again.
+    void import('../../../reference/derived/fibres.json').then(
+      (m) => set((known = m.default as Fibres)),
+      () => {},
+    );
   }, [wanted]);
   return fibres;
 }

@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import { Form } from 'react-bootstrap';
-import { Link, useFetcher, useLocation } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import { isQuiet } from '../keys/keys';
+import { useRead } from './use-read';
 
 /** What the search of a practice gives. */
 export interface Found {
@@ -15,7 +16,7 @@ export interface Found {
 /** Find a client or a routine from anywhere; `/` puts the cursor here. */
 export function FindBox() {
   const input = useRef<HTMLInputElement>(null);
-  const { load, data } = useFetcher<{ found: Found[] }>();
+  const { load, data } = useRead<{ found: Found[] }>();
   const [text, setText] = useState('');
   const { pathname } = useLocation();
   const [at, setAt] = useState(pathname);

@@ -1,4 +1,4 @@
-import { checkAsk, type Ask, type Known, type Proposal, type ProposalCase } from '../../../core/proposal';
+import { checkAsk, usualAsk, type Ask, type Known, type Proposal, type ProposalCase } from '../../../core/proposal';
 import type { Screening } from '../../../core/limits';
 import { stepsOf, type Catalogue, type Routine } from '../../../core/routine';
 import { clock, InputError } from '../../../core/words';
@@ -14,11 +14,11 @@ import { against, againstWords } from './against';
 import { AskSentence } from './ask-sentence';
 import { LeftOutList } from './left-out';
 import { ProposedList } from './proposed-list';
-import { rememberAsk, rememberedAsk, usualAsk } from './remembered-ask';
+import { rememberAsk, rememberedAsk } from './remembered-ask';
 import { Strips, type Strip } from './strips';
 import { proposedIn, useProposal } from './use-proposal';
 
-interface Props {
+export interface ProposalProps {
   /** For whom requests are remembered on this device. */
   whose: string;
   name: string;
@@ -33,6 +33,8 @@ interface Props {
   soundings?: readonly Sounding[];
   /** What is worth saying of what is known: nothing pressed, a complaint nobody rated. */
   notes: ReactNode;
+  /** Why what was taken could not be. */
+  refused: string;
   onTake: (routine: Routine, thenEdit: boolean) => void;
   onLeave: () => void;
   /** It is a page of its own, and no stage of a visit. */
@@ -54,10 +56,11 @@ export function ProposalView({
   now,
   soundings,
   notes,
+  refused,
   onTake,
   onLeave,
   isPage,
-}: Props) {
+}: ProposalProps) {
   const proposing = useProposal();
   const [ask, setAsk] = useState(() => rememberedAsk(whose, usualAsk(school, minutes)));
   const [told, setTold] = useState('');
@@ -93,11 +96,14 @@ export function ProposalView({
   const others = proposing.alternatives;
   const shown: Proposal | null = shownKey === '0' ? first : (others[Number(shownKey) - 1]?.proposal ?? first);
   const differs = useMemo(() => (now && shown ? against(now, shown.routine) : null), [now, shown]);
+  /** Asked again it would say the same. */
+  const isSettled = proposing.answer !== null && (proposing.proven || !first);
   const isAsked = proposing.asked !== null && sameAsk(proposing.asked, ask);
   const keep = (stepId: string | null) => {
     const step = shown && stepsOf(shown.routine).find((s) => s.id === stepId);
     if (step && !ask.kept.some((k) => k.technique === step.technique))
-      setAsk({ ...ask, kept: [...ask.kept, { ...structuredClone(step), id: `kept-${ask.kept.length + 1}` }] });
+      // A technique is kept once: its id tells the kept steps apart.
+      setAsk({ ...ask, kept: [...ask.kept, { ...structuredClone(step), id: step.technique }] });
   };
 
   useEffect(() => {
@@ -196,15 +202,15 @@ export function ProposalView({
                 type="submit"
                 size="sm"
                 variant="outline-primary"
-                disabled={isAsked && !proposing.failed && !!proposing.answer}
+                disabled={isAsked && !proposing.failed && (proposing.busy || isSettled)}
               >
                 Ask again
               </Button>
             </AskSentence>
           </Form>
-          {told && (
+          {(told || refused) && (
             <p role="alert" className="worse">
-              {told}
+              {told || `Not taken: ${refused}`}
             </p>
           )}
           {notes}

@@ -1,21 +1,6 @@
 import { readAsk, type Ask } from '../../../core/proposal';
 import { InputError } from '../../../core/words';
 
-/** What is asked for where nothing was asked before. */
-export const usualAsk = (school: string, minutes: number | null): Ask => ({
-  minutes: minutes ?? 20,
-  school,
-  gentler: false,
-  more: [],
-  fewerChanges: false,
-  exercises: false,
-  sides: 'extra-on-sorer',
-  tools: [],
-  hands: 'practitioner',
-  kept: [],
-  excluded: [],
-});
-
 const keyOf = (whose: string): string => `velvet-ask-${whose}`;
 
 /** What was asked last for a client, kept on this device; steps that were kept belong to the routine of then. */

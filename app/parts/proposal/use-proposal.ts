@@ -71,8 +71,11 @@ export function useProposal(): Proposing & { ask: (asked: ProposalCase) => void;
       if (!worker.current) {
         worker.current = new Worker(new URL('../../workers/propose.ts', import.meta.url), { type: 'module' });
         worker.current.onmessage = hear;
-        worker.current.onerror = () =>
-          setState((s) => ({ ...s, busy: false, failed: 'The program that works it out could not be loaded.' }));
+        worker.current.onerror = () => {
+          // One that never woke answers nobody: the next request gets another.
+          end();
+          setState((s) => ({ ...s, busy: false, failed: 'the program that does it could not be fetched.' }));
+        };
       }
       latest.current++;
       setState((s) => ({ ...NOTHING, answer: s.answer, asked, busy: true }));

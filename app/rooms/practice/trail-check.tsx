@@ -1,18 +1,24 @@
 import type { TrailCheck as Checked } from '../../../core/record';
 import { useEffect, useRef } from 'react';
-import { useFetcher } from 'react-router';
+import { useRead } from '../../parts/frame/use-read';
 
 /** Whether every entry still fits the one before it and nothing was cut off; asked for portion by portion. */
 export function TrailCheck({ entries }: { entries: number }) {
-  const { load, data, state } = useFetcher<Checked>();
+  const { load, data, isFailed } = useRead<Checked>();
   const asked = useRef(-1);
   const upTo = data?.upTo ?? 0;
   useEffect(() => {
-    if (state !== 'idle' || data?.whole || asked.current === upTo) return;
+    if (data?.whole || asked.current === upTo) return;
     asked.current = upTo;
     void load(`/practice/trail/check?after=${upTo}`);
-  }, [load, data, state, upTo]);
+  }, [load, data, upTo]);
   const all = `${entries} ${entries === 1 ? 'entry' : 'entries'}`;
+  if (isFailed)
+    return (
+      <p role="alert">
+        {all}; the check broke off after {upTo}. Load the page again to check anew.
+      </p>
+    );
   if (!data?.whole)
     return (
       <p className="soft" role="status">

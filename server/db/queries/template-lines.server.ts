@@ -16,6 +16,7 @@ import { database } from '../connection.ts';
 import { PractitionerModel, TemplateModel } from '../models/index.ts';
 import { byPractice } from '../scope.ts';
 import { storedRoutine } from '../stored.ts';
+import type { Template } from './templates.server.ts';
 
 /** What a list shows of a routine; all of it follows from one version of a template and the practice’s techniques. */
 interface Summary {
@@ -27,15 +28,7 @@ interface Summary {
   school: string;
   serves: ComplaintKind[];
 }
-export interface TemplateLine extends Summary {
-  id: string;
-  name: string;
-  createdBy: string;
-  createdById: string;
-  updatedAt: string;
-  origin: string | null;
-  hidden: boolean;
-  version: number;
+export interface TemplateLine extends Summary, Omit<Template, 'body'> {
   /** When a copy of it was last worked with; null while it never was. */
   usedAt: string | null;
   /** With how many clients. */

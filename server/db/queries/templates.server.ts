@@ -91,6 +91,19 @@ export const saveTemplate = byPractice(
   },
 );
 
+/** Keeps a routine as a template under the first of its names that is free: `nameOf(1)`, `nameOf(2)` … */
+export async function saveUnderFreeName(
+  who: Member,
+  body: Routine,
+  nameOf: (n: number) => string,
+  key?: string,
+): Promise<string> {
+  for (let n = 1; ; n++) {
+    const made = await saveTemplate(who, nameOf(n), body, key);
+    if (made !== 'name-taken') return made;
+  }
+}
+
 /** What a template was, and who made it something else. */
 export interface EarlierVersion {
   version: number;

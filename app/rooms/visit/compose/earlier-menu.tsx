@@ -3,9 +3,10 @@ import { readRoutine, type Routine } from '../../../../core/routine';
 import { clock } from '../../../../core/words';
 import { useState } from 'react';
 import { Button, Modal } from 'react-bootstrap';
-import { useFetcher } from 'react-router';
 import { shortDay } from '../../../parts/marks/time';
 import type { loader } from '../../../routes/visit/earlier';
+import { Looking } from '../../../parts/frame/looking';
+import { useRead } from '../../../parts/frame/use-read';
 
 /** What was done with this client before, to begin from again. */
 export function EarlierMenu({
@@ -17,7 +18,7 @@ export function EarlierMenu({
   disabled: boolean;
   onStart: (body: Routine, origin: RoutineOrigin | null) => void;
 }) {
-  const list = useFetcher<typeof loader>();
+  const list = useRead<typeof loader>();
   const [open, setOpen] = useState(false);
   const show = () => {
     setOpen(true);
@@ -36,7 +37,7 @@ export function EarlierMenu({
             </h2>
           </Modal.Header>
           <Modal.Body>
-            {!list.data && <p className="soft">Looking …</p>}
+            {!list.data && <Looking isFailed={list.isFailed} />}
             {list.data && !list.data.earlier.length && <p className="soft">No earlier visit with a routine.</p>}
             <ul className="template-list">
               {list.data?.earlier.map((e, i) => (

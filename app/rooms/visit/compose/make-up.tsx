@@ -2,9 +2,9 @@ import { madeUp, makeableUp, type Routine } from '../../../../core/routine';
 import { clock } from '../../../../core/words';
 import { useEffect } from 'react';
 import { Button } from 'react-bootstrap';
-import { useFetcher } from 'react-router';
 import { useCatalogue } from '../../../parts/catalogue/catalogue';
 import type { loader } from '../../../routes/visit/lacks';
+import { useRead } from '../../../parts/frame/use-read';
 
 /** What one side lacked last time, where this plan can make it up. */
 export function MakeUp({
@@ -18,7 +18,7 @@ export function MakeUp({
   disabled: boolean;
   onEdit: (next: Routine) => boolean;
 }) {
-  const { load, data } = useFetcher<typeof loader>();
+  const { load, data } = useRead<typeof loader>();
   const { techniques } = useCatalogue();
   useEffect(() => void load(`/visits/${visitId}/lacks`), [load, visitId]);
   const lacks = data?.lacks ?? [];

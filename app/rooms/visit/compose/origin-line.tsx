@@ -2,9 +2,10 @@ import type { RoutineOrigin } from '../../../../core/record';
 import { laterChanges, stepNames, takeOver, type Routine } from '../../../../core/routine';
 import { useEffect, useState } from 'react';
 import { Button, Modal } from 'react-bootstrap';
-import { Link, useFetcher } from 'react-router';
+import { Link } from 'react-router';
 import { useCatalogue } from '../../../parts/catalogue/catalogue';
 import type { loader } from '../../../routes/routine-since';
+import { useRead } from '../../../parts/frame/use-read';
 
 const STANDS = { open: '', there: 'as here already', gone: 'no longer here', 'changed-here': 'changed here too' };
 
@@ -23,7 +24,7 @@ export function OriginLine({
   /** All was gone through: the copy stands to the routine as it is now. */
   onSeen: (origin: RoutineOrigin) => void;
 }) {
-  const { load, data } = useFetcher<typeof loader>();
+  const { load, data } = useRead<typeof loader>();
   const [open, setOpen] = useState(false);
   const [refused, setRefused] = useState(false);
   const catalogue = useCatalogue();

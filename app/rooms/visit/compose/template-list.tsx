@@ -1,8 +1,9 @@
 import { clock } from '../../../../core/words';
 import { useEffect, useState } from 'react';
 import { Button, Modal } from 'react-bootstrap';
-import { useFetcher } from 'react-router';
 import type { loader } from '../../../routes/visit/templates';
+import { Looking } from '../../../parts/frame/looking';
+import { useRead } from '../../../parts/frame/use-read';
 
 /** The templates of the practice to begin with, each saying what this client's screening takes out of it. */
 export function TemplateList({
@@ -14,7 +15,7 @@ export function TemplateList({
   onClose: () => void;
   onChoose: (id: string) => void;
 }) {
-  const list = useFetcher<typeof loader>();
+  const list = useRead<typeof loader>();
   const [text, setText] = useState('');
   const { load } = list;
   useEffect(() => {
@@ -38,7 +39,7 @@ export function TemplateList({
           value={text}
           onChange={(e) => setText(e.target.value)}
         />
-        {!list.data && <p className="soft">Looking …</p>}
+        {!list.data && <Looking isFailed={list.isFailed} />}
         {list.data && !list.data.templates.length && <p className="soft">No template of that name.</p>}
         <ul className="template-list">
           {list.data?.templates.map((t) => (

@@ -1,0 +1,55 @@
+import { knownAt, UNRATED_SCORE } from '../../../../core/record';
+import type { Routine } from '../../../../core/routine';
+import { useMemo, useState } from 'react';
+import { soundingsOf } from '../../../parts/chart/chart-marks';
+import { ProposalHere } from '../../../parts/proposal/proposal-here';
+import type { Table } from '../../../parts/table/use-routine';
+import { useVisit } from '../session/context';
+
+/** What would make a proposal fit better. */
+function WhatIsMissing({ known, unrated }: Pick<ReturnType<typeof knownAt>, 'known' | 'unrated'>) {
+  const told = [
+    known.tenderness.length ? '' : 'Press the muscles in Assess for a closer fit.',
+    unrated.length
+      ? `Nobody has rated ${unrated.join(' and ').toLowerCase()}: it counts as ${UNRATED_SCORE} of 10.`
+      : '',
+  ].filter(Boolean);
+  return told.length ? <p className="soft small mb-1">{told.join(' ')}</p> : null;
+}
+
+/** A routine proposed from what this visit knows; taking it is one edit of the table. */
+export function ProposeHere({
+  table,
+  name,
+  now,
+  onLeave,
+}: {
+  table: Table;
+  name: string;
+  now: Routine | null;
+  onLeave: (thenEdit: boolean) => void;
+}) {
+  const { client, readings, earlier, findings, screening } = useVisit();
+  const { known, unrated } = useMemo(
+    () => knownAt(client, readings, earlier, findings, table.catalogue),
+    [client, readings, earlier, findings, table.catalogue],
+  );
+  const [isRefused, setRefused] = useState(false);
+  return (
+    <ProposalHere
+      whose={client.id}
+      name={name}
+      known={known}
+      screening={screening}
+      catalogue={table.catalogue}
+      school={table.routine.school}
+      minutes={table.routine.budgetMinutes}
+      now={now}
+      soundings={soundingsOf(readings, 'before')}
+      notes={<WhatIsMissing known={known} unrated={unrated} />}
+      refused={isRefused ? table.problem : ''}
+      onTake={(next, thenEdit) => (table.edit(next, null) ? onLeave(thenEdit) : setRefused(true))}
+      onLeave={() => onLeave(false)}
+    />
+  );
+}
