@@ -1,6 +1,6 @@
 import { eventRow } from '../server/db/stored.ts';
 import { expandRoutine, type Routine, stepsOf } from '../core/routine/index.ts';
-import { type GuideEvent, runRecord } from '../core/guide/index.ts';
+import { EXTEND_MS, type GuideEvent, runRecord } from '../core/guide/index.ts';
 import { type MeasureKey, pressureThreshold } from '../core/measures/index.ts';
 import { admitRoutine, type Answer, screen } from '../core/limits/index.ts';
 import { EMPTY_RECORD, EMPTY_SCREEN, type Findings } from '../core/record/index.ts';
@@ -344,7 +344,7 @@ async function seedReadings(
   );
 }
 
-/** A run as it would have been played: started, here and there extended, played to its end or stopped. */
+/** A run as it would have been played: started, open doses left at their usual length, here and there extended, played to its end or stopped. */
 async function seedRun(
   { practiceId, transaction, random }: Making,
   row: VisitModel,
@@ -355,8 +355,15 @@ async function seedRun(
   const startMs = row.startsAt.getTime() + 10 * 60_000;
   const events: GuideEvent[] = [{ id: `${row.id.slice(0, 8)}-start`, kind: 'start', atMs: startMs }];
   const lengthMs = cues.at(-1)?.endMs ?? 0;
-  if (random() < 0.5)
-    events.push({ id: `${row.id.slice(0, 8)}-extend`, kind: 'extend', atMs: startMs + Math.round(lengthMs * 0.4) });
+  const extendedAtMs = random() < 0.5 ? startMs + Math.round(lengthMs * 0.4) : null;
+  if (extendedAtMs !== null) events.push({ id: `${row.id.slice(0, 8)}-extend`, kind: 'extend', atMs: extendedAtMs });
+  let atMs = startMs;
+  for (const cue of cues) {
+    const endMs = atMs + cue.endMs - cue.startMs;
+    const isExtended = extendedAtMs !== null && extendedAtMs >= atMs && extendedAtMs < endMs;
+    atMs = endMs + (isExtended ? EXTEND_MS : 0);
+    if (cue.open) events.push({ id: `${row.id.slice(0, 8)}-on-${cue.index}`, kind: 'go-on', atMs });
+  }
   if (stopReason)
     events.push({
       id: `${row.id.slice(0, 8)}-stopped`,
@@ -364,6 +371,7 @@ async function seedRun(
       atMs: startMs + Math.round(lengthMs * 0.7),
       reason: stopReason,
     });
+  events.sort((a, b) => a.atMs - b.atMs);
   const { state, steps } = runRecord(cues, events, startMs + lengthMs + 60_000);
   const run = await RunModel.create(
     {

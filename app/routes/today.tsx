@@ -1,11 +1,13 @@
 import { needsAttention } from '../../core/relief';
-import { hasEnded, STAGE_NAMES } from '../../core/record';
+import { hasEnded, isStillBooked, STAGE_NAMES } from '../../core/record';
 import { complaintName } from '../../core/words';
-import { Link } from 'react-router';
+import { Link, useNavigate, useRevalidator } from 'react-router';
 import { storedCourses, coursesToLookAt } from '../../server/db/queries/courses.server';
 import { openReferrals, reviewsDue, visitsBetween } from '../../server/db/queries/visits.server';
 import { requirePractitioner } from '../../server/access/session.server';
-import { dayIn } from '../../server/access/time.server';
+import { dayIn, momentIn } from '../../server/access/time.server';
+import { BookingWays } from '../parts/booking/booking-line';
+import { calendarDay } from '../schemas/day';
 import { NeedsALook } from '../rooms/today/needs-a-look';
 import { Sparkline } from '../parts/marks/sparkline';
 import { dayOf, longDay, timeOfDay } from '../parts/marks/time';
@@ -19,7 +21,10 @@ const LOOKED_AT = 30;
 export async function loader({ request }: Route.LoaderArgs) {
   const { practiceId, timeZone } = await requirePractitioner(request);
   const now = new Date();
-  const { from, to } = dayIn(timeZone, now);
+  const today = dayOf(now.toISOString(), timeZone);
+  const asked = new URL(request.url).searchParams.get('day') ?? '';
+  const day = /^\d{4}-\d\d-\d\d$/.test(asked) && calendarDay.isValidSync(asked) ? asked : today;
+  const { from, to } = dayIn(timeZone, momentIn(timeZone, day, '12:00'));
   const nextWeek = dayOf(new Date(now.getTime() + 7 * 86_400_000).toISOString(), timeZone);
   const [visits, look, referrals, due] = await Promise.all([
     visitsBetween(practiceId, from, to),
@@ -34,6 +39,8 @@ export async function loader({ request }: Route.LoaderArgs) {
   return {
     timeZone,
     now: now.toISOString(),
+    day,
+    today,
     visits: visits.map((v) => ({
       ...v,
       courses: courses
@@ -55,20 +62,44 @@ export async function loader({ request }: Route.LoaderArgs) {
   };
 }
 
+/** So many days on from a calendar day. */
+const shiftDay = (day: string, by: number): string =>
+  new Date(Date.parse(`${day}T12:00:00Z`) + by * 86_400_000).toISOString().slice(0, 10);
+
 const TONES = { better: 'var(--relief)', worse: 'var(--worse)' } as const;
 
 export default function Today({ loaderData }: Route.ComponentProps) {
-  const { visits, timeZone, now } = loaderData;
+  const { visits, timeZone, now, day, today } = loaderData;
+  const { revalidate } = useRevalidator();
+  const navigate = useNavigate();
+  const isToday = day === today;
   const present =
-    visits.find((v) => !hasEnded(v.stage) && v.stage !== 'screen') ?? visits.find((v) => !hasEnded(v.stage));
+    isToday &&
+    (visits.find((v) => !hasEnded(v.stage) && v.stage !== 'screen') ?? visits.find((v) => !hasEnded(v.stage)));
   return (
     <div className="page with-aside">
       <main>
         <div className="page-head">
-          <h1>{longDay(now, timeZone)}</h1>
+          <h1>{longDay(isToday ? now : `${day}T12:00:00Z`, isToday ? timeZone : 'UTC')}</h1>
           <span className="soft">
             {visits.length === 0 ? 'no visits' : `${visits.length} visit${visits.length === 1 ? '' : 's'}`}
           </span>
+          <nav className="days" aria-label="Days">
+            <Link to={`?day=${shiftDay(day, -1)}`} aria-label="The day before">
+              ←
+            </Link>
+            <input
+              type="date"
+              className="form-control form-control-sm"
+              aria-label="Day"
+              value={day}
+              onChange={(e) => e.target.value && void navigate(`?day=${e.target.value}`)}
+            />
+            <Link to={`?day=${shiftDay(day, 1)}`} aria-label="The day after">
+              →
+            </Link>
+            {!isToday && <Link to="?">Today</Link>}
+          </nav>
           <div className="actions">
             <Link to="/clients" className="btn btn-primary">
               New visit
@@ -94,8 +125,21 @@ export default function Today({ loaderData }: Route.ComponentProps) {
                     )}
                     <br />
                     <span className="soft small">
-                      {v.stage === 'done' ? '✓ Record done' : STAGE_NAMES[v.stage]} · {v.practitioner}
+                      {v.stage === 'done'
+                        ? '✓ Record done'
+                        : isStillBooked(v) && v.startsAt > now
+                          ? 'Booked'
+                          : STAGE_NAMES[v.stage]}{' '}
+                      · {v.practitioner}
+                      {v.minutes !== null && ` · ${v.minutes} min`}
                     </span>
+                    {isStillBooked(v) && (
+                      <BookingWays
+                        booking={{ ...v, visitId: v.id }}
+                        timeZone={timeZone}
+                        onChanged={() => void revalidate()}
+                      />
+                    )}
                   </span>
                   {main ? <Sparkline values={main.values} tone={tone} /> : <span />}
                   <span className="last num" style={{ color: tone }}>
@@ -108,7 +152,7 @@ export default function Today({ loaderData }: Route.ComponentProps) {
           </ul>
         ) : (
           <p className="empty">
-            <strong>Nobody is booked for today</strong>
+            <strong>{isToday ? 'Nobody is booked for today' : 'Nobody is booked for this day'}</strong>
             Open a client to start a visit now.{' '}
             {loaderData.attention.length === 0 && 'New here? Add your first client under Clients.'}
           </p>

@@ -15,6 +15,7 @@ import { CAUTIONS } from '../../reference/facts/cautions/index';
 import { MUSCLES } from '../../reference/facts/muscles';
 import { PREPARATION } from '../../reference/facts/preparation';
 import { calendarDay } from './day';
+import { once } from './once';
 
 const ACCEPTED = new Map(CAUTIONS.filter((c) => c.question).map((c) => [c.key, acceptedFor(c)]));
 const MUSCLE_IDS = new Set(MUSCLES.map((m) => m.id));
@@ -85,6 +86,19 @@ const readingEntrySchema = object({
 
 const recordSchema = object({
   reactions: array().of(string().oneOf(REACTIONS).required()).max(REACTIONS.length).required(),
+  where: array()
+    .of(
+      object({
+        reaction: string().oneOf(REACTIONS).required(),
+        place: string().max(120).required(),
+        side: string()
+          .oneOf(['left', 'right', 'both', 'midline'] as const)
+          .required(),
+      }).required(),
+    )
+    .max(40)
+    .default([]),
+  tellNext: string().max(2000, 'At most 2000 characters are accepted.').default(''),
   note: string().max(2000, 'At most 2000 characters are accepted.').defined(),
   product: string().max(200, 'At most 200 characters are accepted.').defined(),
   nextOn: calendarDay,
@@ -93,6 +107,15 @@ const recordSchema = object({
 
 /** Findings in their own shape. @throws InputError */
 export const readFindings = (value: unknown) => checkedFindings(value, { muscle: (id) => MUSCLE_IDS.has(id) });
+
+/** What is added to an ended visit. */
+export const addendumSchema = object({
+  once,
+  words: string().trim().required('Write what is to be added.').max(2000, 'At most 2000 characters are accepted.'),
+});
+
+/** Why an ended visit is corrected. */
+const because = string().max(2000).optional();
 
 const patches = {
   screen: object({
@@ -113,6 +136,7 @@ const patches = {
   readings: object({
     kind: string().required(),
     entries: array().of(readingEntrySchema.required()).min(1).max(60).required(),
+    because,
   }),
   routine: object({
     kind: string().required(),
@@ -130,7 +154,7 @@ const patches = {
         return told === true || context.createError({ message: told });
       }),
   }),
-  record: object({ kind: string().required(), record: recordSchema.required() }),
+  record: object({ kind: string().required(), record: recordSchema.required(), because }),
   findings: object({
     kind: string().required(),
     findings: mixed()

@@ -2,7 +2,21 @@ import { InputError, type Side } from '../words/index.ts';
 import { readSideCompare, type SideCompare } from './side-compare.ts';
 
 /** What can be pressed with nothing more to say. */
-const PLAIN = ['start', 'pause', 'resume', 'next', 'back', 'repeat', 'extend', 'lighter', 'firmer'] as const;
+const PLAIN = [
+  'start',
+  'pause',
+  'resume',
+  'next',
+  'back',
+  'repeat',
+  'extend',
+  'lighter',
+  'firmer',
+  /** What was waited for has come: on to what follows the open dose. */
+  'go-on',
+  /** A stopped run goes on where it stopped. */
+  'take-up',
+] as const;
 export type PlainKind = (typeof PLAIN)[number];
 
 /** What happened, with what belongs to it. */
@@ -11,6 +25,8 @@ export type GuideMoment =
   | { kind: 'stop'; reason: string }
   | { kind: 'note'; words: string }
   | { kind: 'compare'; compare: SideCompare }
+  /** To the beginning of a step, from 0; before the start it begins there. */
+  | { kind: 'go-to'; step: number }
   /** A reading that a test asked for. */
   | { kind: 'reading'; measure: string; place: string; side: Side; value: number };
 
@@ -70,6 +86,10 @@ function readMoment(kind: unknown, v: Record<string, unknown>): GuideMoment {
       return { kind, words: text(v.words, 'event.words') };
     case 'compare':
       return { kind, compare: readSideCompare(v.compare) };
+    case 'go-to':
+      if (!Number.isInteger(v.step) || (v.step as number) < 0)
+        throw new InputError('event.step', 'a whole number, 0 or more, is accepted');
+      return { kind, step: v.step as number };
     case 'reading': {
       const side = SIDES.find((s) => s === v.side);
       if (!side) throw new InputError('event.side', `one of ${SIDES.join(', ')} is accepted`);
@@ -88,7 +108,7 @@ function readMoment(kind: unknown, v: Record<string, unknown>): GuideMoment {
       if (!plain)
         throw new InputError(
           'event.kind',
-          `one of ${[...PLAIN, 'stop', 'note', 'compare', 'reading'].join(', ')} is accepted`,
+          `one of ${[...PLAIN, 'stop', 'note', 'compare', 'go-to', 'reading'].join(', ')} is accepted`,
         );
       return { kind: plain };
     }

@@ -5,18 +5,19 @@ export { payloadOf, readGuideEvent, type GuideEvent, type GuideMoment, type Plai
 export {
   advance,
   cueLengthMs,
+  EXTEND_MS,
   initialState,
-  readStepRecords,
-  runRecord,
   shifted,
   stateAt,
+  timeLeftMs,
   type GuideState,
-  type StepRecord,
 } from './machine.ts';
+export { readStepRecords, runRecord, type StepRecord } from './run-record.ts';
 export { countsBySide, unevenSteps } from './uneven.ts';
 // What sounds, speaks or shows, ahead of time.
 export { momentsAhead, type Moment } from './moments.ts';
-export { bodyWords, faceOf, nextWords, spokenAt } from './words.ts';
+export { beginsStep, speakerOf, spokenAt, USUAL_HEARING, type Hearing } from './spoken.ts';
+export { bodyWords, faceOf, goOnWords, nextWords } from './words.ts';
 // Comparing the sides when one of them is done.
 export {
   doneSideAt,

@@ -1,17 +1,9 @@
-import {
-  advance,
-  EXTEND_MS,
-  type GuideState,
-  initialState,
-  readStepRecords,
-  runRecord,
-  shifted,
-  stateAt,
-} from './machine.ts';
+import { advance, EXTEND_MS, type GuideState, initialState, shifted, stateAt, timeLeftMs } from './machine.ts';
+import { readStepRecords, runRecord } from './run-record.ts';
 import { expandRoutine } from '../routine/index.ts';
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
-import { bareStep, beats, hold, routineFrom, routineOf } from '../../tests/support/routines.ts';
+import { bareStep, beats, breath, hold, routineFrom, routineOf } from '../../tests/support/routines.ts';
 import { payloadOf, readGuideEvent, type GuideEvent, type PlainKind } from './events.ts';
 
 const routine = routineOf([
@@ -97,6 +89,22 @@ describe('keys', () => {
   });
   test('where nothing presses nothing is lightened', () =>
     expect(at(90_000, ['start', 0], ['firmer', 89_000])).toMatchObject({ pressure: null }));
+  test('stopped, it is taken up again where it stopped; the time between is nobody’s', () => {
+    const state = at(62_000, ['start', 0], ['stop', 10_000, 'Out of time'], ['take-up', 60_000]);
+    expect(state).toMatchObject({ status: 'running', endedAtMs: null, stopReason: '', cueIndex: 1, intoMs: 8000 });
+    expect(state.stretches.reduce((sum, s) => sum + s.ms, 0)).toBe(12_000);
+    expect(at(70_000, ['start', 0], ['take-up', 5000])).toMatchObject({ cueIndex: first('b') });
+  });
+  test('it begins at another step, whichever of the two is read first; a step that is not there changes nothing', () => {
+    const to = (step: number): GuideEvent => ({ id: 'event-go', kind: 'go-to', step, atMs: 0 });
+    const start: GuideEvent = { id: 'event-st', kind: 'start', atMs: 0 };
+    for (const events of [
+      [start, to(1)],
+      [to(1), start],
+    ])
+      expect(stateAt(cues, events, 1000)).toMatchObject({ status: 'running', cueIndex: first('b'), intoMs: 1000 });
+    expect(stateAt(cues, [start, to(9)], 1000)).toMatchObject({ cueIndex: 0, intoMs: 1000 });
+  });
   test('stop keeps its reason and its moment; later keys do nothing', () => {
     const state = at(60_000, ['start', 0], ['stop', 10_000, 'Out of time'], ['resume', 20_000], ['next', 30_000]);
     expect(state).toMatchObject({ status: 'stopped', endedAtMs: 10_000, stopReason: 'Out of time', cueIndex: 1 });
@@ -143,6 +151,70 @@ describe('planned against done', () => {
       plannedPressure: 'medium',
       donePressure: 'light',
     }));
+});
+
+describe('open doses', () => {
+  const softens = (usualSeconds: number): Parameters<typeof bareStep>[1][number] => ({
+    kind: 'open',
+    until: 'it softens',
+    leastSeconds: 5,
+    usualSeconds,
+    mostSeconds: 40,
+  });
+  const open = expandRoutine(routineOf([bareStep('a', [softens(20)], { places: 2 }), bareStep('b', [hold(10)])]));
+  const on = (nowMs: number, ...events: Pressed[]) => stateAt(open, log(...events), nowMs);
+  test('run to their most, and on earlier when what is waited for has come', () => {
+    expect(on(39_000, ['start', 0])).toMatchObject({ cueIndex: 0, intoMs: 39_000 });
+    expect(on(41_000, ['start', 0])).toMatchObject({ cueIndex: 1, intoMs: 1000 });
+    expect(on(13_000, ['start', 0], ['go-on', 12_000])).toMatchObject({ cueIndex: 1, intoMs: 1000 });
+    // The end of the last one is the end of the step; a fixed dose has nothing to go on from.
+    expect(on(20_000, ['start', 0], ['go-on', 12_000], ['go-on', 15_000], ['go-on', 16_000])).toMatchObject({
+      cueIndex: 2,
+      intoMs: 5000,
+    });
+  });
+  test('what is left counts the usual length, and nothing more once that is past', () => {
+    expect(timeLeftMs(open, on(8000, ['start', 0]))).toBe(42_000);
+    expect(timeLeftMs(open, on(33_000, ['start', 0]))).toBe(30_000);
+    expect(timeLeftMs(open, on(500_000, ['start', 0]))).toBe(0);
+    expect(timeLeftMs(cues, at(4500, ['start', 0], ['extend', 4200]))).toBe(WHOLE_MS - 4500 + EXTEND_MS);
+  });
+});
+
+describe('what was done of each step', () => {
+  const steps = (...events: Pressed[]) => runRecord(cues, log(['start', 0], ...events), 1e6).steps;
+  test('done only to its end, part when cut short, skipped when nothing was worked', () => {
+    expect(steps().map((s) => s.outcome)).toEqual(['done', 'done', 'done']);
+    expect(steps(['next', 2000], ['next', 12_000], ['next', 12_500]).map((s) => s.outcome)).toEqual([
+      'skipped',
+      'part',
+      'part',
+    ]);
+    expect(steps(['next', 10], ['next', 10], ['next', 10]).map((s) => s.outcome)).toEqual([
+      'skipped',
+      'skipped',
+      'skipped',
+    ]);
+    // Worked on one side only it is not done.
+    expect(steps(['next', 4000 + 30_000 + 3000 + 29_000])[0]!.outcome).toBe('part');
+  });
+  test('counts done stand beside counts planned', () => {
+    expect(steps(['next', 67_000 + 9000])[1]!.counts).toEqual({ planned: 10, done: 4 });
+    expect(steps(['next', 1000], ['next', 1000 + 9000])[1]!.counts).toEqual({ planned: 10, done: 4 });
+  });
+  test('hands-on is what hands did: no breathing, no looking, no finding of the place', () => {
+    const list = expandRoutine(
+      routineOf([
+        bareStep('a', [breath(2, 4, 6)]),
+        bareStep('b', [hold(10), { kind: 'check', what: 'Look', seconds: 5 }], {
+          pauses: { findPlaceSeconds: 4 },
+        }),
+        bareStep('c', [hold(10)], { contact: 'none', pressure: null }),
+      ]),
+    );
+    const hands = runRecord(list, log(['start', 0]), 1e6).steps.map((s) => s.hands.doneSeconds);
+    expect(hands).toEqual([0, 10, 0]);
+  });
 });
 
 const sumOf = (state: GuideState) => state.stretches.reduce((sum, s) => sum + s.ms, 0);
@@ -229,6 +301,10 @@ describe('events from outside', () => {
       { id, kind: 'reading', atMs: 5, measure: 'opening-mm', place: '', side: 'midline', value: 41 },
       { id, kind: 'reading', atMs: 5, measure: 'opening-mm', place: '', side: 'midline', value: 41 },
     ],
+    [
+      { id, kind: 'go-to', atMs: 5, step: 3 },
+      { id, kind: 'go-to', atMs: 5, step: 3 },
+    ],
     // As they were kept before each kind had its own fields.
     [
       { id, kind: 'harden', atMs: 5 },
@@ -266,6 +342,8 @@ describe('events from outside', () => {
     [{ id, kind: 'note', atMs: 1, words: 'a\0b' }, 'event.words'],
     [{ id, kind: 'note', atMs: 1, text: 7 }, 'event.words'],
     [{ id, kind: 'note', atMs: 1 }, 'event.words'],
+    [{ id, kind: 'go-to', atMs: 1, step: -1 }, 'event.step'],
+    [{ id, kind: 'go-to', atMs: 1, step: 1.5 }, 'event.step'],
     [{ id, kind: 'reading', atMs: 1, measure: 'opening-mm', place: '', side: 'up', value: 1 }, 'event.side'],
     [{ id, kind: 'reading', atMs: 1, measure: 'opening-mm', place: '', side: 'left', value: '41' }, 'event.value'],
   ])('%j is refused', (value, field) => expect(() => readGuideEvent(value)).toThrow(`${field}: `));
@@ -317,9 +395,19 @@ describe('firmer and lighter are a shift', () => {
   });
 });
 
-test('a record from before the work was told apart is read with none', () => {
-  const { work: _work, ...old } = runRecord(cues, log(['start', 0]), WHOLE_MS).steps[0]!;
-  expect(readStepRecords([old])).toEqual([{ ...old, work: [] }]);
+test('a record from before hands, counts and outcome were told apart is read with what it says', () => {
+  const {
+    work: _w,
+    hands: _h,
+    counts: _c,
+    outcome: _o,
+    ...old
+  } = runRecord(cues, log(['start', 0]), WHOLE_MS).steps[0]!;
+  expect(readStepRecords([old, { ...old, doneSeconds: 0 }, { ...old, doneSeconds: 9 }])).toMatchObject([
+    { work: [], hands: { plannedSeconds: 30, doneSeconds: 30 }, counts: { planned: 0, done: 0 }, outcome: 'done' },
+    { outcome: 'skipped' },
+    { outcome: 'part' },
+  ]);
 });
 
 test('an empty routine is ready and stays so', () =>

@@ -1,5 +1,5 @@
-import { BOUNDS, WORKING, type Cue } from '../routine/index.ts';
-import { PRESSURES, pressureRank, type OneSide, type Pressure, type Side } from '../words/index.ts';
+import { BOUNDS, type Cue } from '../routine/index.ts';
+import { PRESSURES, pressureRank, type Pressure, type Side } from '../words/index.ts';
 import type { GuideEvent } from './events.ts';
 import type { SideCompare } from './side-compare.ts';
 
@@ -36,10 +36,12 @@ export interface GuideState {
   compares: readonly (SideCompare & { atMs: number; stepIndex: number })[];
   /** Readings that tests asked for. */
   readings: readonly { atMs: number; stepIndex: number; measure: string; place: string; side: Side; value: number }[];
+  /** Cues that were worked to their end, or left because what was waited for had come. */
+  finished: readonly number[];
 }
 
 /** Time spent in one cue at one pressure, pauses of the run left out. */
-interface Stretch {
+export interface Stretch {
   cueIndex: number;
   pressure: Pressure | null;
   /** How far into the cue it began. */
@@ -72,12 +74,21 @@ export function initialState(cues: readonly Cue[]): GuideState {
     notes: [],
     compares: [],
     readings: [],
+    finished: [],
   };
 }
 
-/** Length of the present cue with what was added to it. */
+/** Length at which the present cue ends by itself, with what was added to it: an open dose goes on up to its most. */
 export const cueLengthMs = (cue: Cue, state: Pick<GuideState, 'extraMs'>): number =>
-  cue.endMs - cue.startMs + state.extraMs;
+  (cue.open ? cue.mostMs : cue.endMs - cue.startMs) + state.extraMs;
+
+/** What is still to go, by the planned lengths; an open dose that is past its usual length counts no more. */
+export function timeLeftMs(cues: readonly Cue[], state: GuideState): number {
+  const cue = cues[state.cueIndex];
+  if (!cue || state.status === 'done') return 0;
+  const rest = cue.endMs - cue.startMs + state.extraMs - state.intoMs;
+  return Math.max(0, rest) + (cues[cues.length - 1]!.endMs - cue.endMs);
+}
 
 /** Replay a log up to `nowMs`. Events must be in order of time; one that comes too early is taken at the time before it. */
 export function stateAt(cues: readonly Cue[], events: readonly GuideEvent[], nowMs: number): GuideState {
@@ -114,6 +125,7 @@ class Run {
       notes: [...before.notes],
       compares: [...before.compares],
       readings: [...before.readings],
+      finished: [...before.finished],
     };
   }
 
@@ -133,12 +145,8 @@ class Run {
       state.intoMs += step;
       left -= step;
       if (state.intoMs < cueLengthMs(cue, state)) break;
-      this.enter(state.cueIndex + 1);
-      if (this.cue!.kind === 'done') {
-        state.status = 'done';
-        state.endedAtMs = nowMs - left;
-        break;
-      }
+      this.finish(nowMs - left);
+      if (this.cue!.kind === 'done') break;
     }
   }
 
@@ -149,6 +157,19 @@ class Run {
     if (last && last.cueIndex === cueIndex && last.pressure === pressure && last.fromMs + last.ms === intoMs)
       stretches[stretches.length - 1] = { ...last, ms: last.ms + ms };
     else if (ms > 0) stretches.push({ cueIndex, pressure, fromMs: intoMs, ms });
+  }
+
+  /** The present cue is worked through: on to the next one, or to the end. */
+  private finish(atMs: number): void {
+    const { state } = this;
+    if (!state.finished.includes(state.cueIndex)) state.finished.push(state.cueIndex);
+    this.enter(state.cueIndex + 1);
+    this.endAt(atMs);
+  }
+  private endAt(atMs: number): void {
+    if (this.cue!.kind !== 'done') return;
+    this.state.status = 'done';
+    this.state.endedAtMs = atMs;
   }
 
   private enter(index: number): void {
@@ -188,6 +209,20 @@ class Run {
         break;
       case 'resume':
         if (state.status === 'paused') state.status = 'running';
+        break;
+      case 'go-on':
+        if (live && cue.open) this.finish(atMs);
+        break;
+      case 'go-to': {
+        const first = this.cues.findIndex((c) => c.stepIndex === event.step && c.kind !== 'done');
+        if ((live || state.status === 'ready') && first >= 0) this.enter(first);
+        break;
+      }
+      case 'take-up':
+        if (state.status !== 'stopped') break;
+        state.status = 'running';
+        state.endedAtMs = null;
+        state.stopReason = '';
         break;
       case 'next':
         if (live) this.next(cue);
@@ -235,9 +270,7 @@ class Run {
     let to = cue.index + 1;
     while (this.cues[to] && this.cues[to]!.kind !== 'done' && this.cues[to]!.stepIndex === cue.stepIndex) to++;
     this.enter(to);
-    if (this.cue!.kind !== 'done') return;
-    this.state.status = 'done';
-    this.state.endedAtMs = this.state.atMs;
+    this.endAt(this.state.atMs);
   }
 
   private back(cue: Cue): void {
@@ -246,98 +279,3 @@ class Run {
     this.enter(justBegun && first > 0 ? this.firstOf(first - 1) : first);
   }
 }
-
-/** Seconds and counts that one side got at one pressure. */
-export interface SideWork {
-  /** The client’s. */
-  side: Side;
-  /** Null where nothing presses. */
-  pressure: Pressure | null;
-  /** Hands-on. */
-  seconds: number;
-  /** Counted repetitions that were finished. */
-  counts: number;
-}
-
-/** Planned against done for one step. */
-export interface StepRecord {
-  /** In the routine of the run. */
-  stepId: string;
-  /** With finding the place and changes. */
-  plannedSeconds: number;
-  /** With finding the place and changes. */
-  doneSeconds: number;
-  /** Hands-on seconds of the client’s left. */
-  left: { plannedSeconds: number; doneSeconds: number };
-  /** Hands-on seconds of the client’s right. */
-  right: { plannedSeconds: number; doneSeconds: number };
-  /** On the first way; null where nothing presses. */
-  plannedPressure: Pressure | null;
-  /** The pressure at which most of the time was worked; where nothing was, the one it had come to. */
-  donePressure: Pressure | null;
-  /** By side and pressure, in the order in which they came. */
-  work: SideWork[];
-}
-
-/** What a run really was: seconds and counts per step, side and pressure. */
-export function runRecord(
-  cues: readonly Cue[],
-  events: readonly GuideEvent[],
-  nowMs: number,
-): { state: GuideState; steps: StepRecord[] } {
-  const state = stateAt(cues, events, nowMs);
-  const steps = state.shifts.map((): StepRecord => ({
-    stepId: '',
-    plannedSeconds: 0,
-    doneSeconds: 0,
-    left: { plannedSeconds: 0, doneSeconds: 0 },
-    right: { plannedSeconds: 0, doneSeconds: 0 },
-    plannedPressure: null,
-    donePressure: null,
-    work: [],
-  }));
-  const sidesOf = (side: Side): readonly OneSide[] =>
-    side === 'both' ? ['left', 'right'] : side === 'midline' ? [] : [side];
-  for (const cue of cues) {
-    if (cue.kind === 'done') continue;
-    const step = steps[cue.stepIndex]!;
-    const seconds = (cue.endMs - cue.startMs) / 1000;
-    step.stepId = cue.stepId;
-    step.plannedPressure ??= cue.pressure;
-    step.plannedSeconds += seconds;
-    if (WORKING.has(cue.kind)) for (const side of sidesOf(cue.side)) step[side].plannedSeconds += seconds;
-  }
-  for (const stretch of state.stretches) {
-    const cue = cues[stretch.cueIndex]!;
-    const step = steps[cue.stepIndex]!;
-    const seconds = stretch.ms / 1000;
-    step.doneSeconds += seconds;
-    if (!WORKING.has(cue.kind)) continue;
-    for (const side of sidesOf(cue.side)) step[side].doneSeconds += seconds;
-    let work = step.work.find((w) => w.side === cue.side && w.pressure === stretch.pressure);
-    if (!work) step.work.push((work = { side: cue.side, pressure: stretch.pressure, seconds: 0, counts: 0 }));
-    work.seconds += seconds;
-    work.counts += countsIn(cue, stretch);
-  }
-  steps.forEach((step, i) => {
-    step.donePressure = mostWorked(step) ?? shifted(step.plannedPressure, state.shifts[i] ?? 0);
-  });
-  return { state, steps };
-}
-
-/** Repetitions that end within a stretch. */
-function countsIn(cue: Cue, { fromMs, ms }: Stretch): number {
-  if (!cue.beats) return 0;
-  const { intervalMs } = cue.beats;
-  return Math.floor((fromMs + ms) / intervalMs + 1e-9) - Math.floor(fromMs / intervalMs + 1e-9);
-}
-
-function mostWorked({ work }: StepRecord): Pressure | null {
-  const seconds = new Map<Pressure, number>();
-  for (const w of work) if (w.pressure) seconds.set(w.pressure, (seconds.get(w.pressure) ?? 0) + w.seconds);
-  return [...seconds].sort((a, b) => b[1] - a[1])[0]?.[0] ?? null;
-}
-
-/** A stored record; earlier ones did not say what was done at which pressure. */
-export const readStepRecords = (stored: readonly (Omit<StepRecord, 'work'> & { work?: SideWork[] })[]): StepRecord[] =>
-  stored.map((s) => ({ ...s, work: s.work ?? [] }));

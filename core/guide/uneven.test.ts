@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { expandRoutine } from '../routine/index.ts';
 import { bareStep, beats, hold, routineOf } from '../../tests/support/routines.ts';
-import { runRecord } from './machine.ts';
+import { runRecord } from './run-record.ts';
 import { countsBySide, unevenSteps } from './uneven.ts';
 
 /** Left first, then right, 60 s each; then 10 beats on both at once. */

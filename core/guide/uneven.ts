@@ -1,5 +1,5 @@
 import { type OneSide, otherSide } from '../words/index.ts';
-import type { StepRecord } from './machine.ts';
+import type { StepRecord } from './run-record.ts';
 
 /** A step in which one side got less than was planned for it, and the other did not lack as much. */
 export interface UnevenStep {

@@ -1,36 +1,11 @@
-import { breathPhases, type Body, type Cue, type Step, type Technique } from '../routine/index.ts';
+import { breathPhases, type Body, type Cue } from '../routine/index.ts';
 import { clock } from '../words/index.ts';
 import { cueLengthMs, type GuideState } from './machine.ts';
 
-/** What is said aloud when a cue begins; empty when nothing is. Sides are the client's. */
-export function spokenAt(cue: Cue, step: Step, technique: Technique): string {
-  const side = cue.side === 'both' ? 'Both sides.' : cue.side === 'midline' ? '' : `Client’s ${cue.side}.`;
-  switch (cue.kind) {
-    case 'find-place':
-      return [
-        `${step.label ?? technique.name}.`,
-        side,
-        cue.pressure ? `${cue.pressure} pressure.` : '',
-        technique.clientCue,
-      ]
-        .filter(Boolean)
-        .join(' ');
-    case 'change-side':
-      return `Change. ${side}`;
-    case 'change-direction':
-      return cue.pressure && cue.pressure !== step.pressure?.there ? `Other way, ${cue.pressure}.` : 'Other way.';
-    case 'next-place':
-      return 'Next place.';
-    case 'swap':
-      return 'Swap hands.';
-    case 'rest':
-      return 'Let go.';
-    case 'done':
-      return 'Done. Stay as you are for a moment.';
-    default:
-      return '';
-  }
-}
+/** What softening is told by, in the words of what is waited for. */
+const SOFTENS = /soften|give|gives|given|slack|eases|tender|dulls|less sharp|sink|heavy/;
+/** Said on what is pressed when what is waited for has come. */
+export const goOnWords = (until: string): string => (SOFTENS.test(until) ? 'Softened, go on' : 'Reached, go on');
 
 const NOW_DOING: Partial<Record<Cue['kind'], string>> = {
   'find-place': 'find the place',
@@ -88,11 +63,9 @@ export function faceOf(cue: Cue, state: GuideState, holdWord = NOW_DOING.hold!):
   }
   if (cue.open)
     return {
-      big: left(toGo),
-      line: `until ${cue.open.until}`,
-      under: [which, `go on earlier with →, longer with e; up to ${clock(cue.mostMs / 1000)}`]
-        .filter(Boolean)
-        .join('; '),
+      big: String(Math.floor(state.intoMs / 1000 + 1e-6)),
+      line: `wait until ${cue.open.until}`,
+      under: which,
     };
   if (cue.check) return { big: left(toGo), line: cue.check, under: which };
   if (cue.test) return { big: left(toGo), line: 'take the reading', under: which };

@@ -4,11 +4,11 @@ export { REGISTRY } from './registry.ts';
 export { changeVerdict, changeWords, type ChangeVerdict, type MeasureRow } from './row.ts';
 // Readings: one number at one place.
 export {
-  ASKED_AGAIN,
   checkedReading,
   FELT_WORDS,
   MEASURE_KEYS,
   MEASURES,
+  notAskedAgain,
   READING_PHASES,
   readingKey,
   type EarlierReadings,

@@ -84,8 +84,30 @@ export type MeasureKey = keyof typeof MEASURES;
 export const FELT_WORDS = ['nothing noticed', 'at ease', 'tense'] as const;
 export const MEASURE_KEYS = Object.keys(MEASURES) as MeasureKey[];
 
-/** What is asked again right after the work; the rest is taken once in a visit. */
-export const ASKED_AGAIN: readonly MeasureKey[] = ['nrs-now', 'opening-mm', 'opening-fingers', 'tenderness'];
+/** What the work of one visit can change: asked again right after it wherever it was measured before. */
+const ASKED_AGAIN: ReadonlySet<MeasureKey> = new Set<MeasureKey>([
+  'nrs-now',
+  'opening-mm',
+  'opening-furthest-mm',
+  'opening-assisted-mm',
+  'opening-fingers',
+  'sideways-mm',
+  'forward-mm',
+  'midline-mm',
+  'path-off-mm',
+  'click-opening-mm',
+  'click-closing-mm',
+  'tenderness',
+  'pressure-threshold',
+]);
+/** What was measured before the work of a visit and not again after it, in the order in which it was taken. */
+export const notAskedAgain = (readings: readonly Reading[]): Reading[] =>
+  readings.filter(
+    (r) =>
+      r.phase === 'before' &&
+      ASKED_AGAIN.has(r.measure) &&
+      !readings.some((a) => a.phase === 'after' && readingKey(a) === readingKey(r)),
+  );
 
 /** before and after the work of a visit, or between visits. */
 export const READING_PHASES = ['before', 'after', 'between'] as const;

@@ -2,6 +2,7 @@
 // The visit and its stages.
 export {
   EMPTY_RECORD,
+  readRecord,
   EMPTY_SCREEN,
   hasEnded,
   REACTION_NAMES,
@@ -23,6 +24,8 @@ export {
 // What is worked on, and each change to it.
 export { withPatch, workingOf, type Working } from './working.ts';
 export { referralOf, refusalOf } from './allow.ts';
+export { checkedWords, correctionsOf, isCorrectable, whereWords, type Amendment, type Correction } from './amend.ts';
+export { bookingMinutes, isStillBooked, overlapping, USUAL_BOOKING_MINUTES, type Booking } from './booking.ts';
 export { inverseOf } from './inverse.ts';
 export { joined, leftOf, readPatch, type ReadingEntry, type SaveResult, type VisitPatch } from './patch.ts';
 // What is found, taken and agreed.

@@ -27,13 +27,13 @@ export interface ReadingEntry {
   value: number | null;
 }
 
-/** One change to a visit. Everything the five stages write goes through here. */
+/** One change to a visit. Everything the five stages write goes through here; `because`: it corrects an ended one. */
 export type VisitPatch =
   | { kind: 'screen'; screen: Screen }
-  | { kind: 'readings'; entries: ReadingEntry[] }
+  | { kind: 'readings'; entries: ReadingEntry[]; because?: string }
   /** Without an origin it keeps the one it has. */
   | { kind: 'routine'; routine: Routine; origin?: RoutineOrigin | null }
-  | { kind: 'record'; record: VisitRecord }
+  | { kind: 'record'; record: VisitRecord; because?: string }
   | { kind: 'findings'; findings: Findings }
   /** Answers of a scored measure so far; null takes it back. */
   | { kind: 'answers'; measure: string; answers: MeasureAnswers | null }
@@ -55,7 +55,7 @@ export function joined(earlier: VisitPatch, later: VisitPatch): VisitPatch | nul
   if (earlier.kind === 'answers' && later.kind === 'answers') return earlier.measure === later.measure ? later : null;
   if (earlier.kind !== 'readings' || later.kind !== 'readings') return later;
   return {
-    kind: 'readings',
+    ...later,
     entries: [...earlier.entries.filter((e) => !later.entries.some((l) => sameReading(e, l))), ...later.entries],
   };
 }
@@ -66,7 +66,7 @@ export function leftOf(earlier: VisitPatch, later: VisitPatch): VisitPatch | nul
   if (earlier.kind === 'answers' && later.kind === 'answers') return earlier.measure === later.measure ? null : earlier;
   if (earlier.kind !== 'readings' || later.kind !== 'readings') return null;
   const entries = earlier.entries.filter((e) => !later.entries.some((l) => sameReading(e, l)));
-  return entries.length ? { kind: 'readings', entries } : null;
+  return entries.length ? { ...earlier, entries } : null;
 }
 
 /**

@@ -16,9 +16,9 @@ describe('stages of a visit', () => {
     expect(stageIndex('done')).toBe(5);
     expect([stageIndex('stopped'), stageIndex('postponed')]).toEqual([0, 0]);
   });
-  test('only the three endings end it', () => {
+  test('only the endings end it, three of a visit and two of a booking', () => {
     const endings = (Object.keys(STAGE_NAMES) as VisitStage[]).filter(hasEnded);
-    expect(endings.sort()).toEqual(['done', 'postponed', 'stopped']);
+    expect(endings.sort()).toEqual(['cancelled', 'done', 'missed', 'postponed', 'stopped']);
   });
 });
 

@@ -1,11 +1,12 @@
 import type { Answers } from '../limits/index.ts';
 import type { Routine } from '../routine/index.ts';
+import type { Side } from '../words/index.ts';
 import type { Findings } from './findings.ts';
 
 /** The five stages in the order of the work, and the three ways in which a visit ends. */
 export const STAGES = ['screen', 'assess', 'compose', 'guide', 'record'] as const;
 export type Stage = (typeof STAGES)[number];
-export type VisitStage = Stage | 'done' | 'stopped' | 'postponed';
+export type VisitStage = Stage | 'done' | 'stopped' | 'postponed' | 'cancelled' | 'missed';
 export const STAGE_NAMES: Record<VisitStage, string> = {
   screen: 'Screen',
   assess: 'Assess',
@@ -15,19 +16,21 @@ export const STAGE_NAMES: Record<VisitStage, string> = {
   done: 'Done',
   stopped: 'Stopped, referred',
   postponed: 'Postponed',
+  cancelled: 'Cancelled',
+  missed: 'Did not come',
 };
 
-/** A visit that has ended takes no more entries. */
-export const hasEnded = (stage: VisitStage): boolean =>
-  stage === 'done' || stage === 'stopped' || stage === 'postponed';
+const ENDS: ReadonlySet<VisitStage> = new Set<VisitStage>(['done', 'stopped', 'postponed', 'cancelled', 'missed']);
+/** A visit that has ended takes no more entries; what was recorded in it can be corrected. */
+export const hasEnded = (stage: VisitStage): boolean => ENDS.has(stage);
 
 /** True once the visit's time has come or somebody has worked in it. */
 export const hasBegun = (visit: { stage: VisitStage; startsAt: string }, nowIso: string): boolean =>
   visit.startsAt <= nowIso || visit.stage !== 'screen';
 
-/** 0 screen … 4 record; a finished visit stands after the last, a stopped or postponed one at the first. */
+/** 0 screen … 4 record; a finished visit stands after the last, one that ended otherwise at the first. */
 export const stageIndex = (stage: VisitStage): number =>
-  stage === 'done' ? STAGES.length : stage === 'stopped' || stage === 'postponed' ? 0 : STAGES.indexOf(stage);
+  stage === 'done' ? STAGES.length : hasEnded(stage) ? 0 : STAGES.indexOf(stage as Stage);
 
 export interface Screen {
   /** By key of the caution. */
@@ -39,7 +42,17 @@ export interface Screen {
 }
 export const EMPTY_SCREEN: Screen = { answers: {}, preparation: [] };
 
-export const REACTIONS = ['warmth', 'redness', 'sore-spot', 'ache-moved', 'sleepy', 'light-headed', 'none'] as const;
+export const REACTIONS = [
+  'warmth',
+  'redness',
+  'sore-spot',
+  'ache-moved',
+  'light-headed',
+  'tears',
+  'cramps',
+  'sleepy',
+  'none',
+] as const;
 export type Reaction = (typeof REACTIONS)[number];
 export const REACTION_NAMES: Record<Reaction, string> = {
   warmth: 'Warmth',
@@ -47,23 +60,39 @@ export const REACTION_NAMES: Record<Reaction, string> = {
   'sore-spot': 'Sore spot',
   'ache-moved': 'Ache that moved',
   sleepy: 'Sleepy',
-  'light-headed': 'Light-headed',
+  'light-headed': 'Dizzy, light-headed',
+  tears: 'Tears',
+  cramps: 'Cramps',
   none: 'Nothing to note',
 };
 
 export interface VisitRecord {
   /** What was seen right after. */
   reactions: Reaction[];
+  /** Where a reaction was, as far as it was pointed to: name of the place, the client’s side. */
+  where: { reaction: Reaction; place: string; side: Side }[];
   /** Free words. */
   note: string;
   /** What was used, in words. */
   product: string;
+  /** What to tell the client at the next visit. */
+  tellNext: string;
   /** Calendar days, YYYY-MM-DD, in the practice's zone; empty when not agreed. */
   nextOn: string;
   /** The same for the review. */
   reviewOn: string;
 }
-export const EMPTY_RECORD: VisitRecord = { reactions: [], note: '', product: '', nextOn: '', reviewOn: '' };
+export const EMPTY_RECORD: VisitRecord = {
+  reactions: [],
+  where: [],
+  note: '',
+  product: '',
+  tellNext: '',
+  nextOn: '',
+  reviewOn: '',
+};
+/** A stored record; earlier ones did not say where, nor what to tell next time. */
+export const readRecord = (stored: Partial<VisitRecord>): VisitRecord => ({ ...EMPTY_RECORD, ...stored });
 
 export interface Referral {
   /** Keys of the cautions that stopped the visit. */
@@ -98,6 +127,8 @@ export interface Visit {
   stage: VisitStage;
   /** Answers and preparation. */
   screen: Screen;
+  /** How long it was booked for; null where nobody said. */
+  bookedMinutes: number | null;
   /** Null until one is composed. */
   routine: Routine | null;
   /** Null where it was composed from nothing. */

@@ -1,4 +1,4 @@
-import { InputError, type OneSide, otherSide, type Pressure, type Side } from '../words/index.ts';
+import { type Contact, InputError, type OneSide, otherSide, type Pressure, type Side } from '../words/index.ts';
 import {
   BOUNDS,
   goesBothWays,
@@ -66,6 +66,8 @@ export interface Cue {
   check: string | null;
   /** What to read, and where. */
   test: { measure: string; place: string } | null;
+  /** Hands, or a tool in them, are on the client; not while somebody breathes, looks or moves by themselves. */
+  hands: boolean;
   /** What the client does in it. */
   body: Body;
   /** What stays put in it. */
@@ -82,8 +84,11 @@ const WORKING_KINDS = {
   check: true,
   test: true,
 } as const satisfies Record<DosePart['kind'], true>;
-/** Cues in which hands work; the others are changes and pauses. */
+/** Cues in which something is done; the others are changes and pauses. */
 export const WORKING: ReadonlySet<CueKind> = new Set(Object.keys(WORKING_KINDS) as CueKind[]);
+
+const HAND_KINDS: ReadonlySet<DosePart['kind']> = new Set<DosePart['kind']>(['hold', 'beats', 'open']);
+const NO_HANDS: ReadonlySet<Contact> = new Set<Contact>(['none', 'tongue']);
 
 interface Round {
   side: Side;
@@ -225,6 +230,7 @@ export function expandRoutine(routine: Pick<Routine, 'items'>, sorer: OneSide = 
         open: part?.kind === 'open' ? { until: part.until } : null,
         check: part?.kind === 'check' ? part.what : null,
         test: part?.kind === 'test' ? { measure: part.measure, place: part.place } : null,
+        hands: part !== null && HAND_KINDS.has(part.kind) && !NO_HANDS.has(step.contact),
         body,
         still,
         swap,
@@ -284,6 +290,7 @@ export function expandRoutine(routine: Pick<Routine, 'items'>, sorer: OneSide = 
       open: null,
       check: null,
       test: null,
+      hands: false,
     });
   return cues;
 }

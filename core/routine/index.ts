@@ -52,6 +52,7 @@ export {
   breathsPerMinute,
   expandRoutine,
   WORKING,
+  type CueKind,
   type BreathPhase,
   type Cue,
 } from './cues.ts';

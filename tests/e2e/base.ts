@@ -157,3 +157,9 @@ export async function addStep(page: Page, line: string): Promise<void> {
   await expect(box).toHaveValue('');
   await page.keyboard.press('Escape');
 }
+
+/** Ends the visit; what is open is asked about once. */
+export async function finish(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Finish the visit' }).click();
+  await page.getByRole('button', { name: 'Finish all the same' }).click();
+}

@@ -13,7 +13,7 @@ test('Today: five visits, and who needs a look', async ({ page }) => {
 });
 
 test('Relief of the worked example, by values that the data gives', async ({ page }) => {
-  await page.getByLabel('Find a client or a routine').fill('noor');
+  await page.getByLabel('Find a client, a routine, a place or a technique').fill('noor');
   await page
     .locator('.find-list')
     .getByRole('link', { name: /Noor Halvorsen/ })

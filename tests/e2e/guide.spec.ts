@@ -11,6 +11,9 @@ async function ready(page: Page, ...lines: string[]): Promise<void> {
   await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeVisible();
 }
 
+/** So that one touch is not taken for the second of another. */
+const aWhile = (page: Page) => page.waitForTimeout(450);
+
 test('counts by itself, pauses on space, and survives a reload in the middle of a run', async ({ page }) => {
   await ready(page, 'warm palms jaw 40s', 'temple circles');
   await page.keyboard.press('Space');
@@ -54,11 +57,11 @@ test('the other side is announced, the ring is drawn at the place, the ribbon ha
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await expect(page.locator('.where')).toContainText('Client’s left');
   await expect(page.locator('.contact-ring')).toHaveCount(1);
-  await expect(page.getByRole('button', { name: 'Left', exact: true })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('group', { name: 'Left view' })).toBeVisible();
   await expect(page.locator('.playhead')).toHaveCount(1);
   await expect(page.getByText('Same step, client’s right')).toBeVisible();
   await expect(page.locator('.where')).toContainText('Client’s right', { timeout: 15_000 });
-  await expect(page.getByRole('button', { name: 'Right', exact: true })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('group', { name: 'Right view' })).toBeVisible();
 });
 
 test('between the sides they are compared, by itself when asked for, and it is kept with the run', async ({ page }) => {
@@ -89,16 +92,16 @@ test('between the sides they are compared, by itself when asked for, and it is k
 test('keys of a run: next, back, repeat, lighten, firmer, and stop asks why', async ({ page }) => {
   await ready(page, 'warm palms jaw 60s', 'temple circles', 'jiache');
   await page.keyboard.press('Space');
-  await expect(page.locator('.guide-cue').getByText('step 1 of 3')).toBeVisible();
+  await expect(page.locator('.player-bar').getByText('step 1 of 3')).toBeVisible();
   await page.keyboard.press('ArrowRight');
-  await expect(page.locator('.guide-cue').getByText('step 2 of 3')).toBeVisible();
+  await expect(page.locator('.player-bar').getByText('step 2 of 3')).toBeVisible();
   await page.keyboard.press('=');
   await expect(page.locator('.where')).toContainText('medium');
   await page.keyboard.press('-');
   await page.keyboard.press('-');
   await expect(page.locator('.where')).toContainText('feather');
   await page.keyboard.press('ArrowLeft');
-  await expect(page.locator('.guide-cue').getByText('step 1 of 3')).toBeVisible();
+  await expect(page.locator('.player-bar').getByText('step 1 of 3')).toBeVisible();
   await page.keyboard.press('x');
   await expect(page.getByText('paused')).toBeVisible();
   await page.getByRole('button', { name: 'Go back' }).click();
@@ -109,11 +112,11 @@ test('keys of a run: next, back, repeat, lighten, firmer, and stop asks why', as
 test('with the network gone the run goes on and is written afterwards', async ({ page, context }) => {
   await ready(page, 'warm palms jaw 30s', 'temple circles');
   await page.getByRole('button', { name: 'Start', exact: true }).click();
-  await expect(page.locator('.guide-cue').getByText('step 1 of 2')).toBeVisible();
+  await expect(page.locator('.player-bar').getByText('step 1 of 2')).toBeVisible();
   await context.setOffline(true);
   await page.keyboard.press('ArrowRight');
-  await expect(page.locator('.guide-cue').getByText('step 2 of 2')).toBeVisible();
-  await expect(page.getByText(/\d+ not written yet/)).toBeVisible();
+  await expect(page.locator('.player-bar').getByText('step 2 of 2')).toBeVisible();
+  await expect(page.getByText(/\d+ not written yet, kept on this device/)).toBeVisible();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByText('Not everything is written yet.')).toBeVisible();
   await context.setOffline(false);
@@ -125,13 +128,135 @@ test('with the network gone the run goes on and is written afterwards', async ({
 test('a run that began with an earlier form of the routine says so, a fresh one does not', async ({ page }) => {
   await ready(page, 'warm palms jaw 60s', 'temple circles');
   await page.getByRole('button', { name: 'Start', exact: true }).click();
-  await expect(page.locator('.guide-cue').getByText('step 1 of 2')).toBeVisible();
+  await expect(page.locator('.player-bar').getByText('step 1 of 2')).toBeVisible();
   await expect(page.getByText('the routine was changed since this run began')).toBeHidden();
-  await page.getByRole('link', { name: 'Compose' }).click();
+  await page.getByRole('button', { name: 'To the plan' }).click();
   await addStep(page, 'jiache');
   await saved(page);
   await page.getByRole('link', { name: 'Guide' }).click();
   await expect(page.getByText('the routine was changed since this run began')).toBeVisible();
+});
+
+test('stopped it is asked once, taken up again in place and after a reload, and only what was done is done', async ({
+  page,
+}) => {
+  await ready(page, 'warm palms jaw 40s', 'temple circles', 'jiache');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await page.getByRole('button', { name: 'next' }).click();
+  await expect(page.getByText('step 2 of 3')).toBeVisible();
+  await aWhile(page);
+  await page.getByRole('button', { name: 'stop' }).click();
+  await page.getByRole('button', { name: 'Out of time' }).click();
+  await expect(page.getByText('step 2 of 3')).toBeVisible();
+  await page.getByRole('button', { name: 'Stop the run' }).click();
+  await expect(page.getByRole('heading', { name: 'Stopped' })).toBeVisible();
+  await expect(page.getByText('Out of time.')).toBeVisible();
+  await page.getByRole('button', { name: 'Take it up again' }).click();
+  await expect(page.getByText('step 2 of 3')).toBeVisible();
+  await page.keyboard.press('x');
+  await page.getByRole('button', { name: 'Stop the run' }).click();
+  await expect(page.getByRole('button', { name: 'Record' })).toBeEnabled();
+  await page.reload();
+  await page.getByRole('button', { name: /^Go on at step 2 of 3/ }).click();
+  await expect(page.locator('.player-bar')).toContainText('step 2 of 3');
+  await expect(page.getByText(/of \d+ circles/)).toBeVisible({ timeout: 10_000 });
+  await aWhile(page);
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('heading', { name: 'At the end' })).toBeVisible();
+  await expect(page.getByText('Steps: 0 done, 1 in part, 2 skipped.')).toBeVisible();
+  await page.getByRole('button', { name: 'Record' }).click();
+  await expect(page.getByRole('row', { name: /Warm palms on the chewing muscles/ })).toContainText('skipped');
+});
+
+test('by touch: begins at a step, a second touch of a wet finger is let go, softened goes on', async ({ page }) => {
+  await ready(page, 'temple circles', 'stay masseter', 'jiache');
+  await page.getByLabel('at step').selectOption({ index: 1 });
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(page.getByText('step 2 of 3')).toBeVisible();
+  const softened = page.getByRole('button', { name: /Softened, go on/ });
+  await expect(softened).toBeVisible({ timeout: 10_000 });
+  await expect(page.getByText('wait until the fibres below the contact give way')).toBeVisible();
+  expect((await softened.boundingBox())!.height).toBeGreaterThanOrEqual(64);
+  for (const name of ['back', 'pause', 'next', 'lighter', 'firmer', 'seconds', 'note', 'stop']) {
+    const box = (await page.getByRole('group', { name: 'Run' }).getByRole('button', { name }).boundingBox())!;
+    expect(Math.min(box.width, box.height), name).toBeGreaterThanOrEqual(64);
+  }
+  await page.getByRole('button', { name: 'lighter' }).dblclick();
+  await expect(page.locator('.where')).toContainText('light');
+  await aWhile(page);
+  await softened.click();
+  await expect(page.getByText('step 3 of 3')).toBeVisible();
+  await page.getByRole('button', { name: 'note' }).click();
+  await page.getByRole('button', { name: 'Softer' }).click();
+  await page.getByRole('button', { name: 'next' }).click();
+  await page.getByRole('button', { name: 'Record' }).click();
+  await expect(page.getByText('Note: Softer')).toBeVisible();
+});
+
+test('by ear: every step is said, also the first, and after a key; the side before it comes; the last count', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const said: string[] = [];
+    const voice = { name: 'Test voice', lang: 'en-GB', localService: true } as SpeechSynthesisVoice;
+    Object.assign(window, {
+      said,
+      SpeechSynthesisUtterance: class {
+        constructor(public text: string) {}
+      },
+    });
+    Object.defineProperty(window, 'speechSynthesis', {
+      value: {
+        speaking: false,
+        getVoices: () => [voice],
+        speak: (u: { text: string }) => said.push(u.text),
+        cancel: () => {},
+        addEventListener: () => {},
+        removeEventListener: () => {},
+      },
+    });
+  });
+  await ready(page, 'warm palms jaw 40s', 'masseter press open 5x 20/min each');
+  await page.getByLabel('The voice is for').selectOption('practitioner');
+  await page.getByLabel('It counts').selectOption('every');
+  const said = () => page.evaluate(() => (window as unknown as { said: string[] }).said);
+  await page.getByRole('button', { name: 'Try it' }).click();
+  await expect.poll(said).toHaveLength(1);
+  await page.evaluate(() => (window as unknown as { said: string[] }).said.splice(0));
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect
+    .poll(async () => (await said()).at(-1))
+    .toMatch(/^Warm palms on the chewing muscles\. Both sides\. Light pressure/);
+  await page.keyboard.press('ArrowRight');
+  await expect.poll(async () => (await said()).at(-1)).toMatch(/Client’s left\. \w+ pressure/);
+  await expect.poll(said, { timeout: 30_000 }).toContain('Change. Client’s right.');
+  const all = await said();
+  expect(all.indexOf('Soon the client’s right.')).toBeGreaterThan(0);
+  expect(all.indexOf('Soon the client’s right.')).toBeLessThan(all.indexOf('Change. Client’s right.'));
+  expect(all).toEqual(expect.arrayContaining(['1', '2', '3', '4', 'last one']));
+  // What is chosen here is kept on the device.
+  await page.keyboard.press('x');
+  await page.getByRole('button', { name: 'Stop the run' }).click();
+  await expect(page.getByRole('button', { name: 'Record' })).toBeEnabled();
+  await page.reload();
+  await expect(page.getByLabel('The voice is for')).toHaveValue('practitioner');
+});
+
+test('another key for a command, in the help of the run; the old one does nothing any more', async ({ page }) => {
+  await ready(page, 'warm palms jaw 40s', 'temple circles');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await page.getByRole('button', { name: 'Help' }).click();
+  const help = page.getByRole('dialog');
+  await help.getByRole('button', { name: 'Another key for: next step' }).click();
+  await page.keyboard.press('j');
+  await expect(help.getByRole('row', { name: /next step/ })).toContainText('j');
+  await help.getByRole('button', { name: 'Close' }).click();
+  await expect(help).toBeHidden();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('step 1 of 2')).toBeVisible();
+  await page.keyboard.press('j');
+  await expect(page.getByText('step 2 of 2')).toBeVisible();
 });
 
 test('without a routine it says what to do first', async ({ page }) => {

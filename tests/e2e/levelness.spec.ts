@@ -2,7 +2,7 @@ import { PHOTO_LANDMARKS } from '../../core/measures/index.ts';
 import type { Page } from '@playwright/test';
 import sharp from 'sharp';
 import { drawnFace } from '../../demo/drawn-face.ts';
-import { addClient, expect, openPractice, startVisit, test } from './base.ts';
+import { addClient, expect, finish, openPractice, startVisit, test } from './base.ts';
 
 const UNEVEN = { leftBrowUpMm: -3, leftLidUpMm: 0, leftMouthUpMm: 4, chinToLeftMm: 3.2, tiltDeg: 3 };
 const file = async (name: string, buffer: Buffer, mimeType = 'image/png') => ({ name, mimeType, buffer });
@@ -141,7 +141,7 @@ test('a photo after the work is compared with the one before, and stays erasable
     'client’s right higher by 3.0 mm',
   );
   await expect(level(page).locator('.same-scale figure')).toHaveCount(2);
-  await page.getByRole('button', { name: 'Finish the visit' }).click();
+  await finish(page);
   await expect(page.getByText('Finished.', { exact: false })).toBeVisible();
   await level(page).getByRole('button', { name: 'Erase this photo' }).click();
   await expect(level(page).locator('.photo-frame')).toHaveCount(0);

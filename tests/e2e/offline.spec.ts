@@ -24,10 +24,10 @@ test('a search into a cut network leaves the page as it is, and is answered when
   await page.goto('/today');
   await warm(page);
   await context.setOffline(true);
-  await page.getByLabel('Find a client or a routine').fill('Mirela');
+  await page.getByLabel('Find a client, a routine, a place or a technique').fill('Mirela');
   await expect(page.getByRole('alert').filter({ hasText: NOTE })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Something went wrong' })).toBeHidden();
-  await expect(page.getByLabel('Find a client or a routine')).toHaveValue('Mirela');
+  await expect(page.getByLabel('Find a client, a routine, a place or a technique')).toHaveValue('Mirela');
   await context.setOffline(false);
   await expect(page.getByRole('link', { name: /Mirela Castellan/ }).first()).toBeVisible();
   await expect(page.getByText(NOTE)).toBeHidden();

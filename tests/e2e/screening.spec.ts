@@ -273,7 +273,7 @@ test('one press for a whole group asks first and can be taken back; on a first v
 
 test('single keys can be switched off, and stay off on this device', async ({ page }) => {
   await awake(page);
-  await page.getByRole('button', { name: 'Keys' }).click();
+  await page.getByRole('button', { name: 'Help' }).click();
   await page.getByLabel(/Single keys act/).uncheck();
   await page.getByRole('button', { name: 'Close' }).click();
   await page.keyboard.press('r');
@@ -283,7 +283,7 @@ test('single keys can be switched off, and stay off on this device', async ({ pa
   await page.keyboard.press('r');
   await expect(page.getByRole('group', { name: 'None applies?' })).toBeHidden();
   await expect(page.getByRole('dialog')).toBeHidden();
-  await page.getByRole('button', { name: 'Keys' }).click();
+  await page.getByRole('button', { name: 'Help' }).click();
   await page.getByLabel(/Single keys act/).check();
   await page.getByRole('button', { name: 'Close' }).click();
   await page.keyboard.press('r');

@@ -66,11 +66,11 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
   for (const [address, form] of [
     [`/clients/${ids.clientId}`, {}],
     [`/clients/${ids.clientId}/details`, { name: 'Taken', version: '1' }],
-    [`/clients/${ids.clientId}/visits`, { day: '2030-01-01', time: '10:00' }],
     [`/clients/${ids.clientId}/measure`, { takenOn: '2026-03-01', hairlineBrow: '58' }],
     [`/routines/${ids.templateId}`, { name: 'Taken', version: '1' }],
     [`/routines/${ids.templateId}`, { do: 'delete' }],
     [`/visits/${ids.visitId}/outcome`, { outcome: 'x' }],
+    [`/visits/${ids.visitId}/record`, { words: 'x' }],
   ] as [string, Record<string, string>][])
     expect((await other.request.post(address, { headers: { origin }, form, maxRedirects: 0 })).status(), address).toBe(
       404,
@@ -87,6 +87,9 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
       `/visits/${ids.visitId}/save`,
       { saveId: 'steal-00001', expectedVersion: 1, patch: { kind: 'stage', stage: 'done' } },
     ],
+    ['/bookings', { clientId: ids.clientId, day: '2030-01-01', time: '10:00', minutes: 60 }],
+    [`/bookings/${ids.visitId}/move`, { day: '2030-01-01', time: '10:00', minutes: 60 }],
+    [`/bookings/${ids.visitId}/end`, { as: 'missed' }],
     [`/visits/${ids.visitId}/run`, { kind: 'open' }],
     [`/visits/${ids.visitId}/run`, { kind: 'events', runId: ids.visitId, events: [] }],
   ] as const)
@@ -94,7 +97,7 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
 
   // The owner still finds everything as it was.
   for (const address of addresses.filter(
-    (a) => !/\/(save|run|outcome|score|override|photo|consent|patch-test)$/.test(a),
+    (a) => !/\/(save|run|outcome|score|override|photo|consent|patch-test|move|end)$/.test(a),
   ))
     expect((await page.request.get(address)).status(), address).toBeLessThan(400);
   await stranger.close();

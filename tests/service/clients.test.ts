@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import {
   createClient,
   findClient,
-  findClientsByName,
+  findClients,
   listClients,
   updateClient,
 } from '../../server/db/queries/clients.server.ts';
@@ -127,5 +127,5 @@ describe('long lists', () => {
     expect((await list({ sort: 'last' })).rows[0]!.id).toBe(first!.id);
   });
   test('the find box gives a few names', async () =>
-    expect((await findClientsByName(large.practiceId, 'client', 6)).length).toBe(6));
+    expect((await findClients(large.practiceId, 'client', 6)).length).toBe(6));
 });

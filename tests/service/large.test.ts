@@ -4,7 +4,7 @@ import { fillLargePractice } from '../../scripts/lib/large-practice.ts';
 import { database } from '../../server/db/connection.ts';
 import { auditTrail, checkTrail } from '../../server/db/queries/audit.server.ts';
 import { besideVisit } from '../../server/db/queries/beside-visit.server.ts';
-import { findClient, findClientsByName, listClients } from '../../server/db/queries/clients.server.ts';
+import { findClient, findClients, listClients } from '../../server/db/queries/clients.server.ts';
 import { storedCourses, coursesToLookAt, refreshOutdatedCourses } from '../../server/db/queries/courses.server.ts';
 import { latestMeasures, measuredClients } from '../../server/db/queries/measures.server.ts';
 import {
@@ -104,7 +104,7 @@ const PAGES: [string, (p: string) => Promise<unknown>][] = [
         await listClients(p, { find: '', sort, descending: true, page: 2, pageSize: 15 });
     },
   ],
-  ['find', async (p) => [await findClientsByName(p, '01', 6), await findTemplatesByName(p, 'a', 4)]],
+  ['find', async (p) => [await findClients(p, '01', 6), await findTemplatesByName(p, 'a', 4)]],
   [
     'Relief',
     async (p) => [

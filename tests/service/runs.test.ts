@@ -48,6 +48,43 @@ const T = 1_800_000_000_000;
 const take = (runId: string, events: GuideEvent[], nowMs: number) =>
   takeEvents(tenant.practiceId, visitId, runId, events, nowMs, nowMs);
 
+describe('a stopped run', () => {
+  const stoppedRun = async () => {
+    const run = (await open(tenant.practiceId, visitId))!;
+    await take(run.id, [event('start', T), event('stop', T + 5000, 'Out of time')], T + 6000);
+    return run.id;
+  };
+  const statusOf = async () => (await runsOfVisit(tenant.practiceId, visitId)).map((r) => r.status);
+  test('is taken up again, and what was worked is counted on from there', async () => {
+    const id = await stoppedRun();
+    expect(await statusOf()).toEqual(['stopped']);
+    expect(await take(id, [event('take-up', T + 60_000)], T + 60_000)).toMatchObject({ status: 'open' });
+    await take(id, [event('stop', T + 70_000)], T + 70_000);
+    const [run] = await runsOfVisit(tenant.practiceId, visitId);
+    expect(run!.steps![0]!.doneSeconds).toBeCloseTo(15, 3);
+  });
+  test('takes nothing else, nor that while another run is open or once the visit has ended', async () => {
+    const id = await stoppedRun();
+    expect(await take(id, [event('resume', T + 60_000)], T + 60_000)).toBe('closed');
+    const next = (await open(tenant.practiceId, visitId))!;
+    expect(await take(id, [event('take-up', T + 60_000)], T + 60_000)).toBe('closed');
+    await take(next.id, [event('start', T + 61_000), event('stop', T + 62_000)], T + 63_000);
+    const { version } = (await findVisit(tenant.practiceId, visitId))!;
+    await saveVisit(tenant, visitId, {
+      saveId: randomUUID(),
+      expectedVersion: version,
+      patch: { kind: 'stage', stage: 'done' },
+    });
+    expect(await take(id, [event('take-up', T + 90_000)], T + 90_000)).toBe('closed');
+    expect(await statusOf()).toEqual(['stopped', 'stopped']);
+  });
+  test('that ran to its end is not taken up', async () => {
+    const run = (await open(tenant.practiceId, visitId))!;
+    await take(run.id, [event('start', T)], T + 500_000);
+    expect(await take(run.id, [event('take-up', T + 500_000)], T + 500_000)).toBe('closed');
+  });
+});
+
 describe('runs', () => {
   test('two devices that open at once get the same run', async () => {
     const runs = await Promise.all([

@@ -1,7 +1,7 @@
 import type { Client } from '../../core/record/index.ts';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { findClient, findClientsByName, listClients, updateClient } from '../../server/db/queries/clients.server.ts';
+import { findClient, findClients, listClients, updateClient } from '../../server/db/queries/clients.server.ts';
 import { storedCourses, coursesToLookAt } from '../../server/db/queries/courses.server.ts';
 import {
   endsOfClient,
@@ -57,7 +57,7 @@ beforeAll(async () => {
   });
   await write(stoppedId, 1, {
     kind: 'record',
-    record: { reactions: [], note: '', product: '', nextOn: '', reviewOn: '2027-01-01' },
+    record: { reactions: [], where: [], tellNext: '', note: '', product: '', nextOn: '', reviewOn: '2027-01-01' },
   });
   await write(stoppedId, 2, {
     kind: 'stage',
@@ -89,7 +89,7 @@ describe('reading another practice’s rows finds nothing', () => {
     const p = mine.practiceId;
     expect((await listClients(p, { find: '', sort: 'name', descending: false, page: 1, pageSize: 50 })).total).toBe(0);
     expect([
-      await findClientsByName(p, 'noor', 9),
+      await findClients(p, 'noor', 9),
       (await listTemplates(p)).filter((t) => t.origin === null),
       await storedCourses(p, [client.id]),
       await openReferrals(p),

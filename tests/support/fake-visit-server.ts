@@ -40,6 +40,7 @@ export class FakeVisitServer {
       clientId: 'c1',
       practitionerId: 'p1',
       startsAt: NOW,
+      bookedMinutes: null,
       stage,
       screen,
       routine,

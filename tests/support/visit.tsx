@@ -14,6 +14,7 @@ export const emptyVisit = (): VisitData => ({
     startsAt: '2027-03-09T10:00:00.000Z',
     stage: 'assess',
     screen: EMPTY_SCREEN,
+    bookedMinutes: null,
     routine: null,
     origin: null,
     record: null,

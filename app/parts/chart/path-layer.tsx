@@ -9,6 +9,8 @@ export interface PathMark {
   stroke: Stroke;
   /** Each place is worked by itself; else one pass goes along them. */
   perPlace: boolean;
+  /** So many places of it are worked already, each by itself. */
+  done?: number;
 }
 
 /** The path of a step on the sides it is worked, or on one of them. */
@@ -69,7 +71,7 @@ export function PathLayer({ shown, unit = 1, paths }: { shown: Shown; unit?: num
 }
 
 function OnePath({
-  path: { stroke, perPlace },
+  path: { stroke, perPlace, done = 0 },
   places,
   shown,
   unit,
@@ -114,7 +116,16 @@ function OnePath({
                 strokeWidth={1.4 * unit}
               />
             )}
-            {perPlace && spots.length > 1 && (
+            {perPlace && i < done && (
+              <g className="chart-path-done">
+                <circle cx={at.x} cy={at.y} r={radius * 1.2} strokeWidth={1.4 * unit} />
+                <path
+                  d={`M${at.x - radius * 0.55} ${at.y}l${radius * 0.4} ${radius * 0.45}l${radius * 0.75} ${-radius * 0.9}`}
+                  strokeWidth={1.6 * unit}
+                />
+              </g>
+            )}
+            {perPlace && i >= done && spots.length > 1 && (
               <text x={at.x} y={at.y} style={{ fontSize: 7.5 * unit }} className="chart-path-number">
                 {letterOf(i + 1)}
               </text>

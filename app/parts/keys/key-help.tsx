@@ -2,6 +2,9 @@ import { useEffect, useState, useSyncExternalStore } from 'react';
 import { Button, Form, Modal } from 'react-bootstrap';
 import { useLocation } from 'react-router';
 import { isQuiet } from './keys';
+import { onHelpAsked } from './help';
+import { FirstVisit, PressureHelp } from './help-words';
+import { CommandTable } from '../player/command-table';
 import { onSingleKeys, setSingleKeys, singleKeysOn } from './single-keys';
 
 type Keys = [key: string, what: string][];
@@ -48,16 +51,6 @@ const BY_STAGE: Record<string, Keys> = {
     ['Delete', 'remove the step'],
     ['Ctrl Z, Ctrl Y', 'undo, redo'],
   ],
-  guide: [
-    ['space', 'start, pause, resume'],
-    ['→  ←', 'next step, back'],
-    ['r', 'repeat'],
-    ['e', 'ten seconds more'],
-    ['-  =', 'lighter, firmer'],
-    ['n', 'note'],
-    ['c', 'compare the sides'],
-    ['x', 'stop'],
-  ],
   record: [...CHART, ['0 – 3', 'tenderness of the place in focus']],
 };
 const FIND_IT: Keys = [
@@ -81,6 +74,7 @@ export function KeyHelp() {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, []);
+  useEffect(() => onHelpAsked(() => setShown(true)), []);
   const own = pathname.startsWith('/visits/')
     ? (BY_STAGE[pathname.split('/').at(-1) ?? ''] ?? [])
     : pathname === '/atlas/find-it'
@@ -88,16 +82,20 @@ export function KeyHelp() {
       : pathname.startsWith('/atlas')
         ? CHART
         : [];
+  const isGuide = pathname.startsWith('/visits/') && pathname.endsWith('/guide');
   return (
     <>
       <Button variant="link" aria-haspopup="dialog" onClick={() => setShown(true)}>
-        Keys
+        Help
       </Button>
-      <Modal show={shown} onHide={() => setShown(false)} aria-labelledby="keys-title">
-        <Modal.Body>
-          <h2 id="keys-title" className="mb-3">
-            Keys
+      <Modal show={shown} onHide={() => setShown(false)} scrollable size="lg" aria-labelledby="help-title">
+        <Modal.Header>
+          <h2 id="help-title" className="m-0">
+            Help
           </h2>
+        </Modal.Header>
+        <Modal.Body>
+          <h3>Keys of this screen</h3>
           <Form.Check
             type="switch"
             id="single-keys"
@@ -106,6 +104,7 @@ export function KeyHelp() {
             checked={on}
             onChange={(e) => setSingleKeys(e.target.checked)}
           />
+          {isGuide && <CommandTable />}
           <table className="table table-sm">
             <tbody>
               {[...own, ...EVERYWHERE].map(([key, what]) => (
@@ -118,6 +117,8 @@ export function KeyHelp() {
               ))}
             </tbody>
           </table>
+          <PressureHelp />
+          <FirstVisit />
         </Modal.Body>
         <Modal.Footer>
           <Button onClick={() => setShown(false)}>Close</Button>

@@ -1,46 +1,50 @@
 import { useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
+import { Form } from 'react-bootstrap';
 
 const REASONS = ['Client asked to stop', 'Sharp or rising pain', 'Light-headed', 'Out of time'];
 
-/** A few words during a run: why it stops, or a note. */
-export function StopPanel({
-  kind,
-  onDone,
-  onCancel,
-}: {
-  kind: 'stop' | 'note';
-  onDone: (text: string) => void;
-  onCancel: () => void;
-}) {
-  const [text, setText] = useState('');
+/** Asked once, in the place of the count: whether it stops, and why. */
+export function StopPanel({ onStop, onCancel }: { onStop: (reason: string) => void; onCancel: () => void }) {
+  const [reason, setReason] = useState('');
+  const [other, setOther] = useState('');
   return (
     <form
-      className="note-bar is-stop mt-3"
+      className="ask-in-place is-stop"
+      aria-label="Stop the run"
       onKeyDown={(e) => e.key === 'Escape' && onCancel()}
       onSubmit={(e) => {
         e.preventDefault();
-        if (kind === 'stop' || text.trim()) onDone(text.trim());
+        onStop(other.trim() || reason);
       }}
     >
-      <Form.Label htmlFor="guide-words">{kind === 'stop' ? 'Why stop?' : 'Note at this moment'}</Form.Label>
-      {kind === 'stop' && (
-        <div className="chips mb-2">
-          {REASONS.map((r) => (
-            <button key={r} type="button" className="chip" onClick={() => onDone(r)}>
-              {r}
-            </button>
-          ))}
-        </div>
-      )}
-      <Form.Control id="guide-words" autoFocus maxLength={500} value={text} onChange={(e) => setText(e.target.value)} />
-      <div className="d-flex gap-2 mt-2">
-        <Button type="submit" size="sm" variant={kind === 'stop' ? 'danger' : 'primary'}>
-          {kind === 'stop' ? 'Stop the run' : 'Keep the note'}
-        </Button>
-        <Button size="sm" variant="outline-primary" onClick={onCancel}>
-          Go back
-        </Button>
+      <strong>Stop the run? It can be taken up again here.</strong>
+      <div className="chips" role="group" aria-label="Why">
+        {REASONS.map((r) => (
+          <button
+            key={r}
+            type="button"
+            className="chip"
+            aria-pressed={reason === r}
+            onClick={() => setReason(reason === r ? '' : r)}
+          >
+            {r}
+          </button>
+        ))}
+      </div>
+      <Form.Control
+        aria-label="Another reason"
+        placeholder="Another reason"
+        maxLength={500}
+        value={other}
+        onChange={(e) => setOther(e.target.value)}
+      />
+      <div className="large-two">
+        <button type="submit" className="go-on is-stop" autoFocus>
+          <strong>Stop the run</strong>
+        </button>
+        <button type="button" className="go-on" onClick={onCancel}>
+          <strong>Go back</strong>
+        </button>
       </div>
     </form>
   );

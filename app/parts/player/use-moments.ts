@@ -1,8 +1,8 @@
 import type { Cue } from '../../../core/routine';
-import { advance, type GuideState, type Moment, momentsAhead } from '../../../core/guide';
+import { advance, beginsStep, type GuideState, type Moment, momentsAhead } from '../../../core/guide';
 import { useEffect, useRef } from 'react';
 import { nowMs } from './clock';
-import type { Sound } from './sound';
+import { type Sound, toneOf } from './sound';
 
 const LOOK_AHEAD_MS = 400;
 const EVERY_MS = 120;
@@ -25,6 +25,8 @@ export function useMoments(
   useEffect(() => {
     call.current = onMoment;
   });
+  /** When the cue began that was announced last, on the clock of the run. */
+  const announced = useRef(-1);
   useEffect(() => {
     if (!running || !base.current) return;
     const planned = new Set<string>();
@@ -37,7 +39,12 @@ export function useMoments(
         performance.clearMeasures('cue-onset');
         measured = 0;
       }
+      if (moment.kind === 'cue') announced.current = moment.atMs;
       call.current(moment);
+    };
+    const plan = (moment: Moment, now: number) => {
+      const { kind } = cues[moment.cueIndex]!;
+      sound?.plan(toneOf(moment, kind, beginsStep(cues, moment.cueIndex)), moment.atMs - now, moment.breath);
     };
     const look = () => {
       const now = nowMs();
@@ -45,11 +52,18 @@ export function useMoments(
       for (const moment of momentsAhead(cues, state, LOOK_AHEAD_MS)) {
         if (planned.has(moment.id)) continue;
         planned.add(moment.id);
-        sound?.plan(moment, now);
+        plan(moment, now);
         const timer = setTimeout(() => (timers.delete(timer), fire(moment)), moment.atMs - now);
         timers.add(timer);
       }
     };
+    // A cue that a key has just opened was not foreseen by anybody: it is announced at once, the first one too.
+    const { cueIndex, intoMs, atMs } = base.current;
+    if (intoMs === 0 && announced.current !== atMs && cues[cueIndex]) {
+      const opened: Moment = { id: `${cueIndex}-opened`, atMs, cueIndex, kind: 'cue', count: 0, of: 0, breath: null };
+      plan(opened, nowMs());
+      fire(opened);
+    }
     look();
     const every = setInterval(look, EVERY_MS);
     return () => {

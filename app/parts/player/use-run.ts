@@ -33,7 +33,7 @@ export function useRun(port: RunPort, routine: Routine, open: OpenRun | null) {
   base.current ??= initialState(cues);
   const queue = useRef<EventQueue>(null);
   const [state, setState] = useState<GuideState>(() => initialState(cues));
-  const startWanted = useRef(false);
+  const wanted = useRef<GuideMoment[]>([]);
   /** Made on the device: asked for twice, the same run begins once. */
   const newId = useRef<string>(null!);
   newId.current ??= crypto.randomUUID();
@@ -77,8 +77,8 @@ export function useRun(port: RunPort, routine: Routine, open: OpenRun | null) {
     if (base.current.status === 'running' && now - lastSeen > INTERRUPTED_AFTER_MS) take({ kind: 'pause' }, lastSeen);
     setTurn((t) => t + 1);
     refresh();
-    if (startWanted.current) take({ kind: 'start' }, now);
-    startWanted.current = false;
+    for (const moment of wanted.current) take(moment, now);
+    wanted.current = [];
     void mine.flush();
     // Once per run: the log is what is read here, and everything else follows from it.
     // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -135,15 +135,26 @@ export function useRun(port: RunPort, routine: Routine, open: OpenRun | null) {
     refused,
     failed,
     ending,
-    start: async () => {
-      if (run) return take({ kind: 'start' }, nowMs());
+    /** Begins, at the first step or at another one. */
+    start: async (step = 0) => {
+      const first: GuideMoment[] = [{ kind: 'start' }, ...(step > 0 ? [{ kind: 'go-to' as const, step }] : [])];
+      if (run) return first.forEach((m) => take(m, nowMs()));
       const made = await port.begin(newId.current);
       setFailed(!made);
       if (!made) return;
-      // The log is attached in the effect above; the first event waits for it.
-      startWanted.current = true;
+      // The log is attached in the effect above; the first events wait for it.
+      wanted.current = first;
       setRun(made);
     },
+    /** Goes on with a run that was stopped: this one, or one of before. */
+    takeUp: (stopped: OpenRun | null) => {
+      setEnding('going');
+      if (!stopped || stopped.id === run?.id) return take({ kind: 'take-up' }, nowMs());
+      wanted.current = [{ kind: 'take-up' }];
+      setRun(stopped);
+    },
     press: (moment: GuideMoment) => take(moment, nowMs()),
+    /** The log so far. */
+    events: () => events.current,
   };
 }

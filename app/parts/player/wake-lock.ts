@@ -1,17 +1,24 @@
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 
-/** Keeps the screen lit while `on`, and takes the lock again when the page comes back to the front. */
-export function useWakeLock(on: boolean): void {
+/**
+ * Keeps the screen lit while `on`, and takes the lock again when the page comes back to the front.
+ * @returns true where the device does not let it
+ */
+export function useWakeLock(on: boolean): boolean {
+  const [isRefused, setRefused] = useState(false);
   useEffect(() => {
-    if (!on || !('wakeLock' in navigator)) return;
+    if (!on) return;
     let lock: WakeLockSentinel | null = null;
     let over = false;
     const take = async () => {
       try {
+        if (!('wakeLock' in navigator)) throw new Error('no such lock here');
         lock = await navigator.wakeLock.request('screen');
+        setRefused(false);
         if (over) void lock.release();
       } catch {
         lock = null;
+        setRefused(true);
       }
     };
     const again = () => {
@@ -25,4 +32,5 @@ export function useWakeLock(on: boolean): void {
       void lock?.release();
     };
   }, [on]);
+  return isRefused;
 }

@@ -4,6 +4,7 @@ import { Button } from 'react-bootstrap';
 import { data, Form, Link, NavLink, Outlet, redirect } from 'react-router';
 import { object, string } from 'yup';
 import { findClient } from '../../../server/db/queries/clients.server';
+import { beginWith } from '../../../server/db/queries/bookings.server';
 import { findTemplate } from '../../../server/db/queries/templates.server';
 import { standingFacts } from '../../../server/db/queries/facts.server';
 import { createVisit, openVisitBetween, visitTimes } from '../../../server/db/queries/visits.server';
@@ -34,11 +35,18 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 
 /** Starts a visit right now. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const { practiceId, practitionerId } = await requirePractitioner(request);
+  const { practiceId, practitionerId, timeZone } = await requirePractitioner(request);
   const input = await checkForm(object({ once, with: string().max(36) }), await readForm(request));
   if (!input.ok) throw data(Object.values(input.errors)[0], { status: 422 });
   const template = input.value.with ? await findTemplate(practiceId, input.value.with) : null;
   if (input.value.with && !template) notFound('routine');
+  // Who is booked for today is who has come: the booking becomes the visit.
+  const { from, to } = dayIn(timeZone, new Date());
+  const booked = await openVisitBetween(practiceId, params.clientId, from, to);
+  if (booked?.stage === 'screen') {
+    if (template) await beginWith({ practiceId, practitionerId }, booked.id, template);
+    return redirect(`/visits/${booked.id}/screen`);
+  }
   const made = await createVisit(practiceId, {
     clientId: params.clientId,
     practitionerId,

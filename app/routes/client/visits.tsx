@@ -1,44 +1,16 @@
-import { REACTION_NAMES, STAGE_NAMES } from '../../../core/record';
+import { isStillBooked, REACTION_NAMES, STAGE_NAMES, USUAL_BOOKING_MINUTES } from '../../../core/record';
 import { complaintName } from '../../../core/words';
+import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { data, Form, Link, useActionData, useRouteLoaderData } from 'react-router';
-import { object, string } from 'yup';
+import { Link, useRevalidator, useRouteLoaderData } from 'react-router';
 import { ratingsOfVisits } from '../../../server/db/queries/readings.server';
-import { createVisit, VISITS_SHOWN, visitsOfClient } from '../../../server/db/queries/visits.server';
-import { calendarDay } from '../../schemas/day';
-import { once } from '../../schemas/once';
-import { checkForm, readForm } from '../../schemas/read';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
-import { momentIn } from '../../../server/access/time.server';
-import { FieldFrame } from '../../parts/fields/field';
-import { OnceKey } from '../../parts/fields/once-key';
+import { VISITS_SHOWN, visitsOfClient } from '../../../server/db/queries/visits.server';
+import { requirePractitioner } from '../../../server/access/session.server';
+import { BookingForm } from '../../parts/booking/booking-form';
+import { BookingWays } from '../../parts/booking/booking-line';
 import { shortDay, timeOfDay } from '../../parts/marks/time';
 import type { loader as frame } from './client';
 import type { Route } from './+types/visits';
-
-const bookingSchema = object({
-  once,
-  day: calendarDay.required('Choose a day.'),
-  time: string()
-    .trim()
-    .required('Choose a time.')
-    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time such as 14:30 is accepted.'),
-});
-
-/** Books a visit for a day and time of the practice's zone. */
-export async function action({ request, params }: Route.ActionArgs) {
-  const { practiceId, practitionerId, timeZone } = await requirePractitioner(request);
-  const input = await checkForm(bookingSchema, await readForm(request));
-  if (!input.ok) return data({ errors: input.errors, booked: null }, { status: 422 });
-  const made = await createVisit(practiceId, {
-    clientId: params.clientId,
-    practitionerId,
-    startsAt: momentIn(timeZone, input.value.day, input.value.time),
-    once: input.value.once,
-  });
-  if (!made) notFound('client');
-  return { errors: undefined, booked: made };
-}
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
@@ -61,27 +33,32 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 }
 
 export default function Visits({ loaderData: { visits, more, later, ratings } }: Route.ComponentProps) {
-  const { client, timeZone } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof frame>>;
-  const answered = useActionData<typeof action>();
+  const { client, timeZone, now } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof frame>>;
+  const [books, setBooks] = useState(false);
+  const { revalidate } = useRevalidator();
   return (
     <div className="page">
       <main>
         <div className="page-head">
           <h1>Visits</h1>
         </div>
-        <Form method="post" className="d-flex gap-3 align-items-start mb-3" key={answered?.booked ?? ''}>
-          <OnceKey />
-          <FieldFrame label="Day" name="day" type="date" message={answered?.errors?.day} />
-          <FieldFrame label="Time" name="time" type="time" message={answered?.errors?.time} />
-          <Button type="submit" variant="outline-primary" className="mt-4">
+        {books ? (
+          <BookingForm
+            label="Book it"
+            clientId={client.id}
+            visitId={null}
+            when={{ day: '', time: '', minutes: USUAL_BOOKING_MINUTES }}
+            onBooked={() => {
+              setBooks(false);
+              void revalidate();
+            }}
+            onCancel={() => setBooks(false)}
+          />
+        ) : (
+          <Button variant="outline-primary" className="mb-3" onClick={() => setBooks(true)}>
             Book a visit
           </Button>
-          {answered?.booked && (
-            <span role="status" className="soft mt-4 pt-1">
-              Booked
-            </span>
-          )}
-        </Form>
+        )}
         {visits.length ? (
           <table className="table">
             <thead>
@@ -101,7 +78,20 @@ export default function Visits({ loaderData: { visits, more, later, ratings } }:
                       {shortDay(v.startsAt, timeZone)}, <span className="num">{timeOfDay(v.startsAt, timeZone)}</span>
                     </Link>
                   </td>
-                  <td>{STAGE_NAMES[v.stage]}</td>
+                  <td>
+                    {isStillBooked(v) ? (
+                      <>
+                        {v.startsAt > now ? 'Booked' : STAGE_NAMES[v.stage]}{' '}
+                        <BookingWays
+                          booking={{ ...v, visitId: v.id, clientId: client.id, clientName: client.name }}
+                          timeZone={timeZone}
+                          onChanged={() => void revalidate()}
+                        />
+                      </>
+                    ) : (
+                      STAGE_NAMES[v.stage]
+                    )}
+                  </td>
                   <td>
                     {client.complaints
                       .map((c) => {

@@ -62,7 +62,7 @@ export default function Assess() {
             <h2>Mouth opening</h2>
             <OpeningFields phase="before" />
           </section>
-          <ThresholdSection />
+          <ThresholdSection phase="before" />
         </fieldset>
         <LevelSection phase="before" />
         <MeasuresSection />

@@ -9,8 +9,11 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
   const runs = await runsOfVisit(practiceId, params.visitId);
   const open = runs.find((r) => r.status === 'open');
+  const last = runs.at(-1);
+  const plain = (r: (typeof runs)[number]) => ({ id: r.id, routine: r.routine, events: r.events });
   return {
-    open: open ? { id: open.id, routine: open.routine, events: open.events } : null,
+    open: open ? plain(open) : null,
+    stopped: !open && last?.status === 'stopped' ? plain(last) : null,
     finished: runs.filter((r) => r.status !== 'open').length,
   };
 }
@@ -39,5 +42,12 @@ export default function Guide({ loaderData }: Route.ComponentProps) {
         </p>
       </main>
     );
-  return <VisitPlayer routine={played} open={loaderData.open} again={loaderData.finished > 0} />;
+  return (
+    <VisitPlayer
+      routine={played}
+      open={loaderData.open}
+      stopped={ended ? null : loaderData.stopped}
+      again={loaderData.finished > 0}
+    />
+  );
 }

@@ -1,31 +1,52 @@
 import { stepNames } from '../../../core/routine';
-import { ASKED_AGAIN, readingKey } from '../../../core/measures';
+import { notAskedAgain, MEASURES, type Reading } from '../../../core/measures';
 import { sideCompareWords, type StepRecord } from '../../../core/guide';
-import { type Reaction, REACTION_NAMES, REACTIONS } from '../../../core/record';
-import { clock } from '../../../core/words';
-import { Button, Form } from 'react-bootstrap';
-import { Link } from 'react-router';
+import { hasEnded, type Reaction } from '../../../core/record';
+import { complaintName, InputError } from '../../../core/words';
+import { useState } from 'react';
+import { data, Link } from 'react-router';
 import { PRESSED_MUSCLES } from '../../../reference/facts/muscles';
+import { PLACE_INDEX } from '../../../reference/place-index';
+import { addToVisit, amendmentsOf } from '../../../server/db/queries/amendments.server';
+import { nextBooking } from '../../../server/db/queries/bookings.server';
+import { findVisit } from '../../../server/db/queries/visits.server';
 import { runsOfVisit } from '../../../server/db/queries/runs.server';
 import { catalogueOf } from '../../../server/db/queries/techniques.server';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { placesOn } from '../../parts/chart/places';
-import { requirePractitioner } from '../../../server/access/session.server';
+import { UndoButtons } from '../../parts/frame/undo-buttons';
+import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { Amendments } from '../../rooms/visit/record/amendments';
+import { FinishButton, FinishQuestion } from '../../rooms/visit/record/finish';
+import { Reactions, useReactions } from '../../rooms/visit/record/reactions';
+import { RecordWords } from '../../rooms/visit/record/record-words';
+import { NextVisit } from '../../rooms/visit/record/next-visit';
 import { RunTable } from '../../rooms/visit/record/run-table';
 import { useVisit } from '../../rooms/visit/session/context';
-import { useProductToday } from '../../rooms/visit/screen/product-choice';
 import { DayField } from '../../rooms/visit/record/day-field';
 import { LevelSection } from '../../rooms/visit/assess/level-section';
 import { OpeningFields } from '../../rooms/visit/assess/opening-fields';
 import { Ratings } from '../../rooms/visit/assess/ratings';
 import { SaveConflict, SaveState } from '../../rooms/visit/session/save-note';
 import { TendernessTable, useTenderness } from '../../rooms/visit/assess/tenderness-table';
+import { ThresholdSection } from '../../rooms/visit/assess/threshold-section';
+import { checkForm, readForm } from '../../schemas/read';
+import { addendumSchema } from '../../schemas/visit';
 import type { Route } from './+types/record';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
-  const [runs, catalogue] = await Promise.all([runsOfVisit(practiceId, params.visitId), catalogueOf(practiceId)]);
+  const visit = await findVisit(practiceId, params.visitId);
+  if (!visit) notFound('visit');
+  const [runs, catalogue, amendments, next] = await Promise.all([
+    runsOfVisit(practiceId, params.visitId),
+    catalogueOf(practiceId),
+    amendmentsOf(practiceId, params.visitId),
+    nextBooking(practiceId, visit.clientId, new Date(visit.startsAt)),
+  ]);
   return {
+    amendments,
+    next,
     runs: runs.map((r) => {
       const names = stepNames(r.routine, catalogue);
       return {
@@ -40,10 +61,37 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   };
 }
 
-export default function Record({ loaderData }: Route.ComponentProps) {
-  const { readings, record, setRecord, ended, end, save, stage, client } = useVisit();
+/** Adds words to a visit that has ended. */
+export async function action({ request, params }: Route.ActionArgs) {
+  const who = await requirePractitioner(request);
+  const input = await checkForm(addendumSchema, await readForm(request));
+  if (!input.ok) return data({ errors: input.errors }, { status: 422 });
+  try {
+    const added = await addToVisit(who, params.visitId, input.value.words, input.value.once);
+    if (added === 'missing') notFound('visit');
+    return added === 'open'
+      ? data({ errors: { words: 'This visit still goes on: write it under Notes.' } }, { status: 409 })
+      : { errors: undefined };
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return data({ errors: { words: error.message } }, { status: 422 });
+  }
+}
+
+/** What a reading is of, in words. */
+function readingWords(r: Reading, complaints: readonly { id: string; name: string }[]): string {
+  const of = r.complaintId ? complaints.find((c) => c.id === r.complaintId)?.name : '';
+  const place = r.place && PLACE_INDEX.placeName({ kind: 'muscle', id: r.place });
+  const side = r.side === 'left' || r.side === 'right' ? r.side : '';
+  return [place || of || MEASURES[r.measure].name, side].filter(Boolean).join(' ');
+}
+
+export default function Record({ loaderData: { runs, amendments, next } }: Route.ComponentProps) {
+  const { readings, record, setRecord, ended, amending, stage, client, undo, redo } = useVisit();
   const tender = useTenderness('after');
-  const planned = useProductToday().chosen?.name;
+  const [asked, setAsked] = useState<Reaction | null>(null);
+  const [asksFinish, setAsksFinish] = useState(false);
+  const reactions = useReactions(asked);
   const changes = readings
     .filter((r) => r.measure === 'tenderness' && r.phase === 'after' && r.side !== 'both' && r.side !== 'midline')
     .flatMap((r) => {
@@ -63,32 +111,26 @@ export default function Record({ loaderData }: Route.ComponentProps) {
   const pickable = PRESSED_MUSCLES.flatMap((m) =>
     placesOn({ kind: 'muscle', id: m.id }, 'both').map((place) => ({ place, name: m.name, region: m.region })),
   ).filter((p) => p.place.side !== 'midline');
-  const untested = readings.filter(
-    (r) =>
-      r.phase === 'before' &&
-      ASKED_AGAIN.includes(r.measure) &&
-      !readings.some((a) => a.phase === 'after' && readingKey(a) === readingKey(r)),
-  );
-  const toggle = (reaction: Reaction) => {
-    const has = record.reactions.includes(reaction);
-    const rest = record.reactions.filter((r) => r !== reaction && (reaction === 'none' ? false : r !== 'none'));
-    setRecord({ ...record, reactions: has ? rest : [...rest, reaction] });
-  };
-  const last = loaderData.runs.at(-1);
-  /** Why the server did not take a field, shown at the field. */
-  const refusal = (field: string) => save.refused.find((w) => w.field === `patch.record.${field}`)?.message;
+  const complaints = client.complaints.map((c) => ({ id: c.id, name: complaintName(c) }));
+  const untested = notAskedAgain(readings).map((r) => readingWords(r, complaints));
+  const last = runs.at(-1);
+  const isOver = hasEnded(stage);
+  const missing = [
+    untested.length ? `Not measured again: ${untested.join(', ')}` : '',
+    last ? (last.status === 'open' ? 'The run is still open' : '') : 'No run is on record',
+    record.reactions.length ? '' : 'No reactions noted, not even “nothing to note”',
+    record.nextOn || next ? '' : 'No next visit is booked',
+  ].filter(Boolean);
+  const pick = ended
+    ? { places: pickable }
+    : asked
+      ? { places: pickable, onPick: reactions.point }
+      : { places: pickable, choices: tender.choices, onKey: tender.key };
 
   return (
     <div className="visit-body">
       <div className="chart-side">
-        <FaceChart
-          changes={changes}
-          pick={{
-            places: pickable,
-            choices: ended ? undefined : tender.choices,
-            onKey: ended ? undefined : tender.key,
-          }}
-        />
+        <FaceChart changes={changes} pick={pick} />
       </div>
       <main className="work">
         <SaveConflict />
@@ -96,27 +138,28 @@ export default function Record({ loaderData }: Route.ComponentProps) {
           <h1>Record</h1>
           <span className="soft">what changed, and what comes next</span>
           <div className="end">
+            <UndoButtons undo={undo && (() => undo())} redo={redo && (() => redo())} />
             <SaveState />
-            {ended ? (
+            {isOver ? (
               <Link to={`/clients/${client.id}`}>
                 {stage === 'done' ? 'Finished. To the relief course' : 'To the client'}
               </Link>
             ) : (
-              <Button
-                onClick={() => end('done')}
-                disabled={save.refused.length > 0}
-                title={save.refused.length ? 'What is not saved has to be changed or taken back first' : undefined}
-              >
-                Finish the visit
-              </Button>
+              <FinishButton missing={missing} onAsk={() => setAsksFinish(true)} />
             )}
           </div>
         </div>
+        {asksFinish && !isOver && <FinishQuestion missing={missing} onBack={() => setAsksFinish(false)} />}
+        {amending !== null && (
+          <p className="note-bar" role="status">
+            Open for correction, because: {amending}. Every value that is changed keeps its old one beside it.
+          </p>
+        )}
         <fieldset disabled={ended} className="border-0 p-0 m-0">
           {untested.length > 0 && !ended && (
             <div className="note-bar">
-              <strong>{untested.length} tested before, not again yet.</strong> Measure the same things again, in the
-              same position, to have the pair.
+              <strong>{untested.length} tested before, not again yet:</strong> {untested.join(', ')}. In the same
+              position, to have the pair.
             </div>
           )}
           <section className="section">
@@ -131,65 +174,17 @@ export default function Record({ loaderData }: Route.ComponentProps) {
             <h2>Open again</h2>
             <OpeningFields phase="after" />
           </section>
+          {readings.some((r) => r.measure === 'pressure-threshold') && <ThresholdSection phase="after" />}
           <section className="section">
             <h2>What was done</h2>
             {last ? <RunTable run={last} /> : <p className="soft">No run of this visit is on record.</p>}
           </section>
           <section className="section">
             <h2>Reactions</h2>
-            <div className="chips" role="group" aria-label="Reactions">
-              {REACTIONS.map((r) => (
-                <button
-                  key={r}
-                  type="button"
-                  className="chip"
-                  aria-pressed={record.reactions.includes(r)}
-                  onClick={() => toggle(r)}
-                >
-                  {REACTION_NAMES[r]}
-                </button>
-              ))}
-            </div>
+            <Reactions asked={asked} onAsk={setAsked} />
             <div className="form-grid mt-3">
-              <Form.Group className="wide" controlId="note">
-                <Form.Label>Notes</Form.Label>
-                <Form.Control
-                  as="textarea"
-                  rows={2}
-                  maxLength={2000}
-                  value={record.note}
-                  isInvalid={!!refusal('note')}
-                  aria-describedby="note-refused"
-                  onChange={(e) => setRecord({ ...record, note: e.target.value })}
-                />
-                <Form.Control.Feedback type="invalid" id="note-refused">
-                  {refusal('note')}
-                </Form.Control.Feedback>
-              </Form.Group>
-              <Form.Group controlId="product">
-                <Form.Label>Product used</Form.Label>
-                <Form.Control
-                  maxLength={200}
-                  value={record.product}
-                  isInvalid={!!refusal('product')}
-                  aria-describedby="product-refused"
-                  onChange={(e) => setRecord({ ...record, product: e.target.value })}
-                />
-                <Form.Control.Feedback type="invalid" id="product-refused">
-                  {refusal('product')}
-                </Form.Control.Feedback>
-                {planned && !record.product && (
-                  <Button variant="link" onClick={() => setRecord({ ...record, product: planned })}>
-                    As planned: {planned}
-                  </Button>
-                )}
-              </Form.Group>
+              <RecordWords />
               <div className="d-flex gap-3">
-                <DayField
-                  label="Next visit"
-                  value={record.nextOn}
-                  onCommit={(nextOn) => setRecord({ ...record, nextOn })}
-                />
                 <DayField
                   label="Review"
                   value={record.reviewOn}
@@ -198,13 +193,16 @@ export default function Record({ loaderData }: Route.ComponentProps) {
               </div>
             </div>
           </section>
+          <section className="section">
+            <NextVisit booked={next} />
+          </section>
           <p className="soft small">
-            A fall within one visit is relief during the visit; whether it lasts is told by the course over weeks.{' '}
-            {last && last.steps.length > 0 && `Hands on: ${clock(last.steps.reduce((s, r) => s + r.doneSeconds, 0))}.`}
+            A fall within one visit is relief during the visit; whether it lasts is told by the course over weeks.
           </p>
         </fieldset>
         {/* Outside of what an ended visit closes: a photo can be erased at any time. */}
         <LevelSection phase="after" />
+        {isOver && <Amendments list={amendments} />}
       </main>
     </div>
   );

@@ -24,6 +24,7 @@ export class VisitModel extends Model<InferAttributes<VisitModel>, InferCreation
   declare stage: VisitStage;
   declare screen: Screen;
   /** As it was stored, in whatever version: `storedRoutine` reads it. */
+  declare bookedMinutes: CreationOptional<number | null>;
   declare routine: unknown;
   declare routineOrigin: CreationOptional<RoutineOrigin | null>;
   declare record: VisitRecord | null;
@@ -136,6 +137,7 @@ export function defineWork(sequelize: Sequelize): void {
       screen: DataTypes.JSONB,
       routine: DataTypes.JSONB,
       routineOrigin: { type: DataTypes.JSONB, defaultValue: null },
+      bookedMinutes: { type: DataTypes.INTEGER, defaultValue: null },
       record: DataTypes.JSONB,
       findings: { type: DataTypes.JSONB, defaultValue: {} },
       referral: DataTypes.JSONB,

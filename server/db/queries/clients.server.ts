@@ -1,5 +1,5 @@
 import type { Client, ClientSort, Complaint } from '../../../core/record/index.ts';
-import type { ComplaintKind, Side } from '../../../core/words/index.ts';
+import { COMPLAINT_KINDS, COMPLAINT_NAMES, type ComplaintKind, type Side } from '../../../core/words/index.ts';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { database } from '../connection.ts';
 import { ClientModel, ComplaintModel } from '../models/index.ts';
@@ -8,7 +8,7 @@ import type { Member } from './accounts.server.ts';
 import { writeAudit } from './audit.server.ts';
 import { factsNamed, HAS_FACT } from './facts.server.ts';
 import { once } from './once.server.ts';
-import { like } from './shared.server.ts';
+import { LEAST_LETTERS, like, nearName } from './shared.server.ts';
 
 export type ClientInput = Omit<Client, 'id' | 'version' | 'complaints'> & {
   complaints: (Omit<Complaint, 'id' | 'closed'> & { id?: string; closed?: boolean })[];
@@ -162,12 +162,32 @@ async function writeComplaints(
 }
 
 /** Names for the find box, best first. */
-export const findClientsByName = byPractice(
+const COMPLAINT =
+  'exists (select 1 from complaints k where k.practice_id = c.practice_id and k.client_id = c.id and not k.closed and ?)';
+/** Kinds of complaint whose name a text speaks of. */
+const kindsNamed = (text: string): ComplaintKind[] =>
+  COMPLAINT_KINDS.filter((k) => text.length > 2 && COMPLAINT_NAMES[k].toLowerCase().includes(text.toLowerCase()));
+
+/** Clients by name, in spite of a slip of the hand, by what they come with and by a standing fact; names first. */
+export const findClients = byPractice(
   async (practiceId: string, text: string, limit: number): Promise<{ id: string; name: string; about: string }[]> => {
     const factKeys = await factsNamed(practiceId, text);
+    const kinds = kindsNamed(text);
+    const near = nearName('c.name', text);
+    const ways = [
+      'c.name ilike :find',
+      ...(near ? [near.sql] : []),
+      ...(text.length < LEAST_LETTERS ? [] : [COMPLAINT.replace('?', 'k.label ilike :find')]),
+      ...(kinds.length ? [COMPLAINT.replace('?', 'k.kind in (:kinds)')] : []),
+      ...(factKeys.length ? [HAS_FACT] : []),
+    ];
     return database().query<{ id: string; name: string; about: string }>(
-      `select c.id, c.name, c.about from clients c where c.practice_id = :practiceId and (c.name ilike :find${factKeys.length ? ` or ${HAS_FACT}` : ''}) order by lower(c.name) limit :limit`,
-      { replacements: { practiceId, find: like(text), factKeys, limit }, type: QueryTypes.SELECT },
+      `select c.id, c.name, c.about from clients c where c.practice_id = :practiceId and (${ways.join(' or ')})
+       order by (c.name ilike :find) desc, lower(c.name) limit :limit`,
+      {
+        replacements: { practiceId, find: like(text), kinds, factKeys, limit, ...near?.replacements },
+        type: QueryTypes.SELECT,
+      },
     );
   },
 );

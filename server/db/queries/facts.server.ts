@@ -3,9 +3,7 @@ import { QueryTypes } from 'sequelize';
 import { database } from '../connection.ts';
 import { byPractice, isUuid } from '../scope.ts';
 import { cautionsOf } from './practice.server.ts';
-
-/** Letters from which a search is held against what cautions are called: fewer would find everybody. */
-const LEAST_LETTERS = 4;
+import { LEAST_LETTERS } from './shared.server.ts';
 
 /** A client's latest answers, in SQL: what was said last stands until it is taken back. */
 const LATEST = `(select lv.screen->'answers' from visits lv where lv.practice_id = c.practice_id and lv.client_id = c.id

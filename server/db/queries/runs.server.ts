@@ -5,6 +5,7 @@ import {
   type StepRecord,
   unevenSteps,
 } from '../../../core/guide/index.ts';
+import { hasEnded } from '../../../core/record/index.ts';
 import { expandRoutine, type Lack, stepsOf, withSides, type Routine } from '../../../core/routine/index.ts';
 import type { OneSide } from '../../../core/words/index.ts';
 import { QueryTypes } from 'sequelize';
@@ -118,7 +119,7 @@ export type Taken = { taken: string[]; status: Run['status'] } | 'missing' | 'cl
  * Take events from the device, each id once, and acknowledge them. How far the device's clock is ahead is noted with
  * the first ones; from then on the server's clock decides what "now" is. When the log says that the run has ended,
  * planned against done is worked out from the whole log and stored, and nothing is taken any more: events that are
- * known are acknowledged again, new ones are refused.
+ * known are acknowledged again, new ones are refused, except that a stopped run can be taken up again.
  */
 export const takeEvents = byPractice(
   async (
@@ -140,7 +141,16 @@ export const takeEvents = byPractice(
       const ids = events.map((e) => e.id);
       if (run.status !== 'open') {
         const known = await RunEventModel.count({ where: { practiceId, runId, id: ids }, transaction });
-        return known === new Set(ids).size ? { taken: ids, status: run.status } : 'closed';
+        if (known === new Set(ids).size) return { taken: ids, status: run.status };
+        // A stopped run is taken up again while its visit goes on and no other run is open in it.
+        if (run.status !== 'stopped' || !events.some((e) => e.kind === 'take-up')) return 'closed';
+        const visit = await VisitModel.findOne({
+          where: { practiceId, id: visitId },
+          transaction,
+          lock: transaction.LOCK.UPDATE,
+        });
+        const others = await RunModel.count({ where: { practiceId, visitId, status: 'open' }, transaction });
+        if (!visit || hasEnded(visit.stage) || others) return 'closed';
       }
       if (run.clockAheadMs === null && deviceNowMs !== null)
         await run.update({ clockAheadMs: deviceNowMs - nowMs }, { transaction });

@@ -1,5 +1,6 @@
 import {
   hasEnded,
+  isCorrectable,
   type ReadingEntry,
   type SaveResult,
   type Visit,
@@ -20,6 +21,7 @@ import {
   VisitWriteModel,
 } from '../models/index.ts';
 import type { Member } from './accounts.server.ts';
+import { noteCorrection } from './amendments.server.ts';
 import { writeAudit } from './audit.server.ts';
 import { refreshCourse } from './courses.server.ts';
 import { readingsIn } from './readings.server.ts';
@@ -76,7 +78,11 @@ export const saveVisit = byPractice(
         scores: await scoresIn(practiceId, visitId, transaction),
       });
       if (visit.version !== write.expectedVersion) return { result: 'stale', ...(await stored()) };
-      if (hasEnded(visit.stage)) return { result: 'ended', ...(await stored()) };
+      const why = 'because' in write.patch ? write.patch.because : undefined;
+      if (hasEnded(visit.stage)) {
+        if (!why || !isCorrectable(write.patch)) return { result: 'ended', ...(await stored()) };
+        await noteCorrection(who, visit, write.patch, why, transaction);
+      }
       const refusal = allow(plainVisit(visit)) ?? (await applyPatch(who, visit, write.patch, transaction));
       if (refusal) return { result: 'refused', message: refusal };
       // save, not update: update would write this field only and leave the patch behind.

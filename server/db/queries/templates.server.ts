@@ -7,7 +7,7 @@ import { storedRoutine } from '../stored.ts';
 import type { Member, SignedIn } from './accounts.server.ts';
 import { writeAudit } from './audit.server.ts';
 import { once } from './once.server.ts';
-import { like } from './shared.server.ts';
+import { like, nearName } from './shared.server.ts';
 
 export interface Template {
   id: string;
@@ -238,9 +238,11 @@ export const deleteTemplate = byPractice((who: Changer, id: string) =>
 
 export const findTemplatesByName = byPractice(
   async (practiceId: string, text: string, limit: number): Promise<{ id: string; name: string }[]> => {
+    const near = nearName('name', text);
     const [rows] = (await database().query(
-      'select id, name from templates where practice_id = :practiceId and not hidden and name ilike :find order by lower(name) limit :limit',
-      { replacements: { practiceId, find: like(text), limit } },
+      `select id, name from templates where practice_id = :practiceId and not hidden and (name ilike :find${near ? ` or ${near.sql}` : ''})
+       order by (name ilike :find) desc, lower(name) limit :limit`,
+      { replacements: { practiceId, find: like(text), limit, ...near?.replacements } },
     )) as [{ id: string; name: string }[], unknown];
     return rows;
   },

@@ -1,5 +1,6 @@
 import {
   EMPTY_SCREEN,
+  readRecord,
   type Reaction,
   type Referral,
   type ReviewDue,
@@ -24,14 +25,18 @@ export const plainVisit = (v: VisitModel): Visit => ({
   startsAt: v.startsAt.toISOString(),
   stage: v.stage,
   screen: v.screen,
+  bookedMinutes: v.bookedMinutes,
   routine: storedRoutine(v.routine),
   origin: v.routineOrigin,
-  record: v.record,
+  record: v.record && readRecord(v.record),
   findings: withFindings(v.findings),
   referral: v.referral,
   endedAt: v.endedAt?.toISOString() ?? null,
   version: v.version,
 });
+
+/** Bookings that came to nothing: no visit. */
+const CAME_NOT: VisitStage[] = ['cancelled', 'missed'];
 
 export const findVisit = byPractice(async (practiceId: string, id: string): Promise<Visit | null> => {
   if (!isUuid(id)) return null;
@@ -78,6 +83,7 @@ export const earlierRoutines = byPractice(
 export interface VisitLine {
   id: string;
   startsAt: string;
+  minutes: number | null;
   stage: VisitStage;
   routine: string | null;
   reactions: Reaction[];
@@ -95,7 +101,7 @@ export const visitsOfClient = byPractice(
   ): Promise<VisitLine[]> => {
     if (!isUuid(clientId)) return [];
     const rows = await database().query<Omit<VisitLine, 'startsAt'> & { startsAt: Date }>(
-      `select id, starts_at as "startsAt", stage, routine->>'name' as routine, coalesce(record->'reactions', '[]') as reactions, coalesce(record->>'note', '') as note
+      `select id, starts_at as "startsAt", booked_minutes as minutes, stage, routine->>'name' as routine, coalesce(record->'reactions', '[]') as reactions, coalesce(record->>'note', '') as note
      from visits where practice_id = :practiceId and client_id = :clientId ${before ? 'and starts_at < :before' : ''} order by starts_at desc, id limit :limit`,
       { replacements: { practiceId, clientId, before, limit }, type: QueryTypes.SELECT },
     );
@@ -107,7 +113,7 @@ export const visitsOfClient = byPractice(
 export const visitTimes = byPractice(async (practiceId: string, clientId: string, now: Date): Promise<string[]> => {
   if (!isUuid(clientId)) return [];
   const rows = await database().query<{ at: Date }>(
-    `select starts_at as at from visits where practice_id = :practiceId and client_id = :clientId and (starts_at <= :now or stage <> 'screen') order by starts_at desc limit 1000`,
+    `select starts_at as at from visits where practice_id = :practiceId and client_id = :clientId and (starts_at <= :now or stage <> 'screen') and stage not in ('cancelled', 'missed') order by starts_at desc limit 1000`,
     { replacements: { practiceId, clientId, now }, type: QueryTypes.SELECT },
   );
   return rows.reverse().map((r) => r.at.toISOString());
@@ -123,7 +129,7 @@ export const openVisitBetween = byPractice(
   ): Promise<{ id: string; stage: VisitStage } | null> => {
     if (!isUuid(clientId)) return null;
     const [found] = await database().query<{ id: string; stage: VisitStage }>(
-      `select id, stage from visits where practice_id = :practiceId and client_id = :clientId and starts_at >= :from and starts_at < :to and stage not in ('done', 'stopped', 'postponed') order by starts_at desc limit 1`,
+      `select id, stage from visits where practice_id = :practiceId and client_id = :clientId and starts_at >= :from and starts_at < :to and stage not in ('done', 'stopped', 'postponed', 'cancelled', 'missed') order by starts_at desc limit 1`,
       { replacements: { practiceId, clientId, from, to }, type: QueryTypes.SELECT },
     );
     return found ?? null;
@@ -136,13 +142,14 @@ export interface VisitRow {
   clientName: string;
   practitioner: string;
   startsAt: string;
+  minutes: number | null;
   stage: VisitStage;
 }
 
 /** Visits that begin within a span, in order. */
 export const visitsBetween = byPractice(async (practiceId: string, from: Date, to: Date): Promise<VisitRow[]> => {
   const [rows] = (await database().query(
-    `select v.id, v.client_id as "clientId", c.name as "clientName", p.name as practitioner, v.starts_at as "startsAt", v.stage
+    `select v.id, v.client_id as "clientId", c.name as "clientName", p.name as practitioner, v.starts_at as "startsAt", v.booked_minutes as minutes, v.stage
      from visits v join clients c on c.id = v.client_id and c.practice_id = v.practice_id join practitioners p on p.id = v.practitioner_id
      where v.practice_id = :practiceId and v.starts_at >= :from and v.starts_at < :to order by v.starts_at, lower(c.name)`,
     { replacements: { practiceId, from, to } },
@@ -173,6 +180,7 @@ export const createVisit = byPractice(
       clientId: string;
       practitionerId: string;
       startsAt: Date;
+      bookedMinutes?: number;
       once?: string;
       /** Begun with: a copy, held against the screening as soon as there is one. */
       routine?: Routine | null;
@@ -220,7 +228,12 @@ export const visitNumber = byPractice(
   async (practiceId: string, visit: Pick<Visit, 'clientId' | 'startsAt'>): Promise<number> => {
     database();
     return VisitModel.count({
-      where: { practiceId, clientId: visit.clientId, startsAt: { [Op.lte]: new Date(visit.startsAt) } },
+      where: {
+        practiceId,
+        clientId: visit.clientId,
+        startsAt: { [Op.lte]: new Date(visit.startsAt) },
+        stage: { [Op.notIn]: CAME_NOT },
+      },
     });
   },
 );
@@ -230,7 +243,12 @@ export const visitBefore = byPractice(
   async (practiceId: string, visit: Pick<Visit, 'clientId' | 'startsAt'>): Promise<Visit | null> => {
     database();
     const found = await VisitModel.findOne({
-      where: { practiceId, clientId: visit.clientId, startsAt: { [Op.lt]: new Date(visit.startsAt) } },
+      where: {
+        practiceId,
+        clientId: visit.clientId,
+        startsAt: { [Op.lt]: new Date(visit.startsAt) },
+        stage: { [Op.notIn]: CAME_NOT },
+      },
       order: [['startsAt', 'DESC']],
     });
     return found && plainVisit(found);

@@ -11,6 +11,14 @@ import {
 import { useVisit } from '../session/context';
 import { usePast } from './past';
 
+const MOVEMENTS: ReadonlySet<MeasureKey> = new Set<MeasureKey>([
+  'sideways-mm',
+  'forward-mm',
+  'midline-mm',
+  'path-off-mm',
+  'click-opening-mm',
+  'click-closing-mm',
+]);
 type Sided = 'midline' | 'left' | 'right';
 
 /** Readings of the jaw in one phase of this visit, those of the last visit beside them, and how they are set. */
@@ -31,6 +39,8 @@ export function useJawReadings(phase: ReadingPhase) {
   const overlapMm = find('overlap-mm', 'midline', 'before');
   return {
     overlapMm,
+    /** Sideways, forward, path or clicks were measured before the work. */
+    hasMoved: readings.some((r) => r.phase === 'before' && MOVEMENTS.has(r.measure)),
     of: (measure: MeasureKey, side: Sided = 'midline') => find(measure, side, phase),
     /** On re-test what was measured before the work, otherwise what was measured last time. */
     was: (measure: MeasureKey, side: Sided = 'midline') =>

@@ -30,6 +30,8 @@ export function OpeningFields({ phase }: { phase: ReadingPhase }) {
   const widths = client.fingerWidthsMm;
   const range =
     fingers !== undefined && widths && fingers <= widths.length ? openingFromFingers(widths, fingers) : null;
+  /** After the work what was measured before it. */
+  const isAsked = (measure: OpeningKey) => phase === 'before' || jaw.was(measure) !== undefined;
   const openings = {
     'opening-mm': jaw.of('opening-mm'),
     'opening-furthest-mm': jaw.of('opening-furthest-mm'),
@@ -39,10 +41,10 @@ export function OpeningFields({ phase }: { phase: ReadingPhase }) {
     <>
       <div className="field-row">
         <OpeningField jaw={jaw} measure="opening-mm" label="Comfortable opening, mm" phase={phase} />
-        {phase === 'before' && (
+        {isAsked('opening-furthest-mm') && (
           <OpeningField jaw={jaw} measure="opening-furthest-mm" label="Furthest alone, mm" phase={phase} />
         )}
-        {phase === 'before' && (
+        {isAsked('opening-assisted-mm') && (
           <OpeningField jaw={jaw} measure="opening-assisted-mm" label="Gently helped, mm" phase={phase} />
         )}
         {phase === 'before' && (
@@ -81,7 +83,7 @@ export function OpeningFields({ phase }: { phase: ReadingPhase }) {
           helped one. Measure again.
         </p>
       )}
-      {phase === 'before' && <JawMovementFields jaw={jaw} />}
+      {(phase === 'before' || jaw.hasMoved) && <JawMovementFields jaw={jaw} />}
     </>
   );
 }
@@ -106,6 +108,9 @@ function OpeningField({
   const overlap = jaw.overlapMm ?? 0;
   const mm = jaw.of(measure);
   const was = jaw.was(measure);
+  // After the work only the comfortable one is taken again; the rule is told once, on the opening it is about.
+  const { readings } = useVisit();
+  const isHelped = readings.some((r) => r.measure === 'opening-assisted-mm' && r.phase === 'before');
   const edges = mm === undefined ? undefined : betweenEdges(mm, overlap);
   return (
     <MmField
@@ -122,7 +127,7 @@ function OpeningField({
           ? was !== undefined
             ? `${phase === 'after' ? 'Before' : 'Last time'} ${was} mm.`
             : 'Between the front teeth, 0 to 90 mm.'
-          : openingWords(measure, mm, overlap, was, jaw.of('opening-assisted-mm') !== undefined)
+          : openingWords(measure, mm, overlap, was, isHelped)
       }
     />
   );

@@ -223,11 +223,11 @@ describe('scan, spots and threshold', () => {
           })
         ),
       );
-    const steady = words(kept(207, 40), <ThresholdSection />);
+    const steady = words(kept(207, 40), <ThresholdSection phase="before" />);
     expect(steady).toContain('205.0 kPa, 20.5 N, 2.09 kgf');
     expect(steady).not.toMatch(/less sure|faster or slower/);
-    expect(words(kept(130, 40), <ThresholdSection />)).toContain('differ by more than a fifth');
-    expect(words(kept(207, 61), <ThresholdSection />)).toContain('faster or slower than 30 to 50 kPa/s');
+    expect(words(kept(130, 40), <ThresholdSection phase="before" />)).toContain('differ by more than a fifth');
+    expect(words(kept(207, 61), <ThresholdSection phase="before" />)).toContain('faster or slower than 30 to 50 kPa/s');
   });
 });
 

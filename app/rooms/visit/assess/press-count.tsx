@@ -14,16 +14,12 @@ export function PressCount() {
     if (!press) return;
     let told = -1;
     const timer = setInterval(() => {
-      const now = nowMs();
-      const second = Math.min(press.seconds, Math.floor((now - press.fromMs) / 1000));
+      const second = Math.min(press.seconds, Math.floor((nowMs() - press.fromMs) / 1000));
       if (second === told) return;
       told = second;
       setPast(second);
       const over = second === press.seconds;
-      sound.plan(
-        { id: `press-${second}`, kind: over ? 'done' : 'beat', atMs: now, cueIndex: 0, count: second, breath: null },
-        now,
-      );
+      sound.plan(over ? 'done' : 'beat', 0);
       if (over) clearInterval(timer);
     }, 50);
     return () => clearInterval(timer);

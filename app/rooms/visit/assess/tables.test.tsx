@@ -14,6 +14,9 @@ const step = (over: Partial<StepRecord & { name: string }> = {}): StepRecord & {
   doneSeconds: 64,
   left: { plannedSeconds: 60, doneSeconds: 60 },
   right: { plannedSeconds: 60, doneSeconds: 60 },
+  hands: { plannedSeconds: 60, doneSeconds: 60 },
+  counts: { planned: 0, done: 0 },
+  outcome: 'done',
   plannedPressure: 'light',
   donePressure: 'light',
   work: [],
@@ -37,14 +40,35 @@ describe('planned against done', () => {
     expect(out).toContain('1:44');
     expect(out).toContain('0:09');
   });
-  test('a step that got less than half is marked, a changed pressure is told', () => {
-    expect(table({ status: 'done', notes: [], compares: [], steps: [step({ doneSeconds: 20 })] })).toContain(
-      'num worse',
-    );
-    expect(table({ status: 'done', notes: [], compares: [], steps: [step({ donePressure: 'feather' })] })).toContain(
-      'light → feather',
-    );
-    expect(table({ status: 'done', notes: [], compares: [], steps: [step()] })).not.toContain('→');
+  test('what was not done to its end is told, and only what was done is done', () => {
+    const out = table({
+      status: 'done',
+      notes: [],
+      compares: [],
+      steps: [
+        step({ outcome: 'part', doneSeconds: 20, counts: { planned: 10, done: 4 } }),
+        step({ stepId: 'b', outcome: 'skipped', doneSeconds: 3, hands: { plannedSeconds: 60, doneSeconds: 0 } }),
+      ],
+    });
+    expect(out).toContain('0 of 2 steps done');
+    expect(out).toContain('1 in part');
+    expect(out).toContain('1 skipped');
+    expect(out).toContain('4 of 10');
+    expect(out).toContain('Hands on 1:00');
+    expect(out).not.toContain('0:03</td>');
+  });
+  test('each pressure it was worked at is told with its time', () => {
+    const work = (...at: [StepRecord['work'][number]['pressure'], number][]) =>
+      table({
+        status: 'done',
+        notes: [],
+        compares: [],
+        steps: [step({ work: at.map(([pressure, seconds]) => ({ side: 'both', pressure, seconds, counts: 0 })) })],
+      });
+    expect(work(['light', 60])).toContain('<td>light</td>');
+    expect(work(['feather', 60])).toContain('light planned, feather');
+    expect(work(['light', 40], ['medium', 20], ['light', 10])).toContain('light planned, light 0:50, medium 0:20');
+    expect(work()).toContain('<td></td>');
   });
   test('stopped early says so, notes are kept, an open run has no figures yet', () => {
     expect(table({ status: 'stopped', notes: ['warm'], compares: [], steps: [step()] })).toMatch(

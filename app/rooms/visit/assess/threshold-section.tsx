@@ -6,6 +6,7 @@ import {
   NEWTON_PER_KGF,
   newtonFrom,
   pressureThreshold,
+  readingKey,
   type ThresholdTrial,
 } from '../../../../core/measures';
 import type { OneSide } from '../../../../core/words';
@@ -26,7 +27,7 @@ const TYPED_TIP_CM2 = 1;
 const rounded = (v: number, digits: number): string => (Math.round(v * 10 ** digits) / 10 ** digits).toFixed(digits);
 
 /** Pressure-pain threshold: three presses at one place, the mean of the second and third, by gauge or typed. */
-export function ThresholdSection() {
+export function ThresholdSection({ phase }: { phase: 'before' | 'after' }) {
   const { findings, setFindings, setReading, readings, hasGauge, ended } = useVisit();
   const past = usePast();
   const [open, setOpen] = useState(false);
@@ -44,16 +45,18 @@ export function ThresholdSection() {
       complaintId: null,
       place: at.muscle,
       side: at.side,
-      phase: 'before',
+      phase,
       value: Math.round(result.kpa * 10) / 10,
     });
-    setFindings({
-      ...findings,
-      thresholds: [
-        ...findings.thresholds.filter((t) => !(t.muscle === at.muscle && t.side === at.side)),
-        { ...at, tipCm2, trials: next, device },
-      ],
-    });
+    // The presses themselves are kept of the first taking, that the pressure of the work was chosen by.
+    if (phase === 'before')
+      setFindings({
+        ...findings,
+        thresholds: [
+          ...findings.thresholds.filter((t) => !(t.muscle === at.muscle && t.side === at.side)),
+          { ...at, tipCm2, trials: next, device },
+        ],
+      });
   };
   const { gauge, press, mark, cancel } = useGauge((measured, { device, tipCm2 }) => {
     setRestFromMs(performance.now());
@@ -66,7 +69,7 @@ export function ThresholdSection() {
     setTrials([]);
     setRestFromMs(null);
   };
-  const kept = readings.filter((r) => r.measure === 'pressure-threshold' && r.phase === 'before');
+  const kept = readings.filter((r) => r.measure === 'pressure-threshold' && r.phase === phase);
 
   return (
     <section className="section">
@@ -89,9 +92,13 @@ export function ThresholdSection() {
             value={r.value}
             muscle={r.place}
             side={r.side}
-            trials={trialsOf?.trials}
+            trials={phase === 'before' ? trialsOf?.trials : undefined}
             tipCm2={trialsOf?.tipCm2 ?? 1}
-            was={past({ measure: 'pressure-threshold', place: r.place, side: r.side })}
+            was={
+              phase === 'after'
+                ? readings.filter((b) => b.phase === 'before' && readingKey(b) === readingKey(r)).map((b) => b.value)
+                : past({ measure: 'pressure-threshold', place: r.place, side: r.side })
+            }
           />
         );
       })}

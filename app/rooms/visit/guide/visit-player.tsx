@@ -11,9 +11,26 @@ import { useVisit } from '../session/context';
 import { SaveConflict, SaveState } from '../session/save-note';
 import { portOfVisit } from './port';
 
+/** The first thing to mind today, in a few words. */
+function cautionWord({ hits }: ReturnType<typeof useVisit>['screening']): string {
+  const [first, ...more] = [...hits['refer-out'], ...hits.avoid, ...hits.adapt].filter((c) => c.group !== 'everyone');
+  return first ? `Mind: ${first.title.toLowerCase()}${more.length ? ` and ${more.length} more` : ''}` : '';
+}
+
 /** The player of a visit: its runs are kept there, and what screening says counts. */
-export function VisitPlayer({ routine, open, again }: { routine: Routine; open: OpenRun | null; again: boolean }) {
-  const { visit, screen, setScreen, setReading, screening, goTo, routine: composed } = useVisit();
+export function VisitPlayer({
+  routine,
+  open,
+  stopped,
+  again,
+}: {
+  routine: Routine;
+  open: OpenRun | null;
+  /** The last run, where it was stopped. */
+  stopped: OpenRun | null;
+  again: boolean;
+}) {
+  const { visit, client, timeZone, screen, setScreen, setReading, screening, goTo, routine: composed } = useVisit();
   const catalogue = useCatalogue();
   const product = useProductToday();
   const port = useMemo(() => portOfVisit(visit.id), [visit.id]);
@@ -22,6 +39,9 @@ export function VisitPlayer({ routine, open, again }: { routine: Routine; open: 
     <Player
       routine={routine}
       open={open}
+      stopped={stopped}
+      timeZone={timeZone}
+      bar={{ who: client.name, caution: cautionWord(screening), onLeave: () => goTo('compose') }}
       port={port}
       catalogue={catalogue}
       screening={screening}

@@ -1,4 +1,4 @@
-import { countsBySide, unevenSteps, type StepRecord } from '../../../../core/guide';
+import { countsBySide, type StepRecord, unevenSteps } from '../../../../core/guide';
 import { clock, otherSide, type OneSide } from '../../../../core/words';
 
 interface Shown {
@@ -9,6 +9,16 @@ interface Shown {
   steps: (StepRecord & { name: string })[];
 }
 
+/** As it was cue by cue: one word where it was worked at one pressure, else each with its seconds. */
+function pressureWords({ work, plannedPressure }: StepRecord): string {
+  const seconds = new Map<string, number>();
+  for (const w of work) if (w.pressure) seconds.set(w.pressure, (seconds.get(w.pressure) ?? 0) + w.seconds);
+  const worked = [...seconds].filter(([, s]) => s >= 0.5);
+  if (!worked.length) return '';
+  const told = worked.length === 1 ? worked[0]![0] : worked.map(([p, s]) => `${p} ${clock(s)}`).join(', ');
+  return worked.length === 1 && told === plannedPressure ? told : `${plannedPressure} planned, ${told}`;
+}
+
 /** Planned against done, step by step, with what each side got. */
 export function RunTable({ run }: { run: Shown }) {
   if (run.status === 'open')
@@ -17,9 +27,19 @@ export function RunTable({ run }: { run: Shown }) {
   const ofSide = (side: OneSide) => run.steps.reduce((sum, s) => sum + s[side].doneSeconds, 0);
   const counts = countsBySide(run.steps);
   const uneven = unevenSteps(run.steps);
+  const of = (outcome: StepRecord['outcome']) => run.steps.filter((s) => s.outcome === outcome).length;
+  const hands = run.steps.reduce((sum, s) => sum + s.hands.doneSeconds, 0);
   return (
     <>
-      <table className="table table-sm">
+      <p className="mb-1">
+        <strong>
+          {of('done')} of {run.steps.length} steps done
+        </strong>
+        {of('part') > 0 && `, ${of('part')} in part`}
+        {of('skipped') > 0 && `, ${of('skipped')} skipped`}
+        {run.status === 'stopped' && ', stopped early'}. Hands on {clock(hands)}.
+      </p>
+      <table className="table table-sm run-table">
         <thead>
           <tr>
             <th scope="col">Step</th>
@@ -35,24 +55,25 @@ export function RunTable({ run }: { run: Shown }) {
             <th scope="col" className="text-end">
               Left
             </th>
+            <th scope="col" className="text-end">
+              Counts
+            </th>
             <th scope="col">Pressure</th>
           </tr>
         </thead>
         <tbody>
           {run.steps.map((s) => (
-            <tr key={s.stepId}>
-              <td>{s.name}</td>
-              <td className="text-end num">{clock(s.plannedSeconds)}</td>
-              <td className={`text-end num${s.doneSeconds < s.plannedSeconds * 0.5 ? ' worse' : ''}`}>
-                {clock(s.doneSeconds)}
-              </td>
-              <td className="text-end num">{clock(s.right.doneSeconds)}</td>
-              <td className="text-end num">{clock(s.left.doneSeconds)}</td>
+            <tr key={s.stepId} className={s.outcome === 'skipped' ? 'soft' : undefined}>
               <td>
-                {s.donePressure === s.plannedPressure
-                  ? (s.plannedPressure ?? '')
-                  : `${s.plannedPressure} → ${s.donePressure}`}
+                {s.name}
+                {s.outcome !== 'done' && <span className="worse"> {s.outcome === 'part' ? 'in part' : 'skipped'}</span>}
               </td>
+              <td className="text-end num">{clock(s.plannedSeconds)}</td>
+              <td className="text-end num">{s.outcome === 'skipped' ? '' : clock(s.doneSeconds)}</td>
+              <td className="text-end num">{s.outcome === 'skipped' ? '' : clock(s.right.doneSeconds)}</td>
+              <td className="text-end num">{s.outcome === 'skipped' ? '' : clock(s.left.doneSeconds)}</td>
+              <td className="text-end num">{s.counts.planned ? `${s.counts.done} of ${s.counts.planned}` : ''}</td>
+              <td>{pressureWords(s)}</td>
             </tr>
           ))}
         </tbody>
@@ -63,7 +84,7 @@ export function RunTable({ run }: { run: Shown }) {
             <td className="text-end num">{clock(total('doneSeconds'))}</td>
             <td className="text-end num">{clock(ofSide('right'))}</td>
             <td className="text-end num">{clock(ofSide('left'))}</td>
-            <td />
+            <td colSpan={2} />
           </tr>
         </tfoot>
       </table>

@@ -22,6 +22,7 @@ import {
   type Working,
   workingOf,
   inverseOf,
+  isCorrectable,
   STAGES,
 } from '../../../../core/record';
 import { createContext, use, useEffect, useMemo, useRef, useState } from 'react';
@@ -76,7 +77,11 @@ export interface VisitWork extends Omit<VisitData, 'scores'>, Omit<Working, 'sco
   cautions: readonly Caution[];
   noteAlongside: (change: (before: Alongside) => Partial<Alongside>) => void;
   setFindings: (findings: Findings) => void;
+  /** No more entries are taken; false while Record corrects an ended visit. */
   ended: boolean;
+  /** Why an ended visit is corrected in Record; null while it is not. */
+  amending: string | null;
+  setAmending: (why: string | null) => void;
   save: SaveState;
   /** Entries that an earlier page left on this device and that are written now; 0 when there were none. */
   takenUp: number;
@@ -193,15 +198,21 @@ export function VisitProvider({
       ),
     [cautions, working.screen.answers, data.lastScreen, data.client, data.worse, alongside.overrides],
   );
-  const ended = hasEnded(working.stage);
+  const over = hasEnded(working.stage);
+  const [why, setWhy] = useState<string | null>(null);
   const last = useLocation().pathname.split('/').at(-1) as Stage;
   const showing = STAGES.includes(last) ? last : 'screen';
+  const amending = over && showing === 'record' ? why : null;
+  const ended = over && amending === null;
+  /** A correction says why. */
+  const signed = (patch: VisitPatch): VisitPatch =>
+    amending !== null && isCorrectable(patch) ? { ...patch, because: amending } : patch;
   const [history, setHistory] = useState<History<Stage>>({});
   const write = (patch: VisitPatch) => {
-    if (ended) return;
+    if (ended || (amending !== null && !isCorrectable(patch))) return;
     const inverse = inverseOf(patch, working, emptyRoutine('Routine', data.practiceSchool));
     if (inverse) setHistory((h) => noted(h, showing, { patch, inverse }));
-    queue.current!.add(patch);
+    queue.current!.add(signed(patch));
   };
   const take = (
     done: Done,
@@ -210,7 +221,7 @@ export function VisitProvider({
     allow?: (patch: VisitPatch) => boolean,
   ): void => {
     if (allow && !allow(done[way])) return;
-    queue.current!.add(done[way]);
+    queue.current!.add(signed(done[way]));
     setHistory((h) => moved(h, showing));
   };
   const back = ended ? null : nextUndo(history, showing);
@@ -225,6 +236,8 @@ export function VisitProvider({
     noteAlongside: (change) => setAlongside((b) => ({ ...b, ...change(b) })),
     setFindings: (findings) => write({ kind: 'findings', findings }),
     ended,
+    amending,
+    setAmending: setWhy,
     save,
     takenUp,
     scores: [...before, ...working.scores],

@@ -1,0 +1,75 @@
+import { type Booking, USUAL_BOOKING_MINUTES } from '../../../core/record';
+import { useState } from 'react';
+import { Button } from 'react-bootstrap';
+import { send } from '../frame/send';
+import { dayOf, timeOfDay } from '../marks/time';
+import { BookingForm } from './booking-form';
+
+/** What can be done with a booking that nobody has begun: moved, cancelled, marked as not come. */
+export function BookingWays({
+  booking,
+  timeZone,
+  onChanged,
+}: {
+  booking: Pick<Booking, 'visitId' | 'clientId' | 'clientName' | 'startsAt' | 'minutes'>;
+  timeZone: string;
+  /** Null when it is out of the book. */
+  onChanged: (booking: Booking | null) => void;
+}) {
+  const [doing, setDoing] = useState<'move' | 'cancelled' | 'missed' | null>(null);
+  const [told, setTold] = useState('');
+  const end = async (as: 'cancelled' | 'missed') => {
+    const answer = await send(`/bookings/${booking.visitId}/end`, { as });
+    if (!answer.ok) return setTold(answer.message);
+    setDoing(null);
+    onChanged(null);
+  };
+  const name = booking.clientName;
+  if (doing === 'move')
+    return (
+      <BookingForm
+        label="Move"
+        clientId={booking.clientId}
+        visitId={booking.visitId}
+        when={{
+          day: dayOf(booking.startsAt, timeZone),
+          time: timeOfDay(booking.startsAt, timeZone),
+          minutes: booking.minutes ?? USUAL_BOOKING_MINUTES,
+        }}
+        onBooked={(moved) => {
+          setDoing(null);
+          onChanged(moved);
+        }}
+        onCancel={() => setDoing(null)}
+      />
+    );
+  if (doing)
+    return (
+      <span className="booking-ways" role="alertdialog" aria-label={doing === 'cancelled' ? 'Cancel?' : 'Not come?'}>
+        {doing === 'cancelled' ? 'Take it out of the book?' : `${name} did not come?`}{' '}
+        <Button size="sm" autoFocus onClick={() => void end(doing)}>
+          Yes
+        </Button>
+        <Button size="sm" variant="outline-primary" onClick={() => setDoing(null)}>
+          No
+        </Button>
+        {told && (
+          <span className="worse" role="alert">
+            {told}
+          </span>
+        )}
+      </span>
+    );
+  const way = (what: 'move' | 'cancelled' | 'missed', word: string) => (
+    <Button variant="link" size="sm" aria-label={`${word}: ${name}`} onClick={() => (setTold(''), setDoing(what))}>
+      {word}
+    </Button>
+  );
+  return (
+    <span className="booking-ways">
+      {way('move', 'Move')}
+      {way('cancelled', 'Cancel')}
+      {way('missed', 'Did not come')}
+    </span>
+  );
+}

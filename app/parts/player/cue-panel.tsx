@@ -1,0 +1,109 @@
+import { bodyWords, faceOf, nextWords, type GuideState } from '../../../core/guide';
+import { type Catalogue, type Cue, pathWords, type Step } from '../../../core/routine';
+import type { OneSide, Side } from '../../../core/words';
+import { PressureDot, SideMark, sideName } from '../marks/marks';
+import { OpenDose } from './open-dose';
+import { TestPanel } from './test-panel';
+
+/** What hands do now: what, on which side, how hard, where, the count, what to wait for, what to say. */
+export function CuePanel({
+  cues,
+  cue,
+  state,
+  step,
+  name,
+  nameOf,
+  catalogue,
+  holdWord,
+  doneSide,
+  refused,
+  onGoOn,
+  onTaken,
+  children,
+}: {
+  cues: readonly Cue[];
+  cue: Cue;
+  state: GuideState;
+  step: Step;
+  name: string;
+  nameOf: (stepId: string) => string;
+  catalogue: Catalogue;
+  /** What the school calls staying on a place. */
+  holdWord: string | undefined;
+  /** The side that is wholly done while the other waits. */
+  doneSide: OneSide | null;
+  refused: string;
+  onGoOn: () => void;
+  onTaken: (reading: { measure: string; place: string; side: Side; value: number }) => void;
+  /** In the place of what is told, while something is asked. */
+  children?: React.ReactNode;
+}) {
+  const technique = catalogue.techniques.get(step.technique)!;
+  const body = bodyWords(cue.body);
+  const face = faceOf(cue, state, holdWord);
+  const place = cue.placeIndex === null || !step.dose.perPlace ? null : step.path[cue.placeIndex];
+  const where = place ? (catalogue.placeName(place) ?? '') : pathWords(step, catalogue);
+  return (
+    <>
+      <h1 aria-live="polite">{name}</h1>
+      <div className="where" aria-live="polite">
+        <span>
+          <SideMark side={cue.side} size={22} />{' '}
+          <strong>{sideName(cue.side).replace(/^./, (c) => c.toUpperCase())}</strong>
+        </span>
+        {state.pressure && (
+          <span>
+            <PressureDot pressure={state.pressure} size={22} /> {state.pressure}
+            {technique.direction && `, ${technique.direction}`}
+          </span>
+        )}
+      </div>
+      <p className="soft at-place">
+        {[where, step.contact === 'none' ? '' : step.contact.replaceAll('-', ' ')].filter(Boolean).join(', ')}
+      </p>
+      {children ?? (
+        <>
+          <div className="guide-count">
+            <span className="big" data-testid="count">
+              {face.big}
+              {cue.open && <small>s</small>}
+            </span>
+            <div className="beside">
+              <strong>{face.line}</strong>
+              <div className="soft">{face.under}</div>
+              {technique.clientCue && <div>“{technique.clientCue}”</div>}
+            </div>
+          </div>
+          {cue.test && (
+            <TestPanel
+              key={cue.index}
+              test={cue.test}
+              side={cue.side}
+              onTaken={(value) => onTaken({ ...cue.test!, side: cue.side, value })}
+            />
+          )}
+          {cue.open && <OpenDose cue={cue} state={state} onGoOn={onGoOn} />}
+          <p className="told">
+            {technique.cue}
+            {step.note && <> {step.note}</>}
+            {body && <span className="soft"> {body[0]!.toUpperCase() + body.slice(1)}.</span>}
+          </p>
+          <p className="feel">
+            <strong>Feel</strong> {technique.feelFor} <strong>Not</strong> {technique.avoid}
+          </p>
+          {doneSide && cue.kind === 'change-side' && (
+            <p className="mb-0">The client’s {doneSide} is done: compare before the other side, under note.</p>
+          )}
+          {refused && (
+            <p className="caution fw-bold mb-0" role="alert">
+              Not firmer. {refused}
+            </p>
+          )}
+        </>
+      )}
+      <p className="guide-next">
+        <span className="soft">Next</span> {nextWords(cues, state, nameOf)}
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,71 @@
+import { type Hearing, USUAL_HEARING } from '../../../core/guide';
+import { useSyncExternalStore } from 'react';
+import { boolean, number, object, string } from 'yup';
+
+/** How a run is announced; kept on this device, because voice and loudness are the device’s. */
+export interface GuideSettings {
+  sound: boolean;
+  voice: boolean;
+  /** Stops between the sides to compare them. */
+  between: boolean;
+  /** 0 to 1, of tones and voice. */
+  volume: number;
+  /** Name of one of the device’s voices; empty for the first that fits. */
+  voiceName: string;
+  hearing: Hearing;
+}
+const USUAL: GuideSettings = {
+  sound: true,
+  voice: true,
+  between: false,
+  volume: 0.8,
+  voiceName: '',
+  hearing: USUAL_HEARING,
+};
+const schema = object({
+  sound: boolean().required(),
+  voice: boolean().required(),
+  between: boolean().required(),
+  volume: number().min(0).max(1).required(),
+  voiceName: string().max(200).defined(),
+  hearing: object({
+    who: string().oneOf(['practitioner', 'client', 'both']).required(),
+    counts: string().oneOf(['every', 'fifths', 'last-three', 'none']).required(),
+    countdown: string().oneOf(['eyes-shut', 'always', 'never']).required(),
+  }).required(),
+}).noUnknown();
+
+const NAME = 'velvet-guide';
+const CHANGED = 'velvet-guide-changed';
+let known: { text: string | null; settings: GuideSettings } = { text: null, settings: USUAL };
+function kept(): GuideSettings {
+  let text: string | null = null;
+  try {
+    text = localStorage.getItem(NAME);
+    if (text === known.text) return known.settings;
+    known = { text, settings: schema.validateSync(JSON.parse(text ?? ''), { strict: true }) as GuideSettings };
+  } catch {
+    // No store, or something else in it.
+    known = { text, settings: USUAL };
+  }
+  return known.settings;
+}
+function keep(next: GuideSettings): void {
+  try {
+    localStorage.setItem(NAME, JSON.stringify(next));
+  } catch {
+    // A device that keeps nothing is asked anew next time.
+    known = { text: null, settings: next };
+  }
+  window.dispatchEvent(new Event(CHANGED));
+}
+function onChanged(changed: () => void): () => void {
+  window.addEventListener(CHANGED, changed);
+  return () => window.removeEventListener(CHANGED, changed);
+}
+
+/** The settings of this device, and the way to change them. */
+export const useGuideSettings = (): [GuideSettings, (next: GuideSettings) => void] => [
+  useSyncExternalStore(onChanged, kept, () => USUAL),
+  keep,
+];

@@ -1,0 +1,48 @@
+import { type Booking, bookingMinutes, USUAL_BOOKING_MINUTES } from '../../../../core/record';
+import { routineSeconds } from '../../../../core/routine';
+import { useState } from 'react';
+import { BookingForm } from '../../../parts/booking/booking-form';
+import { BookingWays } from '../../../parts/booking/booking-line';
+import { dayOf, shortDay, timeOfDay } from '../../../parts/marks/time';
+import { useVisit } from '../session/context';
+
+/** The next visit, in the book: as long as this routine really takes, at this time of day a week on, if nobody says otherwise. */
+export function NextVisit({ booked }: { booked: Booking | null }) {
+  const { visit, client, routine, record, setRecord, timeZone, ended } = useVisit();
+  const [booking, setBooking] = useState(booked);
+  const keep = (next: Booking | null) => {
+    setBooking(next);
+    setRecord({ ...record, nextOn: next ? dayOf(next.startsAt, timeZone) : '' });
+  };
+  const inAWeek = new Date(Date.parse(visit.startsAt) + 7 * 86_400_000).toISOString();
+  return (
+    <div className="next-visit">
+      <h3>Next visit</h3>
+      {booking ? (
+        <>
+          <p className="mb-1">
+            <strong>
+              {shortDay(booking.startsAt, timeZone)}, {timeOfDay(booking.startsAt, timeZone)}
+            </strong>
+            , {booking.minutes ?? USUAL_BOOKING_MINUTES} minutes, with {booking.practitioner}. It stands in the book.
+          </p>
+          {!ended && <BookingWays booking={booking} timeZone={timeZone} onChanged={keep} />}
+        </>
+      ) : ended ? (
+        <p className="soft">None was booked.</p>
+      ) : (
+        <BookingForm
+          label="Book it"
+          clientId={client.id}
+          visitId={null}
+          when={{
+            day: record.nextOn || dayOf(inAWeek, timeZone),
+            time: timeOfDay(visit.startsAt, timeZone),
+            minutes: routine ? bookingMinutes(routineSeconds(routine)) : USUAL_BOOKING_MINUTES,
+          }}
+          onBooked={keep}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,113 @@
+import {
+  type Amendment,
+  checkedWords,
+  type Correction,
+  correctionsOf,
+  hasEnded,
+  readRecord,
+  type ReadingEntry,
+  type VisitPatch,
+} from '../../../core/record/index.ts';
+import { MEASURES } from '../../../core/measures/index.ts';
+import { complaintName } from '../../../core/words/index.ts';
+import { QueryTypes, type Transaction } from 'sequelize';
+import { PLACE_INDEX } from '../../../reference/place-index.ts';
+import { database } from '../connection.ts';
+import { ComplaintModel, VisitModel } from '../models/index.ts';
+import { byPractice, isUuid } from '../scope.ts';
+import type { Member } from './accounts.server.ts';
+import { writeAudit } from './audit.server.ts';
+import { once } from './once.server.ts';
+import { readingsIn } from './readings.server.ts';
+
+async function keep(
+  who: Member,
+  visitId: string,
+  words: string,
+  changes: readonly Correction[],
+  transaction: Transaction,
+): Promise<string> {
+  const [row] = await database().query<{ id: string }>(
+    'insert into visit_amendments (practice_id, visit_id, written_by, written_at, words, changes) values (:practiceId, :visitId, :by, now(), :words, :changes) returning id',
+    {
+      replacements: {
+        practiceId: who.practiceId,
+        visitId,
+        by: who.practitionerId,
+        words,
+        changes: JSON.stringify(changes),
+      },
+      type: QueryTypes.SELECT,
+      transaction,
+    },
+  );
+  return row!.id;
+}
+
+/** Keeps the old values beside the new ones before a correction of an ended visit is written. */
+export async function noteCorrection(
+  who: Member,
+  visit: VisitModel,
+  patch: VisitPatch,
+  why: string,
+  transaction: Transaction,
+): Promise<void> {
+  const { practiceId } = who;
+  const complaints = new Map(
+    (await ComplaintModel.findAll({ where: { practiceId, clientId: visit.clientId }, transaction })).map((c) => [
+      c.id,
+      complaintName(c),
+    ]),
+  );
+  const nameOf = ({ measure, place, side, phase, complaintId }: ReadingEntry): string =>
+    [
+      MEASURES[measure].name,
+      complaintId ? complaints.get(complaintId) : '',
+      place &&
+        (PLACE_INDEX.placeName({ kind: 'muscle', id: place }) ??
+          PLACE_INDEX.placeName({ kind: 'region', id: place as never }) ??
+          place),
+      side === 'midline' ? '' : `client’s ${side}`,
+      phase,
+    ]
+      .filter(Boolean)
+      .join(', ');
+  const readings = patch.kind === 'readings' ? await readingsIn(practiceId, visit.id, transaction) : [];
+  const changes = correctionsOf(patch, visit.record && readRecord(visit.record), readings, nameOf);
+  if (!changes.length) return;
+  await keep(who, visit.id, checkedWords(why, 'because'), changes, transaction);
+  await writeAudit(who, 'visit-corrected', { visit: visit.id, values: changes.length }, transaction);
+}
+
+/** Adds words to a visit that has ended, once for a key. @throws InputError */
+export const addToVisit = byPractice(
+  async (who: Member, visitId: string, words: string, key?: string): Promise<'added' | 'missing' | 'open'> => {
+    if (!isUuid(visitId)) return 'missing';
+    const checked = checkedWords(words, 'words');
+    return database().transaction(async (transaction) => {
+      const visit = await VisitModel.findOne({
+        where: { practiceId: who.practiceId, id: visitId },
+        transaction,
+        lock: transaction.LOCK.UPDATE,
+      });
+      if (!visit) return 'missing';
+      if (!hasEnded(visit.stage)) return 'open';
+      await once(who.practiceId, key, 'amendment', transaction, async () => {
+        const id = await keep(who, visitId, checked, [], transaction);
+        await writeAudit(who, 'visit-added-to', { visit: visitId }, transaction);
+        return id;
+      });
+      return 'added';
+    });
+  },
+);
+
+/** What was added to a visit and corrected in it, the earliest first. */
+export const amendmentsOf = byPractice(async (practiceId: string, visitId: string): Promise<Amendment[]> => {
+  if (!isUuid(visitId)) return [];
+  const rows = await database().query<{ at: Date; by: string; words: string; changes: Correction[] }>(
+    'select a.written_at as at, p.name as by, a.words, a.changes from visit_amendments a join practitioners p on p.practice_id = a.practice_id and p.id = a.written_by where a.practice_id = :practiceId and a.visit_id = :visitId order by a.written_at, a.id',
+    { replacements: { practiceId, visitId }, type: QueryTypes.SELECT },
+  );
+  return rows.map((r) => ({ ...r, at: r.at.toISOString() }));
+});
