@@ -14,7 +14,7 @@ import {
 import { breachesOf, type PreparationItem, type Screening } from '../../../core/limits';
 import { PHASE_NAMES, type Side } from '../../../core/words';
 import isEqual from 'fast-deep-equal';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { Ribbon } from '../ribbon/ribbon';
 import type { CommandId } from './commands';
 import { ComparePanel } from './compare-panel';
@@ -113,6 +113,15 @@ export function Player(props: PlayerProps) {
       ask('compare');
     speak(moment);
   });
+
+  const isDone = state.status === 'done';
+  const tellEnd = useEffectEvent(() => {
+    if (settings.sound) sound.plan('done', 0);
+    speak({ kind: 'done', cueIndex: cues.length - 1, count: 0, of: 0, breath: null });
+  });
+  useEffect(() => {
+    if (isDone) tellEnd();
+  }, [isDone]);
 
   /** What screening says to one word more of pressure in the present step, both ways; null when it says nothing. */
   const firmerBan = (): string | null => {

@@ -50,7 +50,8 @@ export function useMoments(
       const now = nowMs();
       const state = advance(cues, base.current!, Math.max(now, base.current!.atMs));
       for (const moment of momentsAhead(cues, state, LOOK_AHEAD_MS)) {
-        if (planned.has(moment.id)) continue;
+        // The end is told by whoever sees it come: a key brings it as well as the clock.
+        if (planned.has(moment.id) || moment.kind === 'done') continue;
         planned.add(moment.id);
         plan(moment, now);
         const timer = setTimeout(() => (timers.delete(timer), fire(moment)), moment.atMs - now);
