@@ -1,5 +1,5 @@
 import { afterAnswer, nextQuestion, progressByDay } from '../../core/atlas';
-import { otherSide } from '../../core/words';
+import { otherSide, counted } from '../../core/words';
 import { useCallback, useMemo, useState } from 'react';
 import { Button, Form as BsForm } from 'react-bootstrap';
 import { data, Link, useFetcher, useSearchParams } from 'react-router';
@@ -239,10 +239,7 @@ function Mistaken({ answers }: { answers: readonly { place: string; takenFor: st
         const [place, other] = pair.split(' ') as [string, string];
         return (
           <li key={pair}>
-            {nameOfKey(`${place}.`)} for {nameOfKey(other)}{' '}
-            <span className="soft">
-              {count} time{count === 1 ? '' : 's'}
-            </span>
+            {nameOfKey(`${place}.`)} for {nameOfKey(other)} <span className="soft">{counted(count, 'time')}</span>
           </li>
         );
       })}

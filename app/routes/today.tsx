@@ -1,6 +1,6 @@
 import { needsAttention } from '../../core/relief';
 import { hasEnded, isStillBooked, STAGE_NAMES } from '../../core/record';
-import { complaintName } from '../../core/words';
+import { complaintName, counted } from '../../core/words';
 import { Link, useNavigate, useRevalidator } from 'react-router';
 import { storedCourses, coursesToLookAt } from '../../server/db/queries/courses.server';
 import { openReferrals, reviewsDue, visitsBetween } from '../../server/db/queries/visits.server';
@@ -81,9 +81,7 @@ export default function Today({ loaderData }: Route.ComponentProps) {
       <main>
         <div className="page-head">
           <h1>{longDay(isToday ? now : `${day}T12:00:00Z`, isToday ? timeZone : 'UTC')}</h1>
-          <span className="soft">
-            {visits.length === 0 ? 'no visits' : `${visits.length} visit${visits.length === 1 ? '' : 's'}`}
-          </span>
+          <span className="soft">{visits.length === 0 ? 'no visits' : counted(visits.length, 'visit')}</span>
           <nav className="days" aria-label="Days">
             <Link to={`?day=${shiftDay(day, -1)}`} aria-label="The day before">
               ←

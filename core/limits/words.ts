@@ -1,4 +1,12 @@
-import { FACE_REGIONS, POSITION_NAMES, type Region, TOOL_NAMES, WORK_NAMES, type WorkWord } from '../words/index.ts';
+import {
+  FACE_REGIONS,
+  POSITION_NAMES,
+  type Region,
+  TOOL_NAMES,
+  WORK_NAMES,
+  type WorkWord,
+  counted,
+} from '../words/index.ts';
 import { closes, type Clause } from './clause.ts';
 import { effectOf } from './effect.ts';
 import type { Caution } from './screen.ts';
@@ -16,7 +24,7 @@ function where({ region, point, muscle }: Clause, names: Names): string {
     ...(wholeFace ? ['the face'] : []),
     ...rest.map((r: Region) => names.region(r)),
     ...(point ? [point.length > 4 ? `${point.length} points` : point.join(', ')] : []),
-    ...(muscle ? [muscle.length === 1 ? '1 muscle' : `${muscle.length} muscles`] : []),
+    ...(muscle ? [counted(muscle.length, 'muscle')] : []),
   ].join(', ');
 }
 

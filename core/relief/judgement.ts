@@ -1,5 +1,5 @@
 import { nrsChange } from '../measures/index.ts';
-import { roundHalfAway } from '../words/index.ts';
+import { roundHalfAway, counted } from '../words/index.ts';
 import { trend, type Trend } from './trend.ts';
 
 /** One rating on a course: days since the first reading, in order. */
@@ -137,7 +137,7 @@ export function courseReason(j: Judgement): string {
     case 'too-early': {
       const pair = `${whole(j.baseline!)} to ${whole(j.current!)}`;
       const needs = [
-        j.readingsNeeded ? `${j.readingsNeeded} more rating${j.readingsNeeded === 1 ? '' : 's'}` : '',
+        j.readingsNeeded ? counted(j.readingsNeeded, 'more rating') : '',
         j.days < DAYS_NEEDED
           ? `${Math.ceil(DAYS_NEEDED - j.days)} more day${DAYS_NEEDED - j.days <= 1 ? '' : 's'}`
           : '',

@@ -1,7 +1,7 @@
 /** The vocabulary that every room shares. It imports nothing. */
 // What is refused, and how numbers are written.
 export { InputError } from './errors.ts';
-export { clock, roundHalfAway } from './numbers.ts';
+export { clock, counted, roundHalfAway } from './numbers.ts';
 // Where: the client's sides, regions of the body, places of the charts.
 export { otherSide, type OneSide, type Side } from './sides.ts';
 export { FACE_REGIONS, NECK_REGIONS, REGION_NAMES, REGIONS, type Region } from './regions.ts';

@@ -10,3 +10,6 @@ export function clock(seconds: number): string {
   const whole = Math.round(seconds);
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
 }
+
+/** "1 step", "3 steps", "2 entries": a number with its noun, in one of the two forms English has. */
+export const counted = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;

@@ -1,4 +1,4 @@
-import { clock, roundHalfAway } from './numbers.ts';
+import { clock, counted, roundHalfAway } from './numbers.ts';
 import { lighterOf, pressureRank, PRESSURES } from './pressure.ts';
 import { describe, expect, test } from 'vitest';
 
@@ -14,6 +14,15 @@ describe('rounding half away from zero', () => {
     expect(roundHalfAway(value, digits)).toBe(expected);
   });
 });
+
+test('a number with its noun', () =>
+  expect([
+    counted(1, 'step'),
+    counted(0, 'step'),
+    counted(2, 'step'),
+    counted(1, 'entry', 'entries'),
+    counted(3, 'entry', 'entries'),
+  ]).toEqual(['1 step', '0 steps', '2 steps', '1 entry', '3 entries']));
 
 describe('clock', () => {
   test.each([

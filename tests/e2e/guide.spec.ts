@@ -246,6 +246,8 @@ test('by ear: every step is said, also the first, and after a key; the side befo
 test('another key for a command, in the help of the run; the old one does nothing any more', async ({ page }) => {
   await ready(page, 'warm palms jaw 40s', 'temple circles');
   await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(page.getByText('step 1 of 2')).toBeVisible();
+  await page.keyboard.press('Space');
   await page.getByRole('button', { name: 'Help' }).click();
   const help = page.getByRole('dialog');
   await help.getByRole('button', { name: 'Another key for: next step' }).click();

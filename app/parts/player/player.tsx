@@ -12,7 +12,7 @@ import {
   type PlainKind,
 } from '../../../core/guide';
 import { breachesOf, type PreparationItem, type Screening } from '../../../core/limits';
-import { PHASE_NAMES, type Side } from '../../../core/words';
+import { PHASE_NAMES, type Side, counted } from '../../../core/words';
 import isEqual from 'fast-deep-equal';
 import { useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { Ribbon } from '../ribbon/ribbon';
@@ -284,8 +284,8 @@ export function Player(props: PlayerProps) {
           {unlit && live && <p className="soft small mb-0">This device may darken its screen: keep it on by hand.</p>}
           {run.refused > 0 && (
             <p className="worse mb-0" role="alert">
-              {run.refused === 1 ? 'One entry' : `${run.refused} entries`} of this run could not be kept: it ended in
-              another window, or the text holds a character that cannot be kept.
+              {counted(run.refused, 'entry', 'entries')} of this run could not be kept: it ended in another window, or
+              the text holds a character that cannot be kept.
             </p>
           )}
         </main>

@@ -1,6 +1,6 @@
 import { type Routine, stepsOf } from '../../../core/routine';
 import type { PreparationItem } from '../../../core/limits';
-import { clock } from '../../../core/words';
+import { clock, counted } from '../../../core/words';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 
@@ -64,7 +64,7 @@ export function ReadyPanel({
       </div>
       <h1>{routine.name}</h1>
       <p className="told">
-        {steps.length} step{steps.length === 1 ? '' : 's'}, {clock(seconds)}.
+        {counted(steps.length, 'step')}, {clock(seconds)}.
       </p>
       {toReady.length > 0 && (
         <div className="mb-3">

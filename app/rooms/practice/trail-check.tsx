@@ -1,3 +1,4 @@
+import { counted } from '../../../core/words';
 import type { TrailCheck as Checked } from '../../../core/record';
 import { useEffect, useRef } from 'react';
 import { useRead } from '../../parts/frame/use-read';
@@ -12,7 +13,7 @@ export function TrailCheck({ entries }: { entries: number }) {
     asked.current = upTo;
     void load(`/practice/trail/check?after=${upTo}`);
   }, [load, data, upTo]);
-  const all = `${entries} ${entries === 1 ? 'entry' : 'entries'}`;
+  const all = counted(entries, 'entry', 'entries');
   if (isFailed)
     return (
       <p role="alert">

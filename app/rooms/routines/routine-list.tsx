@@ -1,4 +1,4 @@
-import { clock, COMPLAINT_NAMES } from '../../../core/words';
+import { clock, COMPLAINT_NAMES, counted } from '../../../core/words';
 import { Link } from 'react-router';
 import { shortDay } from '../../parts/marks/time';
 import type { RoutineRow } from '../../routes/routines';
@@ -71,7 +71,7 @@ export function RoutineList({
             <td className="num text-end">{clock(t.seconds)}</td>
             <td className="small used">
               {t.usedAt ? shortDay(t.usedAt, timeZone) : 'never'}
-              {t.clients > 0 && <div className="soft">{t.clients === 1 ? '1 client' : `${t.clients} clients`}</div>}
+              {t.clients > 0 && <div className="soft">{counted(t.clients, 'client')}</div>}
             </td>
             <td className="small relief-seen">
               <ReliefSeen row={t} />

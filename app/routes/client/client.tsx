@@ -1,3 +1,4 @@
+import { counted } from '../../../core/words';
 import { STAGE_NAMES } from '../../../core/record';
 import { differenceInCalendarDays } from 'date-fns';
 import { Button } from 'react-bootstrap';
@@ -77,7 +78,7 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
               ? 'no visit yet'
               : days === 0
                 ? 'first visit today'
-                : `${days} day${days === 1 ? '' : 's'} since the first visit`}
+                : `${counted(days, 'day')} since the first visit`}
           </div>
         </div>
         <nav className="client-nav" aria-label="Client">

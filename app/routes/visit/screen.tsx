@@ -1,3 +1,4 @@
+import { STAGE_NAMES } from '../../../core/record';
 import {
   acceptedFor,
   askedWith,
@@ -299,7 +300,7 @@ function Onward({ open }: { open: number }) {
   if (ended)
     return (
       <span>
-        {stage === 'stopped' ? 'Stopped and referred. ' : stage === 'postponed' ? 'Postponed. ' : 'Finished. '}
+        {stage === 'stopped' ? 'Stopped and referred. ' : stage === 'done' ? 'Finished. ' : `${STAGE_NAMES[stage]}. `}
         <Link to={`/clients/${visit.clientId}`}>To the client</Link>
       </span>
     );

@@ -1,3 +1,4 @@
+import { counted } from '../../words/index.ts';
 import { WORKING } from '../../routine/index.ts';
 import type { OneSide } from '../../words/index.ts';
 import type { BalanceRule } from '../rule.ts';
@@ -9,7 +10,7 @@ export function balance(rule: BalanceRule, { cues, steps }: RuleContext): Said[]
     return steps.flatMap((p): Said[] => {
       const { extra } = p.step.sides;
       if (!extra?.reason) return [];
-      const sets = `${extra.sets} more set${extra.sets === 1 ? '' : 's'}`;
+      const sets = counted(extra.sets, 'more set');
       return [
         {
           stepIds: [p.step.id],

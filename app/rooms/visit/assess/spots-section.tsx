@@ -1,3 +1,4 @@
+import { counted } from '../../../../core/words';
 import { offsetWords, type TightSpot } from '../../../../core/record';
 import { Button, Form } from 'react-bootstrap';
 import { VIEW_NAMES } from '../../../parts/chart/places';
@@ -30,7 +31,7 @@ export function SpotsSection({
             {pinning ? 'Stop pinning' : 'Pin on the chart'}
           </Button>
         )}
-        <span className="soft small">{before > 0 ? `last time ${before} ${before === 1 ? 'spot' : 'spots'}` : ''}</span>
+        <span className="soft small">{before > 0 ? `last time ${counted(before, 'spot')}` : ''}</span>
       </div>
       {pinning && (
         <p className="soft small mb-1">

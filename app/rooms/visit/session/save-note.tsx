@@ -1,3 +1,4 @@
+import { counted } from '../../../../core/words';
 import type { VisitPatch } from '../../../../core/record';
 import { Button } from 'react-bootstrap';
 import { useVisit } from './context';
@@ -63,7 +64,7 @@ export function SaveConflict() {
     <>
       {takenUp > 0 && (
         <div className="note-bar" role="status">
-          {takenUp === 1 ? 'One entry' : `${takenUp} entries`} of this visit had not been written when it was left;{' '}
+          {counted(takenUp, 'entry', 'entries')} of this visit had not been written when it was left;{' '}
           {save.status === 'saved' && !save.refused.length
             ? 'they are saved now.'
             : 'kept on this device, written now.'}
