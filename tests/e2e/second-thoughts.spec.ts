@@ -80,6 +80,7 @@ test('the next visit is booked in Record, asked about where it looks like a slip
   await addClient(page, 'Mirela Castellan');
   await page.goto('/clients');
   await page.getByRole('link', { name: 'Mirela Castellan' }).click();
+  await page.waitForURL(/clients\/[0-9a-f-]{36}/);
   await page.getByRole('link', { name: 'Visits', exact: true }).click();
   await awake(page);
   await page.getByRole('button', { name: 'Book a visit' }).click();
