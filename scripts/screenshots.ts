@@ -103,6 +103,7 @@ try {
   await shot(page, 'guide');
   await page.keyboard.press('x');
   await page.getByRole('button', { name: 'Out of time' }).click();
+  await page.getByRole('button', { name: 'Stop the run' }).click();
   await page.getByRole('button', { name: 'Day room' }).click();
   await page.goto(`${noor}/record`);
   await page

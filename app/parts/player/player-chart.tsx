@@ -9,7 +9,7 @@ import { bestView, placesOn, spotOf, VIEWS, worldOf, type Place } from '../chart
 import { useMemo } from 'react';
 
 /** A keep-off place is named when the contact comes so near. Our choice. */
-const NEAR_MM = 35;
+const NEAR_MM = 55;
 /** On the drawn head, straight through; a hand and the head are never near each other. */
 function mmBetween(a: Place, b: Place): number {
   const [from, to] = [worldOf(a)?.mm, worldOf(b)?.mm];
