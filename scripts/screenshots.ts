@@ -105,6 +105,7 @@ try {
   await page.getByRole('button', { name: 'Out of time' }).click();
   await page.getByRole('button', { name: 'Stop the run' }).click();
   await page.getByRole('button', { name: 'Day room' }).click();
+  await page.locator('[data-bs-theme=light]').waitFor();
   await page.goto(`${noor}/record`);
   await page
     .getByRole('radiogroup', { name: 'Masseter, client’s left, 0 to 3' })

@@ -11,7 +11,7 @@ const KEPT_MEASURES = 4000;
 
 /**
  * Plans tones a little ahead on the audio clock and calls `onMoment` at each moment. How late each call came is left in
- * the browser's timing record under "cue-onset".
+ * the browser's timing record under "cue-onset", and under "key-onset" how long after a key the cue that it opens was told.
  */
 export function useMoments(
   cues: readonly Cue[],
@@ -32,9 +32,9 @@ export function useMoments(
     const planned = new Set<string>();
     const timers = new Set<ReturnType<typeof setTimeout>>();
     let measured = 0;
-    const fire = (moment: Moment) => {
+    const fire = (moment: Moment, name: 'cue-onset' | 'key-onset' = 'cue-onset') => {
       const end = performance.now();
-      performance.measure('cue-onset', { start: Math.min(moment.atMs - performance.timeOrigin, end), end });
+      performance.measure(name, { start: Math.min(moment.atMs - performance.timeOrigin, end), end });
       if (++measured > KEPT_MEASURES) {
         performance.clearMeasures('cue-onset');
         measured = 0;
@@ -63,7 +63,7 @@ export function useMoments(
     if (intoMs === 0 && announced.current !== atMs && cues[cueIndex]) {
       const opened: Moment = { id: `${cueIndex}-opened`, atMs, cueIndex, kind: 'cue', count: 0, of: 0, breath: null };
       plan(opened, nowMs());
-      fire(opened);
+      fire(opened, 'key-onset');
     }
     look();
     const every = setInterval(look, EVERY_MS);

@@ -82,7 +82,8 @@ export async function action({ request, params }: Route.ActionArgs) {
 function readingWords(r: Reading, complaints: readonly { id: string; name: string }[]): string {
   const of = r.complaintId ? complaints.find((c) => c.id === r.complaintId)?.name : '';
   const place = r.place && PLACE_INDEX.placeName({ kind: 'muscle', id: r.place });
-  const side = r.side === 'left' || r.side === 'right' ? r.side : '';
+  // The name of a complaint says its side already.
+  const side = !of && (r.side === 'left' || r.side === 'right') ? r.side : '';
   return [place || of || MEASURES[r.measure].name, side].filter(Boolean).join(' ');
 }
 
