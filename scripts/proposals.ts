@@ -41,7 +41,7 @@ function table({ routine, reasons }: Proposal): string[] {
 }
 
 function tail(p: Proposal, index: number): string[] {
-  const { left, right } = totalsOf(stepsOf(p.routine).length, expandRoutine(p.routine)).workSeconds;
+  const { left, right } = totalsOf(stepsOf(p.routine).length, expandRoutine(p.routine)).handSeconds;
   const said = checkRoutine(p.routine, catalogue, TRADE_CASES[index]!.screening).filter((f) => f.severity !== 'hint');
   const order = p.order.exact ? 'the fewest there are' : `at least ${Math.round(p.order.bound)} s`;
   return [

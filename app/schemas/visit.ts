@@ -90,9 +90,11 @@ const recordSchema = object({
     .of(
       object({
         reaction: string().oneOf(REACTIONS).required(),
-        place: string().max(120).required(),
+        muscle: string()
+          .oneOf([...MUSCLE_IDS], 'A known muscle is accepted.')
+          .required(),
         side: string()
-          .oneOf(['left', 'right', 'both', 'midline'] as const)
+          .oneOf(['left', 'right'] as const)
           .required(),
       }).required(),
     )

@@ -7,6 +7,7 @@ export {
   isYes,
   screen,
   screenVisit,
+  toMind,
   SEVERITIES,
   type Answer,
   type Answers,

@@ -81,6 +81,10 @@ export interface Screening {
   unanswered: string[];
 }
 
+/** What of a client's own answers is to be minded today, the gravest first; what holds for everybody is not told. */
+export const toMind = ({ hits }: Pick<Screening, 'hits'>): Caution[] =>
+  [...hits['refer-out'], ...hits.avoid, ...hits.adapt].filter((c) => c.group !== 'everyone');
+
 /**
  * Hold an answer sheet against all cautions. Rules for everyone always count; a question counts once it is answered
  * yes. Adding a yes only ever adds limits. An override turns the bans of that one caution into warnings, where it may be

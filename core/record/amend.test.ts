@@ -23,12 +23,13 @@ describe('what a correction changes', () => {
             ...EMPTY_RECORD,
             note: 'said better',
             reactions: ['warmth', 'tears'],
-            where: [{ reaction: 'warmth', place: 'Masseter', side: 'left' }],
+            where: [{ reaction: 'warmth', muscle: 'masseter-superficial', side: 'left' }],
           },
         },
         { ...EMPTY_RECORD, note: 'said', reactions: ['warmth'] },
         [],
         nameOf,
+        () => 'Masseter',
       ),
     ).toEqual([
       { what: 'Reactions', before: 'Warmth', after: 'Warmth, Tears' },
@@ -38,7 +39,7 @@ describe('what a correction changes', () => {
   test('a reading changed, given, taken away; the same value is none', () => {
     const before = [{ ...rating(4), value: 4 }];
     const of = (value: number | null, known = before) =>
-      correctionsOf({ kind: 'readings', entries: [rating(value)] }, null, known, nameOf);
+      correctionsOf({ kind: 'readings', entries: [rating(value)] }, null, known, nameOf, () => '');
     expect(of(3)).toEqual([{ what: 'nrs-now after', before: '4 of 10', after: '3 of 10' }]);
     expect(of(null)).toEqual([{ what: 'nrs-now after', before: '4 of 10', after: '' }]);
     expect(of(3, [])).toEqual([{ what: 'nrs-now after', before: '', after: '3 of 10' }]);

@@ -1,5 +1,5 @@
 import { MEASURES, type Reading } from '../measures/index.ts';
-import { InputError, type Side } from '../words/index.ts';
+import { InputError } from '../words/index.ts';
 import { type ReadingEntry, sameReading, type VisitPatch } from './patch.ts';
 import { EMPTY_RECORD, REACTION_NAMES, type VisitRecord } from './visit.ts';
 
@@ -47,14 +47,13 @@ const RECORD_NAMES: Record<keyof VisitRecord, string> = {
   nextOn: 'Next visit',
   reviewOn: 'Review',
 };
-const sideWords = (side: Side): string => (side === 'midline' ? '' : side === 'both' ? ', both sides' : `, ${side}`);
-export const whereWords = (where: VisitRecord['where']): string =>
-  where.map((w) => `${REACTION_NAMES[w.reaction]}: ${w.place}${sideWords(w.side)}`).join('; ');
-const fieldWords = (record: VisitRecord, key: keyof VisitRecord): string =>
+export const whereWords = (where: VisitRecord['where'], muscleName: (id: string) => string): string =>
+  where.map((w) => `${REACTION_NAMES[w.reaction]}: ${muscleName(w.muscle)}, ${w.side}`).join('; ');
+const fieldWords = (record: VisitRecord, key: keyof VisitRecord, muscleName: (id: string) => string): string =>
   key === 'reactions'
     ? record.reactions.map((r) => REACTION_NAMES[r]).join(', ')
     : key === 'where'
-      ? whereWords(record.where)
+      ? whereWords(record.where, muscleName)
       : record[key];
 
 /** What a change to an ended visit corrects, value by value; nothing where nothing differs. */
@@ -63,11 +62,12 @@ export function correctionsOf(
   record: VisitRecord | null,
   readings: readonly Pick<Reading, keyof ReadingEntry>[],
   nameOf: (entry: ReadingEntry) => string,
+  muscleName: (id: string) => string,
 ): Correction[] {
   if (patch.kind === 'record') {
     const before = record ?? EMPTY_RECORD;
     return (Object.keys(RECORD_NAMES) as (keyof VisitRecord)[]).flatMap((key) => {
-      const [was, is] = [fieldWords(before, key), fieldWords(patch.record, key)];
+      const [was, is] = [fieldWords(before, key, muscleName), fieldWords(patch.record, key, muscleName)];
       return was === is ? [] : [{ what: RECORD_NAMES[key], before: was, after: is }];
     });
   }

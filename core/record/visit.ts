@@ -1,6 +1,6 @@
 import type { Answers } from '../limits/index.ts';
 import type { Routine } from '../routine/index.ts';
-import type { Side } from '../words/index.ts';
+import type { OneSide } from '../words/index.ts';
 import type { Findings } from './findings.ts';
 
 /** The five stages in the order of the work, and the three ways in which a visit ends. */
@@ -69,8 +69,8 @@ export const REACTION_NAMES: Record<Reaction, string> = {
 export interface VisitRecord {
   /** What was seen right after. */
   reactions: Reaction[];
-  /** Where a reaction was, as far as it was pointed to: name of the place, the client’s side. */
-  where: { reaction: Reaction; place: string; side: Side }[];
+  /** Where a reaction was, as far as it was pointed to: id of a muscle, the client’s side. */
+  where: { reaction: Reaction; muscle: string; side: OneSide }[];
   /** Free words. */
   note: string;
   /** What was used, in words. */

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import fc from 'fast-check';
-import { bareStep, beats, hold, routineOf, stepOf } from '../../tests/support/routines.ts';
+import { bareStep, beats, breath, hold, routineOf, stepOf } from '../../tests/support/routines.ts';
 import { beatOnsetMs, breathPhases, expandRoutine, alongPath, WORKING } from './cues.ts';
 import { stepsOf, type Block, type DosePart, type Step } from './model.ts';
 import { totalsOf } from './timing.ts';
@@ -239,7 +239,9 @@ describe('totals', () => {
       bareStep('b', [hold(20)], { mode: 'midline' }),
       bareStep('c', [hold(10)], { mode: 'left' }),
     ]);
-    expect(totalsOf(stepsOf(r).length, expandRoutine(r)).workSeconds).toEqual({ left: 40, right: 30, midline: 20 });
+    const totals = totalsOf(stepsOf(r).length, expandRoutine(r));
+    expect(totals.workSeconds).toEqual({ left: 40, right: 30, midline: 20 });
+    expect(totals.handSeconds).toEqual({ left: 40, right: 30 });
   });
 });
 
@@ -364,4 +366,14 @@ test('the length of a step of the library does not depend on what stands before 
   const alone = totalsOf(1, expandRoutine({ items: [stepOf('pulse-ST6')] })).totalSeconds;
   const [, second] = totalsOf(2, expandRoutine({ items: [stepOf('temple-circles'), stepOf('pulse-ST6')] })).stepSeconds;
   expect(second).toBe(alone);
+});
+
+test('hands are on only while they hold, count or wait, with a contact that is a hand’s', () => {
+  const r = routineOf([
+    bareStep('a', [breath(2, 4, 6)]),
+    bareStep('b', [hold(10), { kind: 'check', what: 'Look', seconds: 5 }], { pauses: { findPlaceSeconds: 4 } }),
+    bareStep('c', [hold(20)], { contact: 'none', pressure: null }),
+    bareStep('d', [hold(30)], { contact: 'tongue', pressure: null }),
+  ]);
+  expect(totalsOf(4, expandRoutine(r)).handSeconds).toEqual({ left: 10, right: 10 });
 });

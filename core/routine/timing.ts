@@ -7,7 +7,9 @@ export interface Totals {
   totalSeconds: number;
   /** Whole length of each step with finding the place and changes, in step order. */
   stepSeconds: number[];
-  /** Hands-on work that reaches each side; work on both sides at once counts for both, the midline for neither. */
+  /** Seconds in which hands are on each side; both at once counts for both. Breathing, looking and own movement are none. */
+  handSeconds: { left: number; right: number };
+  /** Work that reaches each side, by hands or by the client’s own; work on both sides at once counts for both, the midline for neither. */
   workSeconds: { left: number; right: number; midline: number };
   /** Counted repetitions that reach each side; those on both at once count for both. */
   counts: { left: number; right: number };
@@ -19,6 +21,7 @@ export interface Totals {
 export function totalsOf(steps: number, cues: readonly Cue[]): Totals {
   const stepMs = new Array<number>(steps).fill(0);
   const work = { left: 0, right: 0, midline: 0 };
+  const hands = { left: 0, right: 0 };
   const counts = { left: 0, right: 0 };
   let least = 0;
   let most = 0;
@@ -29,6 +32,8 @@ export function totalsOf(steps: number, cues: readonly Cue[]): Totals {
     least += cue.leastMs;
     most += cue.mostMs;
     if (!WORKING.has(cue.kind)) continue;
+    if (cue.hands && (cue.side === 'both' || cue.side === 'left')) hands.left += ms;
+    if (cue.hands && (cue.side === 'both' || cue.side === 'right')) hands.right += ms;
     const beats = cue.beats?.count ?? 0;
     if (cue.side === 'both' || cue.side === 'left') counts.left += beats;
     if (cue.side === 'both' || cue.side === 'right') counts.right += beats;
@@ -40,6 +45,7 @@ export function totalsOf(steps: number, cues: readonly Cue[]): Totals {
   return {
     totalSeconds: (cues[cues.length - 1]?.endMs ?? 0) / 1000,
     stepSeconds: stepMs.map((ms) => ms / 1000),
+    handSeconds: { left: hands.left / 1000, right: hands.right / 1000 },
     workSeconds: { left: work.left / 1000, right: work.right / 1000, midline: work.midline / 1000 },
     counts,
     rangeSeconds: { least: least / 1000, most: most / 1000 },

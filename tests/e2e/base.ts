@@ -163,3 +163,29 @@ export async function finish(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Finish the visit' }).click();
   await page.getByRole('button', { name: 'Finish all the same' }).click();
 }
+
+/** A voice that writes down what it says, so that somebody who does not look can act on it. */
+export const listen = (page: Page): Promise<unknown> =>
+  page.addInitScript(() => {
+    const said: string[] = [];
+    Object.assign(window, {
+      said,
+      SpeechSynthesisUtterance: class {
+        constructor(public text: string) {}
+      },
+    });
+    const voice = { name: 'Test voice', lang: 'en-GB', localService: true } as SpeechSynthesisVoice;
+    Object.defineProperty(window, 'speechSynthesis', {
+      value: {
+        speaking: false,
+        getVoices: () => [voice],
+        speak: (u: { text: string }) => said.push(u.text),
+        cancel: () => {},
+        addEventListener: () => {},
+        removeEventListener: () => {},
+      },
+    });
+  });
+/** What the voice has said so far. */
+export const said = (page: Page): Promise<string[]> =>
+  page.evaluate(() => (window as unknown as { said: string[] }).said);

@@ -1,4 +1,4 @@
-import { addClient, addStep, expect, openPractice, saved, test, toCompose } from './base.ts';
+import { addClient, addStep, expect, listen, openPractice, said, saved, test, toCompose } from './base.ts';
 import type { Page } from '@playwright/test';
 
 async function ready(page: Page, ...lines: string[]): Promise<void> {
@@ -169,6 +169,38 @@ test('stopped it is asked once, taken up again in place and after a reload, and 
   await expect(page.getByRole('row', { name: /Warm palms on the chewing muscles/ })).toContainText('skipped');
 });
 
+test('a stopped run tells where it stopped by its own routine, and a note half written outlives a question', async ({
+  page,
+}) => {
+  await ready(page, 'warm palms jaw 40s', 'temple circles');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(page.getByText('step 1 of 2')).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('step 2 of 2')).toBeVisible();
+  await page.getByRole('button', { name: 'note' }).click();
+  await page.getByLabel('Note at this moment').fill('half a thought');
+  await aWhile(page);
+  await page.getByRole('button', { name: 'pause' }).click();
+  await expect(page.getByLabel('Note at this moment')).toHaveValue('half a thought');
+  await aWhile(page);
+  await page.getByRole('button', { name: 'stop' }).click();
+  await expect(page.getByRole('button', { name: 'note' })).toHaveAttribute('aria-disabled', 'true');
+  await page.getByRole('button', { name: 'Go back' }).click();
+  await aWhile(page);
+  await page.getByRole('button', { name: 'note' }).click();
+  await expect(page.getByLabel('Note at this moment')).toHaveValue('half a thought');
+  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await page.keyboard.press('x');
+  await page.getByRole('button', { name: 'Stop the run' }).click();
+  await expect(page.getByRole('button', { name: 'Record' })).toBeEnabled();
+  await page.getByRole('link', { name: 'Compose' }).click();
+  await addStep(page, 'jiache');
+  await saved(page);
+  await page.getByRole('link', { name: 'Guide' }).click();
+  await page.getByRole('button', { name: /^Go on at step 2 of 2/ }).click();
+  await expect(page.locator('.player-bar')).toContainText('step 2 of 2');
+});
+
 test('by touch: begins at a step, a second touch of a wet finger is let go, softened goes on', async ({ page }) => {
   await ready(page, 'temple circles', 'stay masseter', 'jiache');
   await page.getByLabel('at step').selectOption({ index: 1 });
@@ -187,6 +219,7 @@ test('by touch: begins at a step, a second touch of a wet finger is let go, soft
   await aWhile(page);
   await softened.click();
   await expect(page.getByText('step 3 of 3')).toBeVisible();
+  await aWhile(page);
   await page.getByRole('button', { name: 'note' }).click();
   await page.getByRole('button', { name: 'Softer' }).click();
   await page.getByRole('button', { name: 'next' }).click();
@@ -197,41 +230,21 @@ test('by touch: begins at a step, a second touch of a wet finger is let go, soft
 test('by ear: every step is said, also the first, and after a key; the side before it comes; the last count', async ({
   page,
 }) => {
-  await page.addInitScript(() => {
-    const said: string[] = [];
-    const voice = { name: 'Test voice', lang: 'en-GB', localService: true } as SpeechSynthesisVoice;
-    Object.assign(window, {
-      said,
-      SpeechSynthesisUtterance: class {
-        constructor(public text: string) {}
-      },
-    });
-    Object.defineProperty(window, 'speechSynthesis', {
-      value: {
-        speaking: false,
-        getVoices: () => [voice],
-        speak: (u: { text: string }) => said.push(u.text),
-        cancel: () => {},
-        addEventListener: () => {},
-        removeEventListener: () => {},
-      },
-    });
-  });
+  await listen(page);
   await ready(page, 'warm palms jaw 40s', 'masseter press open 5x 20/min each');
   await page.getByLabel('The voice is for').selectOption('practitioner');
   await page.getByLabel('It counts').selectOption('every');
-  const said = () => page.evaluate(() => (window as unknown as { said: string[] }).said);
   await page.getByRole('button', { name: 'Try it' }).click();
-  await expect.poll(said).toHaveLength(1);
+  await expect.poll(() => said(page)).toHaveLength(1);
   await page.evaluate(() => (window as unknown as { said: string[] }).said.splice(0));
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await expect
-    .poll(async () => (await said()).at(-1))
+    .poll(async () => (await said(page)).at(-1))
     .toMatch(/^Warm palms on the chewing muscles\. Both sides\. Light pressure/);
   await page.keyboard.press('ArrowRight');
-  await expect.poll(async () => (await said()).at(-1)).toMatch(/Client’s left\. \w+ pressure/);
-  await expect.poll(said, { timeout: 30_000 }).toContain('Change. Client’s right.');
-  const all = await said();
+  await expect.poll(async () => (await said(page)).at(-1)).toMatch(/Client’s left\. \w+ pressure/);
+  await expect.poll(() => said(page), { timeout: 30_000 }).toContain('Change. Client’s right.');
+  const all = await said(page);
   expect(all.indexOf('Soon the client’s right.')).toBeGreaterThan(0);
   expect(all.indexOf('Soon the client’s right.')).toBeLessThan(all.indexOf('Change. Client’s right.'));
   expect(all).toEqual(expect.arrayContaining(['1', '2', '3', '4', 'last one']));

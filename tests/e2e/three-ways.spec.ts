@@ -1,4 +1,4 @@
-import { addClient, addStep, awake, expect, openPractice, saved, startVisit, test } from './base.ts';
+import { addClient, addStep, awake, expect, listen, openPractice, said, saved, startVisit, test } from './base.ts';
 import type { Locator, Page } from '@playwright/test';
 
 /** How a hand does something: with a finger, or with keys on what has the focus. */
@@ -10,31 +10,9 @@ const doing = (page: Page, way: Way) => async (on: Locator) => {
   await page.keyboard.press('Enter');
 };
 
-/** A voice that writes down what it says, so that somebody who does not look can act on it. */
-const listen = (page: Page) =>
-  page.addInitScript(() => {
-    const said: string[] = [];
-    Object.assign(window, {
-      said,
-      SpeechSynthesisUtterance: class {
-        constructor(public text: string) {}
-      },
-    });
-    const voice = { name: 'Test voice', lang: 'en-GB', localService: true } as SpeechSynthesisVoice;
-    Object.defineProperty(window, 'speechSynthesis', {
-      value: {
-        speaking: false,
-        getVoices: () => [voice],
-        speak: (u: { text: string }) => said.push(u.text),
-        cancel: () => {},
-        addEventListener: () => {},
-        removeEventListener: () => {},
-      },
-    });
-  });
 const hears = (page: Page, what: RegExp) =>
   expect
-    .poll(() => page.evaluate(() => (window as unknown as { said: string[] }).said.slice(-6).join(' | ')), {
+    .poll(async () => (await said(page)).slice(-6).join(' | '), {
       timeout: 20_000,
     })
     .toMatch(what);

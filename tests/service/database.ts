@@ -1,7 +1,7 @@
 import type { Client } from '../../core/record/index.ts';
 import { randomBytes } from 'node:crypto';
 import { Client as Connection } from 'pg';
-import { inject } from 'vitest';
+import { afterAll, beforeAll, inject } from 'vitest';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { closeDatabase as closeApp, connect } from '../../server/db/connection.ts';
 import { prepareDatabase } from '../../server/db/prepare.ts';
@@ -37,6 +37,17 @@ export async function closeDatabase(): Promise<void> {
   await closeApp();
   await ownerConnection?.close();
   ownerConnection = null;
+}
+
+/** A database of this file's own with one practice in it, made before its tests and let go after them. */
+export function ownPractice(): { readonly tenant: Tenant } {
+  const own = {} as { tenant: Tenant };
+  beforeAll(async () => {
+    await openFreshDatabase();
+    own.tenant = await openPractice();
+  });
+  afterAll(closeDatabase);
+  return own;
 }
 
 export interface Tenant {

@@ -78,6 +78,16 @@ describe('a stopped run', () => {
     expect(await take(id, [event('take-up', T + 90_000)], T + 90_000)).toBe('closed');
     expect(await statusOf()).toEqual(['stopped', 'stopped']);
   });
+  test('takes it up only by what comes first after it stopped, and only as the visit is screened now', async () => {
+    const id = await stoppedRun();
+    expect(await take(id, [event('take-up', T + 1000)], T + 60_000)).toBe('closed');
+    expect(await take(id, [event('note', T + 60_000, 'x'), event('take-up', T + 60_000)], T + 60_000)).toBe('closed');
+    const asked = (may: boolean) =>
+      takeEvents(tenant.practiceId, visitId, id, [event('take-up', T + 60_000)], T + 60_000, T + 60_000, () => may);
+    expect(await asked(false)).toBe('not-allowed');
+    expect(await statusOf()).toEqual(['stopped']);
+    expect(await asked(true)).toMatchObject({ status: 'open' });
+  });
   test('that ran to its end is not taken up', async () => {
     const run = (await open(tenant.practiceId, visitId))!;
     await take(run.id, [event('start', T)], T + 500_000);

@@ -1,30 +1,17 @@
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
+import { beforeEach, describe, expect, test } from 'vitest';
 import { EMPTY_RECORD, type VisitPatch } from '../../core/record/index.ts';
 import { addToVisit, amendmentsOf } from '../../server/db/queries/amendments.server.ts';
 import { readingsOfVisit } from '../../server/db/queries/readings.server.ts';
 import { saveVisit } from '../../server/db/queries/save-visit.server.ts';
 import { findVisit } from '../../server/db/queries/visits.server.ts';
-import {
-  addClient,
-  addVisit,
-  asOwner,
-  closeDatabase,
-  openFreshDatabase,
-  openPractice,
-  type Tenant,
-} from './database.ts';
+import { addClient, addVisit, asOwner, openPractice, ownPractice } from './database.ts';
 
-let tenant: Tenant;
+const own = ownPractice();
 let visitId: string;
 let version: number;
-beforeAll(async () => {
-  await openFreshDatabase();
-  tenant = await openPractice();
-});
-afterAll(closeDatabase);
 const write = async (patch: VisitPatch) => {
-  const result = await saveVisit(tenant, visitId, { saveId: randomUUID(), expectedVersion: version, patch });
+  const result = await saveVisit(own.tenant, visitId, { saveId: randomUUID(), expectedVersion: version, patch });
   if (result.result === 'saved') version = result.version;
   return result.result;
 };
@@ -36,7 +23,7 @@ const tender = (value: number | null, because?: string): VisitPatch => ({
   ...(because ? { because } : {}),
 });
 beforeEach(async () => {
-  visitId = await addVisit(tenant, (await addClient(tenant)).id);
+  visitId = await addVisit(own.tenant, (await addClient(own.tenant)).id);
   version = 1;
   await write({ kind: 'record', record: { ...EMPTY_RECORD, note: 'As it was' } });
   await write(tender(3));
@@ -49,9 +36,9 @@ describe('an ended visit', () => {
     expect(await write({ kind: 'record', record: { ...EMPTY_RECORD, note: 'As it is' }, because: 'A slip' })).toBe(
       'saved',
     );
-    expect((await readingsOfVisit(tenant.practiceId, visitId)).map((r) => r.value)).toEqual([2]);
-    expect((await findVisit(tenant.practiceId, visitId))!.record!.note).toBe('As it is');
-    expect(await amendmentsOf(tenant.practiceId, visitId)).toMatchObject([
+    expect((await readingsOfVisit(own.tenant.practiceId, visitId)).map((r) => r.value)).toEqual([2]);
+    expect((await findVisit(own.tenant.practiceId, visitId))!.record!.note).toBe('As it is');
+    expect(await amendmentsOf(own.tenant.practiceId, visitId)).toMatchObject([
       {
         words: 'Misread',
         by: 'Imke Dahl',
@@ -72,22 +59,24 @@ describe('an ended visit', () => {
       'ended',
     );
     expect(await write({ kind: 'stage', stage: 'record' })).toBe('ended');
-    expect(await amendmentsOf(tenant.practiceId, visitId)).toEqual([]);
+    expect(await amendmentsOf(own.tenant.practiceId, visitId)).toEqual([]);
   });
   test('what changes nothing leaves no entry', async () => {
     expect(await write(tender(3, 'Looked again'))).toBe('saved');
-    expect(await amendmentsOf(tenant.practiceId, visitId)).toEqual([]);
+    expect(await amendmentsOf(own.tenant.practiceId, visitId)).toEqual([]);
   });
   test('takes words that are added, once for a key; one that goes on does not, nor another practice’s', async () => {
     const key = randomUUID();
     await Promise.all([
-      addToVisit(tenant, visitId, 'She rang: easier since', key),
-      addToVisit(tenant, visitId, 'She rang: easier since', key),
+      addToVisit(own.tenant, visitId, 'She rang: easier since', key),
+      addToVisit(own.tenant, visitId, 'She rang: easier since', key),
     ]);
-    expect((await amendmentsOf(tenant.practiceId, visitId)).map((a) => a.words)).toEqual(['She rang: easier since']);
-    await expect(addToVisit(tenant, visitId, '   ')).rejects.toThrow('words');
-    const open = await addVisit(tenant, (await addClient(tenant)).id);
-    expect(await addToVisit(tenant, open, 'x')).toBe('open');
+    expect((await amendmentsOf(own.tenant.practiceId, visitId)).map((a) => a.words)).toEqual([
+      'She rang: easier since',
+    ]);
+    await expect(addToVisit(own.tenant, visitId, '   ')).rejects.toThrow('words');
+    const open = await addVisit(own.tenant, (await addClient(own.tenant)).id);
+    expect(await addToVisit(own.tenant, open, 'x')).toBe('open');
     const other = await openPractice();
     expect(await addToVisit(other, visitId, 'x')).toBe('missing');
     expect(await amendmentsOf(other.practiceId, visitId)).toEqual([]);

@@ -1,10 +1,12 @@
-import type { Booking } from '../../../core/record';
+import { type Booking, USUAL_BOOKING_MINUTES } from '../../../core/record';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { bookSchema, moveSchema } from '../../schemas/booking';
 import { check, type FieldErrors } from '../../schemas/read';
 import { FieldFrame } from '../fields/field';
+import type { BookingAsks } from '../../../server/access/booking-asks.server';
 import { send } from '../frame/send';
+import { timeOfDay } from '../marks/time';
 
 export interface When {
   day: string;
@@ -18,6 +20,7 @@ export function BookingForm({
   label,
   clientId,
   visitId,
+  timeZone,
   onBooked,
   onCancel,
 }: {
@@ -27,13 +30,14 @@ export function BookingForm({
   clientId: string;
   /** Of the booking that is moved; null for a new one. */
   visitId: string | null;
+  timeZone: string;
   onBooked: (booking: Booking) => void;
   onCancel?: () => void;
 }) {
   const [typed, setTyped] = useState({ day: when.day, time: when.time, minutes: String(when.minutes) });
   const [once] = useState(() => crypto.randomUUID());
   const [errors, setErrors] = useState<FieldErrors>({});
-  const [asks, setAsks] = useState<string[]>([]);
+  const [asks, setAsks] = useState<BookingAsks | null>(null);
   const [told, setTold] = useState('');
   const book = async (sure: boolean) => {
     const said = { ...typed, sure };
@@ -41,7 +45,7 @@ export function BookingForm({
     setTold('');
     if (!input.ok) return setErrors(input.errors);
     setErrors({});
-    const answer = await send<{ asks: string[]; booking: Booking | null }>(
+    const answer = await send<{ asks: BookingAsks | null; booking: Booking | null }>(
       visitId ? `/bookings/${visitId}/move` : '/bookings',
       input.value,
     );
@@ -59,7 +63,7 @@ export function BookingForm({
       value={typed[key]}
       onChange={(e: { target: { value: string } }) => {
         setTyped({ ...typed, [key]: e.target.value });
-        setAsks([]);
+        setAsks(null);
       }}
       message={errors[key]}
     />
@@ -71,9 +75,9 @@ export function BookingForm({
         {field('time', 'Time', 'time')}
         {field('minutes', 'Minutes', 'number')}
       </div>
-      {asks.length > 0 && (
+      {asks && (
         <div className="note-bar" role="alert">
-          {asks.join(' ')} Is it meant so?
+          {asksWords(asks, clientId, timeZone)} Is it meant so?
         </div>
       )}
       {told && (
@@ -82,8 +86,8 @@ export function BookingForm({
         </p>
       )}
       <div className="d-flex gap-2 mt-1">
-        <Button size="sm" onClick={() => void book(asks.length > 0)}>
-          {asks.length ? `${label}, it is meant so` : label}
+        <Button size="sm" onClick={() => void book(asks !== null)}>
+          {asks ? `${label}, it is meant so` : label}
         </Button>
         {onCancel && (
           <Button size="sm" variant="outline-primary" onClick={onCancel}>
@@ -93,4 +97,19 @@ export function BookingForm({
       </div>
     </div>
   );
+}
+
+function asksWords({ isPast, over }: BookingAsks, clientId: string, timeZone: string): string {
+  const spanOf = ({ startsAt, minutes }: Booking): string => {
+    const endsAt = new Date(Date.parse(startsAt) + (minutes ?? USUAL_BOOKING_MINUTES) * 60_000).toISOString();
+    return `${timeOfDay(startsAt, timeZone)} to ${timeOfDay(endsAt, timeZone)}`;
+  };
+  return [
+    ...(isPast ? ['This day is before today.'] : []),
+    ...over.map((b) =>
+      b.clientId === clientId
+        ? `This client has a visit then already: ${spanOf(b)}.`
+        : `${b.practitioner} has ${b.clientName} then already: ${spanOf(b)}.`,
+    ),
+  ].join(' ');
 }

@@ -31,6 +31,7 @@ export function BookingWays({
         label="Move"
         clientId={booking.clientId}
         visitId={booking.visitId}
+        timeZone={timeZone}
         when={{
           day: dayOf(booking.startsAt, timeZone),
           time: timeOfDay(booking.startsAt, timeZone),

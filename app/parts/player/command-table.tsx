@@ -1,6 +1,14 @@
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { Button } from 'react-bootstrap';
-import { commandKeys, COMMANDS, keyWords, onCommandKeys, setCommandKey, type CommandId } from './commands';
+import {
+  commandKeys,
+  COMMANDS,
+  keyWords,
+  onCommandKeys,
+  setCommandKey,
+  setUsualKeys,
+  type CommandId,
+} from './commands';
 
 /** The commands of a run with their keys, each of which can be another one on this device. */
 export function CommandTable() {
@@ -49,7 +57,7 @@ export function CommandTable() {
       </table>
       <p className="small">
         A pedal that sends keys works like them.{' '}
-        <Button variant="link" size="sm" className="p-0 align-baseline" onClick={() => setCommandKey('toggle', null)}>
+        <Button variant="link" size="sm" className="p-0 align-baseline" onClick={setUsualKeys}>
           The usual keys again
         </Button>
       </p>

@@ -39,13 +39,14 @@ export function commandKeys(): CommandKeys {
   return known.keys;
 }
 
-/** Gives a command one key of its own; what had that key before loses it. Null brings the usual keys back. */
-export function setCommandKey(id: CommandId, key: string | null): void {
+/** Gives a command one key of its own; what had that key before loses it. */
+export function setCommandKey(id: CommandId, key: string): void {
   const now = commandKeys();
-  const next =
-    key === null
-      ? {}
-      : Object.fromEntries(COMMANDS.map((c) => [c.id, c.id === id ? [key] : now[c.id].filter((k) => k !== key)]));
+  keep(Object.fromEntries(COMMANDS.map((c) => [c.id, c.id === id ? [key] : now[c.id].filter((k) => k !== key)])));
+}
+export const setUsualKeys = (): void => keep({});
+
+function keep(next: Record<string, readonly string[]>): void {
   try {
     localStorage.setItem(NAME, JSON.stringify(next));
   } catch {

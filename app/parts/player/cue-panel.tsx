@@ -17,6 +17,7 @@ export function CuePanel({
   holdWord,
   doneSide,
   refused,
+  isFirstTouch,
   onGoOn,
   onTaken,
   children,
@@ -33,6 +34,7 @@ export function CuePanel({
   /** The side that is wholly done while the other waits. */
   doneSide: OneSide | null;
   refused: string;
+  isFirstTouch: (detail: number) => boolean;
   onGoOn: () => void;
   onTaken: (reading: { measure: string; place: string; side: Side; value: number }) => void;
   /** In the place of what is told, while something is asked. */
@@ -82,7 +84,7 @@ export function CuePanel({
               onTaken={(value) => onTaken({ ...cue.test!, side: cue.side, value })}
             />
           )}
-          {cue.open && <OpenDose cue={cue} state={state} onGoOn={onGoOn} />}
+          {cue.open && <OpenDose cue={cue} state={state} isFirstTouch={isFirstTouch} onGoOn={onGoOn} />}
           <p className="told">
             {technique.cue}
             {step.note && <> {step.note}</>}

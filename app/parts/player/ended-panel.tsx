@@ -19,7 +19,8 @@ export function EndedPanel({
   ending: 'going' | 'kept' | 'waiting';
   label: string;
   onGo: () => void;
-  onTakeUp: () => void;
+  /** Null where it may not go on. */
+  onTakeUp: (() => void) | null;
 }) {
   const { done, part, skipped } = outcomes;
   const isWhole = part + skipped === 0;
@@ -44,7 +45,7 @@ export function EndedPanel({
         <Button size="lg" disabled={ending === 'going'} onClick={onGo}>
           {ending === 'going' ? 'Keeping …' : label}
         </Button>
-        {state.status === 'stopped' && (
+        {state.status === 'stopped' && onTakeUp && (
           <Button size="lg" variant="outline-primary" onClick={onTakeUp}>
             Take it up again
           </Button>

@@ -39,23 +39,29 @@ const NAME = 'velvet-guide';
 const CHANGED = 'velvet-guide-changed';
 let known: { text: string | null; settings: GuideSettings } = { text: null, settings: USUAL };
 function kept(): GuideSettings {
-  let text: string | null = null;
+  let text: string | null;
   try {
     text = localStorage.getItem(NAME);
-    if (text === known.text) return known.settings;
+  } catch {
+    // A device without a store keeps them as long as the page.
+    return known.settings;
+  }
+  if (text === known.text) return known.settings;
+  try {
     known = { text, settings: schema.validateSync(JSON.parse(text ?? ''), { strict: true }) as GuideSettings };
   } catch {
-    // No store, or something else in it.
+    // Something else lies there.
     known = { text, settings: USUAL };
   }
   return known.settings;
 }
-function keep(next: GuideSettings): void {
+function keep(settings: GuideSettings): void {
+  const text = JSON.stringify(settings);
   try {
-    localStorage.setItem(NAME, JSON.stringify(next));
+    localStorage.setItem(NAME, text);
+    known = { text, settings };
   } catch {
-    // A device that keeps nothing is asked anew next time.
-    known = { text: null, settings: next };
+    known = { ...known, settings };
   }
   window.dispatchEvent(new Event(CHANGED));
 }

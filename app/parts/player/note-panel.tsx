@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 
 /** What is noted most, one touch each. Common practice, no source. */
@@ -15,15 +14,18 @@ const WORDS = [
 
 /** A few words at this moment; the run goes on meanwhile. */
 export function NotePanel({
+  text,
+  onText,
   onNote,
   onCompare,
   onCancel,
 }: {
+  text: string;
+  onText: (text: string) => void;
   onNote: (words: string) => void;
   onCompare: () => void;
   onCancel: () => void;
 }) {
-  const [text, setText] = useState('');
   return (
     <form
       className="ask-in-place"
@@ -43,7 +45,7 @@ export function NotePanel({
       <Form.Label htmlFor="guide-words" className="mb-0">
         Note at this moment
       </Form.Label>
-      <Form.Control id="guide-words" autoFocus maxLength={500} value={text} onChange={(e) => setText(e.target.value)} />
+      <Form.Control id="guide-words" autoFocus maxLength={500} value={text} onChange={(e) => onText(e.target.value)} />
       <div className="d-flex gap-2 flex-wrap">
         <Button type="submit">Keep the note</Button>
         <Button variant="outline-primary" onClick={onCompare}>

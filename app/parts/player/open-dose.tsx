@@ -1,10 +1,18 @@
 import { goOnWords, type GuideState } from '../../../core/guide';
 import type { Cue } from '../../../core/routine';
-import { useOneTouch } from './controls';
 
 /** Reached sooner or later by feel: how long it has been, against the least, the usual and the most. */
-export function OpenDose({ cue, state, onGoOn }: { cue: Cue; state: GuideState; onGoOn: () => void }) {
-  const isFirst = useOneTouch();
+export function OpenDose({
+  cue,
+  state,
+  isFirstTouch,
+  onGoOn,
+}: {
+  cue: Cue;
+  state: GuideState;
+  isFirstTouch: (detail: number) => boolean;
+  onGoOn: () => void;
+}) {
   const seconds = (ms: number) => Math.round(ms / 1000);
   const usualMs = cue.endMs - cue.startMs;
   const mostMs = cue.mostMs + state.extraMs;
@@ -31,7 +39,7 @@ export function OpenDose({ cue, state, onGoOn }: { cue: Cue; state: GuideState; 
         type="button"
         className="go-on"
         onClick={(event) => {
-          if (!isFirst(event.detail)) return;
+          if (!isFirstTouch(event.detail)) return;
           if (event.detail > 0) event.currentTarget.blur();
           onGoOn();
         }}

@@ -1,5 +1,5 @@
 import { checkRoutine } from '../../../core/rules';
-import { ribbonOf, stepsOf, type Catalogue, type Routine } from '../../../core/routine';
+import { expandRoutine, ribbonOf, stepsOf, type Catalogue, type Routine } from '../../../core/routine';
 import {
   doneSideAt,
   runRecord,
@@ -19,6 +19,7 @@ import { Ribbon } from '../ribbon/ribbon';
 import type { CommandId } from './commands';
 import { ComparePanel } from './compare-panel';
 import { Controls } from './controls';
+import { useOneTouch } from './one-touch';
 import { CuePanel } from './cue-panel';
 import { EndedPanel } from './ended-panel';
 import { useGuideSettings } from './guide-settings';
@@ -77,6 +78,9 @@ export function Player(props: PlayerProps) {
   const [settings, setSettings] = useGuideSettings();
   const [asking, setAsking] = useState<'stop' | 'note' | 'compare' | null>(null);
   const [refused, setRefused] = useState('');
+  /** Typed into the note, kept while something else is asked. */
+  const [note, setNote] = useState('');
+  const isFirstTouch = useOneTouch();
   const sound = useMemo(() => new Sound(), []);
   useEffect(() => () => (sound.close(), hush()), [sound]);
   useEffect(() => sound.setVolume(settings.volume), [sound, settings.volume]);
@@ -139,9 +143,17 @@ export function Player(props: PlayerProps) {
     sound.wake();
     if (!stopFinding) void run.start(step);
   };
+  /** The run of before that was stopped, where it may go on as the visit is screened now. */
+  const stopped = useMemo(
+    () =>
+      props.stopped && !checkRoutine(props.stopped.routine, catalogue, screening).some((f) => f.severity === 'stop')
+        ? stoppedAt(props.stopped)
+        : null,
+    [props.stopped, catalogue, screening],
+  );
   const takeUp = () => {
     sound.wake();
-    if (!stopFinding) run.takeUp(state.status === 'stopped' ? run.run : props.stopped);
+    run.takeUp(state.status === 'stopped' ? run.run : props.stopped);
   };
   const press = (kind: PlainKind) => {
     sound.wake();
@@ -151,8 +163,9 @@ export function Player(props: PlayerProps) {
   };
   /** Does what a touch, a key or a pedal asks for; false where it means nothing now. */
   const command = (id: CommandId): boolean => {
-    if (asking && id !== 'toggle') return false;
-    setAsking(null);
+    // What was asked stands until it is answered, or the run goes on without; a note lets everything through.
+    if ((asking === 'stop' || asking === 'compare') && id !== 'toggle') return false;
+    if (asking !== 'note') setAsking(null);
     if (id === 'toggle' && state.status === 'ready') begin(0);
     else if (!live) return false;
     else if (id === 'toggle') press(running ? 'pause' : 'resume');
@@ -169,7 +182,6 @@ export function Player(props: PlayerProps) {
   const ended = state.status === 'done' || state.status === 'stopped';
   const doneSide = doneSideAt(cues, cue.index);
   const at = (cue.startMs + Math.min(state.intoMs, cue.endMs - cue.startMs)) / 1000;
-  const stopped = useMemo(() => (props.stopped ? stoppedAt(props.stopped, cues) : null), [props.stopped, cues]);
   const close = () => setAsking(null);
 
   return (
@@ -229,7 +241,7 @@ export function Player(props: PlayerProps) {
               ending={run.ending}
               label={after.label}
               onGo={after.onGo}
-              onTakeUp={takeUp}
+              onTakeUp={stopFinding ? null : takeUp}
             />
           ) : (
             <CuePanel
@@ -243,6 +255,7 @@ export function Player(props: PlayerProps) {
               holdWord={catalogue.schools.get(run.routine.school)?.doseWords.hold}
               doneSide={doneSide}
               refused={refused}
+              isFirstTouch={isFirstTouch}
               onGoOn={() => press('go-on')}
               onTaken={(reading) => {
                 run.press({ kind: 'reading', ...reading });
@@ -259,10 +272,13 @@ export function Player(props: PlayerProps) {
                 />
               ) : asking === 'note' ? (
                 <NotePanel
+                  text={note}
+                  onText={setNote}
                   onCancel={close}
                   onCompare={() => ask('compare')}
                   onNote={(words) => {
                     run.press({ kind: 'note', words });
+                    setNote('');
                     close();
                   }}
                 />
@@ -299,6 +315,8 @@ export function Player(props: PlayerProps) {
       />
       {live && (
         <Controls
+          isFirstTouch={isFirstTouch}
+          isAsking={asking === 'stop' || asking === 'compare'}
           isPaused={!running}
           lighter={onlyOther(shifted(state.pressure, -1), state.pressure)}
           firmer={onlyOther(shifted(state.pressure, 1), state.pressure)}
@@ -318,11 +336,12 @@ function outcomesOf(steps: ReturnType<typeof runRecord>['steps']) {
   return { done: of('done'), part: of('part'), skipped: of('skipped') };
 }
 
-/** Where a stopped run of this routine would go on; null when it ran another one. */
-function stoppedAt({ events }: OpenRun, cues: Parameters<typeof stateAt>[0]): Stopped | null {
+/** Where a stopped run would go on, by the routine it ran. */
+function stoppedAt({ events, routine }: OpenRun): Stopped | null {
+  const cues = expandRoutine(routine);
   const state = stateAt(cues, events, events.at(-1)?.atMs ?? 0);
   const cue = cues[state.cueIndex];
   if (!cue || state.status !== 'stopped') return null;
   const of = Math.max(...cues.map((c) => c.stepIndex)) + 1;
-  return { step: cue.stepIndex + 1, of, leftSeconds: timeLeftMs(cues, state) / 1000, reason: state.stopReason };
+  return { step: cue.stepIndex + 1, of, leftSeconds: timeLeftMs(cues, state) / 1000 };
 }

@@ -10,7 +10,6 @@ export interface Stopped {
   step: number;
   of: number;
   leftSeconds: number;
-  reason: string;
 }
 
 /** Before the run: what is going to happen, how it is announced, and where it begins. */

@@ -47,9 +47,14 @@ export function useRun(port: RunPort, routine: Routine, open: OpenRun | null) {
 
   const take = useCallback(
     (moment: GuideMoment, atMs: number) => {
-      const event: GuideEvent = { ...moment, id: crypto.randomUUID(), atMs };
+      // Told apart by their times alone: two of one moment would be put in any order elsewhere.
+      const event = {
+        ...moment,
+        id: crypto.randomUUID(),
+        atMs: Math.max(atMs, (events.current.at(-1)?.atMs ?? 0) + 0.01),
+      };
       events.current = [...events.current, event];
-      base.current = stateAt(cues, events.current, atMs);
+      base.current = stateAt(cues, events.current, event.atMs);
       queue.current?.add(event);
       setTurn((t) => t + 1);
       refresh();
@@ -111,10 +116,12 @@ export function useRun(port: RunPort, routine: Routine, open: OpenRun | null) {
       await queue.current?.flush();
       // The end stands when whoever keeps the run says so too.
       const answer = !queue.current?.unsent.length && (await port.packet({ ...run, events: events.current }));
+      // Taken up again meanwhile: this end was none, and says nothing about the next.
+      if (over) return;
       if (answer) queue.current?.forget();
       setEnding(answer ? 'kept' : 'waiting');
       setUnsent(answer ? 0 : Math.max(1, queue.current?.unsent.length ?? 0));
-      if (!answer && !over) setTimeout(() => void tell(), 2000);
+      if (!answer) setTimeout(() => void tell(), 2000);
     };
     void tell();
     return () => {

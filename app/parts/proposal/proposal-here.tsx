@@ -1,19 +1,18 @@
-import { lazy, Suspense, useState } from 'react';
+import { type ComponentType, lazy, Suspense, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { ProposalProps } from './proposal-view';
 
-type View = (props: ProposalProps) => React.ReactNode;
+type View = ComponentType<ProposalProps & { onAgain: () => void }>;
 /** Fetched when it is asked for, the solver beside it; where there is no network it says so in place of the view. */
 const fetched = () =>
-  lazy(() =>
+  lazy<View>(() =>
     import('./proposal-view').then(
-      (m): { default: View } => ({ default: m.ProposalView }),
-      (): { default: View } => ({ default: NotFetched }),
+      (m) => ({ default: m.ProposalView as View }),
+      () => ({ default: NotFetched }),
     ),
   );
-let Fetched = fetched();
 
-function NotFetched({ onLeave, onAgain }: ProposalProps & { onAgain?: () => void }) {
+function NotFetched({ onLeave, onAgain }: ProposalProps & { onAgain: () => void }) {
   return (
     <main className="p-4 narrow" role="alert">
       <h1>Proposed routine</h1>
@@ -33,17 +32,10 @@ function NotFetched({ onLeave, onAgain }: ProposalProps & { onAgain?: () => void
 
 /** A routine proposed, as soon as its view is here. */
 export function ProposalHere(props: ProposalProps) {
-  const [tries, setTries] = useState(0);
-  const View = Fetched as React.ComponentType<ProposalProps & { onAgain: () => void }>;
+  const [View, setView] = useState(fetched);
   return (
-    <Suspense key={tries} fallback={<p className="soft p-4">Getting ready …</p>}>
-      <View
-        {...props}
-        onAgain={() => {
-          Fetched = fetched();
-          setTries(tries + 1);
-        }}
-      />
+    <Suspense fallback={<p className="soft p-4">Getting ready …</p>}>
+      <View {...props} onAgain={() => setView(fetched)} />
     </Suspense>
   );
 }

@@ -323,8 +323,8 @@ export function RoutineTable({
                 Fit to minutes …
               </Button>
               <span className="soft">
-                Right {clock(totals.workSeconds.right)} and {totals.counts.right} counts, left{' '}
-                {clock(totals.workSeconds.left)} and {totals.counts.left} hands on
+                Right {clock(totals.handSeconds.right)} and {totals.counts.right} counts, left{' '}
+                {clock(totals.handSeconds.left)} and {totals.counts.left} hands on
                 {totals.rangeSeconds.most - totals.rangeSeconds.least > 1 &&
                   `; ${clock(totals.rangeSeconds.least)} to ${clock(totals.rangeSeconds.most)} with open doses`}
               </span>

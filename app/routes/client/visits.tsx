@@ -47,6 +47,7 @@ export default function Visits({ loaderData: { visits, more, later, ratings } }:
             label="Book it"
             clientId={client.id}
             visitId={null}
+            timeZone={timeZone}
             when={{ day: '', time: '', minutes: USUAL_BOOKING_MINUTES }}
             onBooked={() => {
               setBooks(false);

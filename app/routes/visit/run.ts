@@ -1,4 +1,5 @@
 import { readGuideEvent } from '../../../core/guide';
+import type { Routine } from '../../../core/routine';
 import { checkRoutine } from '../../../core/rules';
 import { hasEnded, sorerSide } from '../../../core/record';
 import { InputError } from '../../../core/words';
@@ -32,13 +33,18 @@ export async function action({ request, params }: Route.ActionArgs) {
   const visit = await findVisit(practiceId, params.visitId);
   if (!visit) return data({ message: 'This visit is not here.' }, { status: 404 });
 
+  const screening = (await screeningOf(practiceId, visit))(visit);
+  const catalogue = await catalogueOf(practiceId);
+  /** Why a routine may not be run as the visit is screened now; null when it may. */
+  const whyNot = (routine: Routine): string | null => {
+    const stop = checkRoutine(routine, catalogue, screening).find((f) => f.severity === 'stop');
+    return stop?.title ?? (screening.mustStop ? 'A red flag was answered yes.' : null);
+  };
+
   if (input.value.kind === 'open') {
     if (hasEnded(visit.stage)) return data({ message: 'This visit has ended.' }, { status: 409 });
-    const screening = (await screeningOf(practiceId, visit))(visit);
-    const catalogue = await catalogueOf(practiceId);
-    const stop = visit.routine && checkRoutine(visit.routine, catalogue, screening).find((f) => f.severity === 'stop');
-    if (stop || screening.mustStop)
-      return data({ message: stop?.title ?? 'A red flag was answered yes.' }, { status: 422 });
+    const why = visit.routine && whyNot(visit.routine);
+    if (why) return data({ message: why }, { status: 422 });
     const [client, readings] = await Promise.all([
       findClient(practiceId, visit.clientId),
       readingsOfVisit(practiceId, visit.id),
@@ -52,13 +58,23 @@ export async function action({ request, params }: Route.ActionArgs) {
 
   try {
     const events = (input.value.events ?? []).map(readGuideEvent);
-    const taken = await takeEvents(practiceId, visit.id, input.value.runId ?? '', events, input.value.nowMs ?? null);
+    const taken = await takeEvents(
+      practiceId,
+      visit.id,
+      input.value.runId ?? '',
+      events,
+      input.value.nowMs ?? null,
+      Date.now(),
+      (routine) => whyNot(routine) === null,
+    );
     if (taken === 'missing') return data({ message: 'This run is not here.' }, { status: 404 });
     if (taken === 'closed')
       return data(
         { result: 'closed', message: 'This run has ended; nothing is added to it any more.' },
         { status: 409 },
       );
+    if (taken === 'not-allowed')
+      return data({ message: 'As the visit is screened now, this run may not go on.' }, { status: 422 });
     if (taken === 'from-the-future')
       return data({ message: 'event.atMs: a moment up to now is accepted' }, { status: 422 });
     return taken;

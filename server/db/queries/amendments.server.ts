@@ -13,12 +13,14 @@ import { complaintName } from '../../../core/words/index.ts';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { PLACE_INDEX } from '../../../reference/place-index.ts';
 import { database } from '../connection.ts';
-import { ComplaintModel, VisitModel } from '../models/index.ts';
+import type { VisitModel } from '../models/index.ts';
+import { ComplaintModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';
 import type { Member } from './accounts.server.ts';
 import { writeAudit } from './audit.server.ts';
 import { once } from './once.server.ts';
 import { readingsIn } from './readings.server.ts';
+import { lockVisit } from './shared.server.ts';
 
 async function keep(
   who: Member,
@@ -44,6 +46,10 @@ async function keep(
   return row!.id;
 }
 
+/** A muscle or region by its name. */
+const placeName = (id: string): string =>
+  PLACE_INDEX.placeName({ kind: 'muscle', id }) ?? PLACE_INDEX.placeName({ kind: 'region', id }) ?? id;
+
 /** Keeps the old values beside the new ones before a correction of an ended visit is written. */
 export async function noteCorrection(
   who: Member,
@@ -63,17 +69,14 @@ export async function noteCorrection(
     [
       MEASURES[measure].name,
       complaintId ? complaints.get(complaintId) : '',
-      place &&
-        (PLACE_INDEX.placeName({ kind: 'muscle', id: place }) ??
-          PLACE_INDEX.placeName({ kind: 'region', id: place as never }) ??
-          place),
+      place && placeName(place),
       side === 'midline' ? '' : `client’s ${side}`,
       phase,
     ]
       .filter(Boolean)
       .join(', ');
   const readings = patch.kind === 'readings' ? await readingsIn(practiceId, visit.id, transaction) : [];
-  const changes = correctionsOf(patch, visit.record && readRecord(visit.record), readings, nameOf);
+  const changes = correctionsOf(patch, visit.record && readRecord(visit.record), readings, nameOf, placeName);
   if (!changes.length) return;
   await keep(who, visit.id, checkedWords(why, 'because'), changes, transaction);
   await writeAudit(who, 'visit-corrected', { visit: visit.id, values: changes.length }, transaction);
@@ -85,11 +88,7 @@ export const addToVisit = byPractice(
     if (!isUuid(visitId)) return 'missing';
     const checked = checkedWords(words, 'words');
     return database().transaction(async (transaction) => {
-      const visit = await VisitModel.findOne({
-        where: { practiceId: who.practiceId, id: visitId },
-        transaction,
-        lock: transaction.LOCK.UPDATE,
-      });
+      const visit = await lockVisit(who.practiceId, visitId, transaction);
       if (!visit) return 'missing';
       if (!hasEnded(visit.stage)) return 'open';
       await once(who.practiceId, key, 'amendment', transaction, async () => {

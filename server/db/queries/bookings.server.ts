@@ -1,18 +1,13 @@
-import {
-  type Booking,
-  isStillBooked,
-  overlapping,
-  USUAL_BOOKING_MINUTES,
-  type VisitStage,
-} from '../../../core/record/index.ts';
+import { type Booking, isStillBooked, overlapping, type VisitStage } from '../../../core/record/index.ts';
 import type { Routine } from '../../../core/routine/index.ts';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { database } from '../connection.ts';
-import { VisitModel } from '../models/index.ts';
+import type { VisitModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';
 import type { Member } from './accounts.server.ts';
 import { writeAudit } from './audit.server.ts';
 import { createVisit } from './visits.server.ts';
+import { lockVisit } from './shared.server.ts';
 
 /** Looked at around a moment for what lies over it: no booking is longer. */
 const REACH_MS = 8 * 3_600_000;
@@ -87,11 +82,7 @@ async function withBooking(
 ): Promise<'done' | 'missing' | 'begun'> {
   if (!isUuid(visitId)) return 'missing';
   return database().transaction(async (transaction) => {
-    const visit = await VisitModel.findOne({
-      where: { practiceId: who.practiceId, id: visitId },
-      transaction,
-      lock: transaction.LOCK.UPDATE,
-    });
+    const visit = await lockVisit(who.practiceId, visitId, transaction);
     if (!visit) return 'missing';
     if (!isStillBooked(visit)) return 'begun';
     await act(visit, transaction);
@@ -124,6 +115,3 @@ export const beginWith = byPractice(
       await visit.update({ routine: template.body, routineOrigin, version: visit.version + 1 }, { transaction });
     }),
 );
-
-/** Length of a booking as it is counted. */
-export const minutesOf = ({ minutes }: Pick<Booking, 'minutes'>): number => minutes ?? USUAL_BOOKING_MINUTES;

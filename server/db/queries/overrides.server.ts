@@ -1,9 +1,10 @@
 import type { Override } from '../../../core/limits/index.ts';
 import { hasEnded } from '../../../core/record/index.ts';
 import { database } from '../connection.ts';
-import { OverrideModel, VisitModel } from '../models/index.ts';
+import { OverrideModel } from '../models/index.ts';
 import { writeAudit } from './audit.server.ts';
 import { byPractice, isUuid } from '../scope.ts';
+import { lockVisit } from './shared.server.ts';
 
 const plain = (o: OverrideModel): Override => ({
   caution: o.caution,
@@ -28,11 +29,7 @@ export const signOverride = byPractice(
   ): Promise<Override | 'missing' | 'ended' | 'signed-before'> => {
     if (!isUuid(visitId)) return 'missing';
     return database().transaction(async (transaction) => {
-      const visit = await VisitModel.findOne({
-        where: { practiceId: who.practiceId, id: visitId },
-        transaction,
-        lock: transaction.LOCK.UPDATE,
-      });
+      const visit = await lockVisit(who.practiceId, visitId, transaction);
       if (!visit) return 'missing';
       if (hasEnded(visit.stage)) return 'ended';
       if (await OverrideModel.count({ where: { practiceId: who.practiceId, visitId, caution }, transaction }))

@@ -1,9 +1,10 @@
 import { hasEnded, type Photo, type PhotoPhase } from '../../../core/record/index.ts';
 import type { PhotoMarks } from '../../../core/measures/index.ts';
 import { database } from '../connection.ts';
-import { PhotoModel, VisitModel } from '../models/index.ts';
+import { PhotoModel } from '../models/index.ts';
 import { writeAudit } from './audit.server.ts';
 import { byPractice, isUuid } from '../scope.ts';
+import { lockVisit } from './shared.server.ts';
 
 interface Who {
   practiceId: string;
@@ -39,11 +40,7 @@ export const keepPhoto = byPractice(
   ): Promise<Photo | 'missing' | 'ended'> => {
     if (!isUuid(visitId)) return 'missing';
     return database().transaction(async (transaction) => {
-      const visit = await VisitModel.findOne({
-        where: { practiceId: who.practiceId, id: visitId },
-        transaction,
-        lock: transaction.LOCK.UPDATE,
-      });
+      const visit = await lockVisit(who.practiceId, visitId, transaction);
       if (!visit) return 'missing';
       if (hasEnded(visit.stage)) return 'ended';
       await PhotoModel.destroy({ where: { practiceId: who.practiceId, visitId, phase }, transaction });

@@ -13,6 +13,7 @@ import { database } from '../connection.ts';
 import { RunEventModel, RunModel, VisitModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';
 import { eventRow, storedEvent, storedRoutine } from '../stored.ts';
+import { lockVisit } from './shared.server.ts';
 
 export interface Run {
   id: string;
@@ -59,11 +60,7 @@ export const openRun = byPractice(
   async (practiceId: string, visitId: string, runId: string, sorer: OneSide | null = null): Promise<Run | null> => {
     if (!isUuid(visitId) || !isUuid(runId)) return null;
     const run = await database().transaction(async (transaction) => {
-      const visit = await VisitModel.findOne({
-        where: { practiceId, id: visitId },
-        transaction,
-        lock: transaction.LOCK.UPDATE,
-      });
+      const visit = await lockVisit(practiceId, visitId, transaction);
       const routine = visit && storedRoutine(visit.routine);
       if (!routine?.items.length) return null;
       const open = await RunModel.findOne({ where: { practiceId, visitId, status: 'open' }, transaction });
@@ -113,7 +110,8 @@ const CLOCK_SLACK_MS = 60_000;
 /** The first events of a run may have been on their way for this long. Our choice. */
 const SLOW_WAY_MS = 5_000;
 
-export type Taken = { taken: string[]; status: Run['status'] } | 'missing' | 'closed' | 'from-the-future';
+export type Taken =
+  { taken: string[]; status: Run['status'] } | 'missing' | 'closed' | 'not-allowed' | 'from-the-future';
 
 /**
  * Take events from the device, each id once, and acknowledge them. How far the device's clock is ahead is noted with
@@ -129,6 +127,8 @@ export const takeEvents = byPractice(
     events: readonly GuideEvent[],
     deviceNowMs: number | null,
     nowMs: number = Date.now(),
+    /** Whether a stopped run of this routine may go on as the visit is screened now. */
+    mayGoOn: (routine: Routine) => boolean = () => true,
   ): Promise<Taken> => {
     if (!isUuid(visitId) || !isUuid(runId)) return 'missing';
     return database().transaction(async (transaction): Promise<Taken> => {
@@ -142,15 +142,18 @@ export const takeEvents = byPractice(
       if (run.status !== 'open') {
         const known = await RunEventModel.count({ where: { practiceId, runId, id: ids }, transaction });
         if (known === new Set(ids).size) return { taken: ids, status: run.status };
-        // A stopped run is taken up again while its visit goes on and no other run is open in it.
-        if (run.status !== 'stopped' || !events.some((e) => e.kind === 'take-up')) return 'closed';
-        const visit = await VisitModel.findOne({
-          where: { practiceId, id: visitId },
+        // A stopped run is taken up again, by what comes first after it stopped, while its visit goes on and no other run
+        // is open in it.
+        if (run.status !== 'stopped' || events[0]?.kind !== 'take-up') return 'closed';
+        const last = await RunEventModel.max<number, RunEventModel>('atMs', {
+          where: { practiceId, runId },
           transaction,
-          lock: transaction.LOCK.UPDATE,
         });
+        if (events.some((e) => e.atMs < Number(last))) return 'closed';
+        const visit = await lockVisit(practiceId, visitId, transaction);
         const others = await RunModel.count({ where: { practiceId, visitId, status: 'open' }, transaction });
         if (!visit || hasEnded(visit.stage) || others) return 'closed';
+        if (!mayGoOn(storedRoutine(run.routine)!)) return 'not-allowed';
       }
       if (run.clockAheadMs === null && deviceNowMs !== null)
         await run.update({ clockAheadMs: deviceNowMs - nowMs }, { transaction });

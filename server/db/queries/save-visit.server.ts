@@ -28,6 +28,7 @@ import { readingsIn } from './readings.server.ts';
 import { scoresIn } from './scores.server.ts';
 import { plainVisit } from './visits.server.ts';
 import { byPractice, isUuid } from '../scope.ts';
+import { lockVisit } from './shared.server.ts';
 
 interface Write {
   saveId: string;
@@ -58,11 +59,7 @@ export const saveVisit = byPractice(
     const { practiceId } = who;
     const bodyOf = bodyHash(write.patch);
     return database().transaction(async (transaction): Promise<SaveResult> => {
-      const visit = await VisitModel.findOne({
-        where: { practiceId, id: visitId },
-        transaction,
-        lock: transaction.LOCK.UPDATE,
-      });
+      const visit = await lockVisit(practiceId, visitId, transaction);
       if (!visit) return { result: 'missing' };
       const known = await VisitWriteModel.findOne({
         where: { practiceId, visitId, saveId: write.saveId },

@@ -1,3 +1,15 @@
+import type { Transaction } from 'sequelize';
+import { VisitModel } from '../models/index.ts';
+import { isUuid } from '../scope.ts';
+
+/** A visit of the practice, nobody else's to change until the transaction ends; null when it is not there. */
+export const lockVisit = async (
+  practiceId: string,
+  id: string,
+  transaction: Transaction,
+): Promise<VisitModel | null> =>
+  isUuid(id) ? VisitModel.findOne({ where: { practiceId, id }, transaction, lock: transaction.LOCK.UPDATE }) : null;
+
 /** A pattern that finds the text anywhere, with its own wildcards taken literally. */
 export const like = (text: string): string => `%${text.trim().replace(/[\\%_]/g, (c) => `\\${c}`)}%`;
 

@@ -1,3 +1,4 @@
+import { toMind } from '../../../../core/limits';
 import type { Stage } from '../../../../core/record';
 import { WORSE_MEANS } from '../../../../core/relief';
 import { complaintName } from '../../../../core/words';
@@ -10,9 +11,7 @@ import { StageTape } from './stage-tape';
 export function ClientStrip({ showing }: { showing: Stage }) {
   const { visit, client, number, readings, screening, stage, worse } = useVisit();
   const past = usePast();
-  const warned = [...screening.hits['refer-out'], ...screening.hits.avoid, ...screening.hits.adapt].filter(
-    (c) => c.group !== 'everyone',
-  );
+  const warned = toMind(screening);
   const word = screening.mustStop
     ? 'Refer out'
     : screening.hits.avoid.some((c) => c.group !== 'everyone')

@@ -1,4 +1,4 @@
-import { preparationFor } from '../../../../core/limits';
+import { preparationFor, type Screening, toMind } from '../../../../core/limits';
 import { MEASURES, type MeasureKey } from '../../../../core/measures';
 import type { Routine } from '../../../../core/routine';
 import { useMemo } from 'react';
@@ -12,8 +12,8 @@ import { SaveConflict, SaveState } from '../session/save-note';
 import { portOfVisit } from './port';
 
 /** The first thing to mind today, in a few words. */
-function cautionWord({ hits }: ReturnType<typeof useVisit>['screening']): string {
-  const [first, ...more] = [...hits['refer-out'], ...hits.avoid, ...hits.adapt].filter((c) => c.group !== 'everyone');
+function cautionWord(screening: Screening): string {
+  const [first, ...more] = toMind(screening);
   return first ? `Mind: ${first.title.toLowerCase()}${more.length ? ` and ${more.length} more` : ''}` : '';
 }
 

@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { useVisit } from '../session/context';
 
@@ -18,18 +17,18 @@ export function FinishButton({ missing, onAsk }: { missing: readonly string[]; o
 
 export function FinishQuestion({ missing, onBack }: { missing: readonly string[]; onBack: () => void }) {
   const { end } = useVisit();
-  const [first] = useState(missing);
   return (
     <div className="note-bar is-stop" role="alertdialog" aria-label="Finish the visit?">
-      <strong>Finish with this open?</strong> It can be added later, and is then marked as added.
+      <strong>{missing.length ? 'Finish with this open?' : 'Nothing is open any more.'}</strong>{' '}
+      {missing.length > 0 && 'It can be added later, and is then marked as added.'}
       <ul className="mb-2">
-        {first.map((m) => (
+        {missing.map((m) => (
           <li key={m}>{m}</li>
         ))}
       </ul>
       <div className="d-flex gap-2">
         <Button autoFocus onClick={() => end('done')}>
-          Finish all the same
+          {missing.length ? 'Finish all the same' : 'Finish'}
         </Button>
         <Button variant="outline-primary" onClick={onBack}>
           Go on recording

@@ -35,6 +35,7 @@ export function NextVisit({ booked }: { booked: Booking | null }) {
           label="Book it"
           clientId={client.id}
           visitId={null}
+          timeZone={timeZone}
           when={{
             day: record.nextOn || dayOf(inAWeek, timeZone),
             time: timeOfDay(visit.startsAt, timeZone),

@@ -1,7 +1,10 @@
 import { type Reaction, REACTION_NAMES, REACTIONS, whereWords } from '../../../../core/record';
+import isEqual from 'fast-deep-equal';
 import { PLACE_INDEX } from '../../../../reference/place-index';
 import type { Place } from '../../../parts/chart/places';
 import { useVisit } from '../session/context';
+
+const muscleName = (id: string): string => PLACE_INDEX.placeName({ kind: 'muscle', id }) ?? id;
 
 /** Reactions, and where they were: one of them waits for a touch on the chart. */
 export function useReactions(asked: Reaction | null) {
@@ -13,10 +16,9 @@ export function useReactions(asked: Reaction | null) {
     setRecord({ ...record, reactions, where: record.where.filter((w) => reactions.includes(w.reaction)) });
   };
   const point = (place: Place) => {
-    if (!asked) return;
-    const name = PLACE_INDEX.placeName(place) ?? place.id;
-    const one = { reaction: asked, place: name, side: place.side };
-    const rest = record.where.filter((w) => !(w.reaction === asked && w.place === name && w.side === place.side));
+    if (!asked || place.side === 'midline') return;
+    const one = { reaction: asked, muscle: place.id, side: place.side };
+    const rest = record.where.filter((w) => !isEqual(w, one));
     setRecord({ ...record, where: rest.length < record.where.length ? rest : [...rest, one] });
   };
   return { toggle, point };
@@ -52,7 +54,7 @@ export function Reactions({ asked, onAsk }: { asked: Reaction | null; onAsk: (re
               const where = record.where.filter((w) => w.reaction === r);
               return (
                 <li key={r}>
-                  <span>{where.length ? whereWords(where) : `${REACTION_NAMES[r]}: not pointed to`}</span>{' '}
+                  <span>{where.length ? whereWords(where, muscleName) : `${REACTION_NAMES[r]}: not pointed to`}</span>{' '}
                   <button
                     type="button"
                     className="chip"
