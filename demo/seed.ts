@@ -1,6 +1,6 @@
 import { eventRow } from '../server/db/stored.ts';
 import { expandRoutine, type Routine, stepsOf } from '../core/routine/index.ts';
-import { EXTEND_MS, type GuideEvent, runRecord } from '../core/guide/index.ts';
+import { endsByFeel, EXTEND_MS, type GuideEvent, lengthsOf, runRecord } from '../core/guide/index.ts';
 import { type MeasureKey, pressureThreshold } from '../core/measures/index.ts';
 import { admitRoutine, type Answer, screen } from '../core/limits/index.ts';
 import { EMPTY_RECORD, EMPTY_SCREEN, type Findings } from '../core/record/index.ts';
@@ -344,25 +344,36 @@ async function seedReadings(
   );
 }
 
-/** A run as it would have been played: started, open doses left at their usual length, here and there extended, played to its end or stopped. */
+/** Invented: how much longer than planned a step’s changes and waits took, from 0.9 to 1.5 times, spread evenly. */
+const takesLonger = (startMs: number, stepIndex: number): number =>
+  0.9 + 0.6 * (((Math.round(startMs / 60_000) + stepIndex) * 0.618034) % 1);
+
+/** A run as it would have been played: started, hands waited for, here and there extended, played to its end or stopped. */
 async function seedRun(
-  { practiceId, transaction, random }: Making,
+  { practiceId, practitionerId, transaction, random }: Making,
   row: VisitModel,
   routine: Routine,
   stopReason: string | undefined,
 ): Promise<void> {
   const cues = expandRoutine(routine);
   const startMs = row.startsAt.getTime() + 10 * 60_000;
-  const events: GuideEvent[] = [{ id: `${row.id.slice(0, 8)}-start`, kind: 'start', atMs: startMs }];
+  const events: GuideEvent[] = [
+    { id: `${row.id.slice(0, 8)}-start`, kind: 'start', atMs: startMs },
+    { id: `${row.id.slice(0, 8)}-hands`, kind: 'wait-for-hands', on: true, atMs: startMs },
+  ];
   const lengthMs = cues.at(-1)?.endMs ?? 0;
   const extendedAtMs = random() < 0.5 ? startMs + Math.round(lengthMs * 0.4) : null;
   if (extendedAtMs !== null) events.push({ id: `${row.id.slice(0, 8)}-extend`, kind: 'extend', atMs: extendedAtMs });
   let atMs = startMs;
+  const waiting = { waitsForHands: true };
   for (const cue of cues) {
-    const endMs = atMs + cue.endMs - cue.startMs;
+    const byFeel = endsByFeel(cue, waiting);
+    const plannedMs = cue.endMs - cue.startMs;
+    const lengthMs = byFeel ? Math.round(plannedMs * takesLonger(startMs, cue.stepIndex)) : plannedMs;
+    const endMs = atMs + (cue.open ? Math.min(cue.mostMs, lengthMs) : lengthMs);
     const isExtended = extendedAtMs !== null && extendedAtMs >= atMs && extendedAtMs < endMs;
     atMs = endMs + (isExtended ? EXTEND_MS : 0);
-    if (cue.open) events.push({ id: `${row.id.slice(0, 8)}-on-${cue.index}`, kind: 'go-on', atMs });
+    if (byFeel) events.push({ id: `${row.id.slice(0, 8)}-on-${cue.index}`, kind: 'go-on', atMs });
   }
   if (stopReason)
     events.push({
@@ -372,7 +383,8 @@ async function seedRun(
       reason: stopReason,
     });
   events.sort((a, b) => a.atMs - b.atMs);
-  const { state, steps } = runRecord(cues, events, startMs + lengthMs + 60_000);
+  const endMs = atMs + 60_000;
+  const { state, steps } = runRecord(cues, events, endMs);
   const run = await RunModel.create(
     {
       practiceId,
@@ -381,6 +393,8 @@ async function seedRun(
       status: state.status === 'stopped' ? 'stopped' : 'done',
       steps,
       createdAt: new Date(startMs),
+      practitionerId,
+      felt: lengthsOf(routine, events, endMs),
     },
     { transaction },
   );

@@ -1,5 +1,6 @@
 import { Button } from 'react-bootstrap';
 import { Form, NavLink, Outlet, useLocation, useRouteLoaderData } from 'react-router';
+import { learnedBy } from '../../server/db/queries/runs.server';
 import { requirePractitioner } from '../../server/access/session.server';
 import { FindBox } from '../parts/frame/find-box';
 import { KeyHelp } from '../parts/keys/key-help';
@@ -9,8 +10,9 @@ import { UnsentNote } from '../rooms/visit/session/unsent-note';
 import type { Route } from './+types/frame';
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practitionerId, name, email, practiceName, timeZone } = await requirePractitioner(request);
-  return { practitionerId, name, email, practiceName, timeZone };
+  const { practiceId, practitionerId, name, email, practiceName, timeZone } = await requirePractitioner(request);
+  const learned = await learnedBy(practiceId, practitionerId);
+  return { practitionerId, name, email, practiceName, timeZone, learned };
 }
 
 /** The top bar around every page of a signed-in practitioner. */

@@ -27,6 +27,8 @@ export type GuideMoment =
   | { kind: 'compare'; compare: SideCompare }
   /** To the beginning of a step, from 0; before the start it begins there. */
   | { kind: 'go-to'; step: number }
+  /** From here finding a place and changing hands or sides wait until they are said to be done, or no longer. */
+  | { kind: 'wait-for-hands'; on: boolean }
   /** A reading that a test asked for. */
   | { kind: 'reading'; measure: string; place: string; side: Side; value: number };
 
@@ -90,6 +92,9 @@ function readMoment(kind: unknown, v: Record<string, unknown>): GuideMoment {
       if (!Number.isInteger(v.step) || (v.step as number) < 0)
         throw new InputError('event.step', 'a whole number, 0 or more, is accepted');
       return { kind, step: v.step as number };
+    case 'wait-for-hands':
+      if (typeof v.on !== 'boolean') throw new InputError('event.on', 'true or false is accepted');
+      return { kind, on: v.on };
     case 'reading': {
       const side = SIDES.find((s) => s === v.side);
       if (!side) throw new InputError('event.side', `one of ${SIDES.join(', ')} is accepted`);
@@ -108,7 +113,7 @@ function readMoment(kind: unknown, v: Record<string, unknown>): GuideMoment {
       if (!plain)
         throw new InputError(
           'event.kind',
-          `one of ${[...PLAIN, 'stop', 'note', 'compare', 'go-to', 'reading'].join(', ')} is accepted`,
+          `one of ${[...PLAIN, 'stop', 'note', 'compare', 'go-to', 'wait-for-hands', 'reading'].join(', ')} is accepted`,
         );
       return { kind: plain };
     }

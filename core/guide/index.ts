@@ -6,6 +6,7 @@ export {
   advance,
   cueLengthMs,
   EXTEND_MS,
+  endsByFeel,
   initialState,
   shifted,
   stateAt,
@@ -13,11 +14,13 @@ export {
   type GuideState,
 } from './machine.ts';
 export { readStepRecords, runRecord, type StepRecord } from './run-record.ts';
+// What a practitioner's own runs tell about the next.
+export { asYours, learnedFrom, lengthsOf, type FeltLengths, type Learned, type Middle } from './learned.ts';
 export { countsBySide, unevenSteps } from './uneven.ts';
 // What sounds, speaks or shows, ahead of time.
 export { momentsAhead, type Moment } from './moments.ts';
 export { beginsStep, speakerOf, spokenAt, USUAL_HEARING, type Hearing } from './spoken.ts';
-export { bodyWords, faceOf, goOnWords, nextWords } from './words.ts';
+export { bodyWords, faceOf, goOnWords, handWords, middleWords, nextWords } from './words.ts';
 // Comparing the sides when one of them is done.
 export {
   doneSideAt,

@@ -38,6 +38,10 @@ export interface GuideState {
   readings: readonly { atMs: number; stepIndex: number; measure: string; place: string; side: Side; value: number }[];
   /** Cues that were worked to their end, or left because what was waited for had come. */
   finished: readonly number[];
+  /** Finding a place and changing hands or sides take as long as they take. */
+  waitsForHands: boolean;
+  /** How long each cue took that ends by feel, in the order in which they ended. */
+  felt: readonly { cueIndex: number; ms: number }[];
 }
 
 /** Time spent in one cue at one pressure, pauses of the run left out. */
@@ -50,6 +54,16 @@ export interface Stretch {
 }
 
 export const EXTEND_MS = 10_000;
+/** Hands that are waited for get this long; then the work begins by itself. Our choice. */
+const HANDS_MOST_MS = 60_000;
+/** What hands do between the work: it takes as long as it takes, and can be waited for. */
+const HANDS_MOVE = ['find-place', 'next-place', 'change-side', 'swap'] as const satisfies readonly Cue['kind'][];
+export type HandsMove = (typeof HANDS_MOVE)[number];
+export const handsMove = (cue: Cue): HandsMove | null => HANDS_MOVE.find((k) => k === cue.kind) ?? null;
+
+/** Whether nobody knows when the cue ends: what is waited for comes, or the hands are there. */
+export const endsByFeel = (cue: Cue, { waitsForHands }: Pick<GuideState, 'waitsForHands'>): boolean =>
+  cue.open !== null || (waitsForHands && handsMove(cue) !== null);
 /** "Back" within this from the beginning of a step goes to the step before. */
 const JUST_BEGUN_MS = 2000;
 
@@ -75,14 +89,16 @@ export function initialState(cues: readonly Cue[]): GuideState {
     compares: [],
     readings: [],
     finished: [],
+    waitsForHands: false,
+    felt: [],
   };
 }
 
-/** Length at which the present cue ends by itself, with what was added to it: an open dose goes on up to its most. */
-export const cueLengthMs = (cue: Cue, state: Pick<GuideState, 'extraMs'>): number =>
-  (cue.open ? cue.mostMs : cue.endMs - cue.startMs) + state.extraMs;
+/** Length at which the present cue ends by itself, with what was added to it: what ends by feel goes on up to its most. */
+export const cueLengthMs = (cue: Cue, state: Pick<GuideState, 'extraMs' | 'waitsForHands'>): number =>
+  (endsByFeel(cue, state) ? (cue.open ? cue.mostMs : HANDS_MOST_MS) : cue.endMs - cue.startMs) + state.extraMs;
 
-/** What is still to go, by the planned lengths; an open dose that is past its usual length counts no more. */
+/** What is still to go, by the planned lengths; what ends by feel and is past its usual length counts no more. */
 export function timeLeftMs(cues: readonly Cue[], state: GuideState): number {
   const cue = cues[state.cueIndex];
   if (!cue || state.status === 'done') return 0;
@@ -126,6 +142,7 @@ class Run {
       compares: [...before.compares],
       readings: [...before.readings],
       finished: [...before.finished],
+      felt: [...before.felt],
     };
   }
 
@@ -163,6 +180,7 @@ class Run {
   private finish(atMs: number): void {
     const { state } = this;
     if (!state.finished.includes(state.cueIndex)) state.finished.push(state.cueIndex);
+    if (endsByFeel(this.cue!, state)) state.felt.push({ cueIndex: state.cueIndex, ms: state.intoMs });
     this.enter(state.cueIndex + 1);
     this.endAt(atMs);
   }
@@ -211,7 +229,10 @@ class Run {
         if (state.status === 'paused') state.status = 'running';
         break;
       case 'go-on':
-        if (live && cue.open) this.finish(atMs);
+        if (live && endsByFeel(cue, state)) this.finish(atMs);
+        break;
+      case 'wait-for-hands':
+        state.waitsForHands = event.on;
         break;
       case 'go-to': {
         const first = this.cues.findIndex((c) => c.stepIndex === event.step && c.kind !== 'done');

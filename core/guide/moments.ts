@@ -1,6 +1,6 @@
 import { type BreathPhase, breathPhases, type Cue, WORKING } from '../routine/index.ts';
 import type { OneSide } from '../words/index.ts';
-import { cueLengthMs, type GuideState } from './machine.ts';
+import { cueLengthMs, endsByFeel, type GuideState } from './machine.ts';
 
 /** A moment that is sounded, spoken or shown: on the clock that the guide runs on. */
 export interface Moment {
@@ -42,15 +42,16 @@ export function momentsAhead(cues: readonly Cue[], state: GuideState, horizonMs:
       out.push({ id: `${i}-done`, atMs: startMs, cueIndex: i, kind: 'done', count: 0, of: 0, breath: null });
       break;
     }
-    const lengthMs = cueLengthMs(cue, { extraMs });
-    out.push(...momentsOf(cues, i, startMs, lengthMs));
+    const { waitsForHands } = state;
+    const lengthMs = cueLengthMs(cue, { extraMs, waitsForHands });
+    out.push(...momentsOf(cues, i, startMs, lengthMs, endsByFeel(cue, state)));
     startMs += lengthMs;
     extraMs = 0;
   }
   return out.filter((m) => m.atMs > state.atMs && m.atMs <= until);
 }
 
-function momentsOf(cues: readonly Cue[], index: number, startMs: number, lengthMs: number): Moment[] {
+function momentsOf(cues: readonly Cue[], index: number, startMs: number, lengthMs: number, byFeel: boolean): Moment[] {
   const cue = cues[index]!;
   const moment = (kind: Moment['kind'], atMs: number, count = 0, breath: Moment['breath'] = null, of = 0): Moment => ({
     id: `${index}-${kind}-${Math.round(atMs - startMs)}`,
@@ -71,10 +72,10 @@ function momentsOf(cues: readonly Cue[], index: number, startMs: number, lengthM
     for (const phase of breathPhases(cue))
       out.push(moment('breath', startMs + phase.startMs - cue.startMs, phase.cycle, phase.phase));
   if (cue.open && cue.endMs - cue.startMs < lengthMs) out.push(moment('usual', startMs + cue.endMs - cue.startMs));
-  // When an open dose ends nobody knows: what comes after it is told when it comes.
-  if (!cue.open && lengthMs > 2 * SIDE_SOON_MS && sideAfter(cues, index) !== null)
+  // When that ends nobody knows: what comes after it is told when it comes.
+  if (!byFeel && lengthMs > 2 * SIDE_SOON_MS && sideAfter(cues, index) !== null)
     out.push(moment('side-soon', startMs + lengthMs - SIDE_SOON_MS));
-  if (!cue.beats && !cue.breath && !cue.open && lengthMs >= COUNTDOWN_FROM_MS)
+  if (!cue.beats && !cue.breath && !byFeel && lengthMs >= COUNTDOWN_FROM_MS)
     for (const s of COUNTDOWN_SECONDS) out.push(moment('countdown', startMs + lengthMs - s * 1000, s));
   return out.sort((a, b) => a.atMs - b.atMs);
 }

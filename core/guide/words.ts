@@ -1,11 +1,16 @@
 import { breathPhases, type Body, type Cue } from '../routine/index.ts';
-import { clock } from '../words/index.ts';
-import { cueLengthMs, type GuideState } from './machine.ts';
+import { clock, counted } from '../words/index.ts';
+import type { Learned, Middle } from './learned.ts';
+import { cueLengthMs, endsByFeel, type GuideState } from './machine.ts';
 
 /** What softening is told by, in the words of what is waited for. */
 const SOFTENS = /soften|give|gives|given|slack|eases|tender|dulls|less sharp|sink|heavy/;
-/** Said on what is pressed when what is waited for has come. */
-export const goOnWords = (until: string): string => (SOFTENS.test(until) ? 'Softened, go on' : 'Reached, go on');
+/** Said on what is pressed when what is waited for has come; null in cues that end by the clock. */
+export function goOnWords(cue: Cue, state: GuideState): string | null {
+  if (!endsByFeel(cue, state)) return null;
+  if (!cue.open) return 'There, begin';
+  return SOFTENS.test(cue.open.until) ? 'Softened, go on' : 'Reached, go on';
+}
 
 const NOW_DOING: Partial<Record<Cue['kind'], string>> = {
   'find-place': 'find the place',
@@ -69,6 +74,8 @@ export function faceOf(cue: Cue, state: GuideState, holdWord = NOW_DOING.hold!):
     };
   if (cue.check) return { big: left(toGo), line: cue.check, under: which };
   if (cue.test) return { big: left(toGo), line: 'take the reading', under: which };
+  if (endsByFeel(cue, state))
+    return { big: String(Math.floor(state.intoMs / 1000 + 1e-6)), line: NOW_DOING[cue.kind]!, under: which };
   const doing = cue.kind === 'hold' ? holdWord : (NOW_DOING[cue.kind] ?? cue.kind);
   return { big: left(toGo), line: `${doing}, seconds left`, under: which };
 }
@@ -107,6 +114,21 @@ export const bodyWords = ({ head, jaw, eyes, tongue }: Body): string =>
   [BODY_WORDS.head[head], BODY_WORDS.jaw[jaw], BODY_WORDS.eyes[eyes], BODY_WORDS.tongue[tongue]]
     .filter(Boolean)
     .join(', ');
+
+const MOVE_WORDS: Record<keyof Learned['hands'], string> = {
+  'find-place': 'finding a place',
+  'next-place': 'going to the next',
+  'change-side': 'changing sides',
+  swap: 'swapping hands',
+};
+/** What is known of how long hands take: "finding a place 5 s (4–8, 9 runs)"; empty where nothing is. */
+export const handWords = (hands: Learned['hands']): string =>
+  (Object.keys(MOVE_WORDS) as (keyof Learned['hands'])[])
+    .flatMap((move) => (hands[move] ? `${MOVE_WORDS[move]} ${middleWords(hands[move])}` : []))
+    .join(', ');
+/** A middle with its range and how many runs it stands on. */
+export const middleWords = ({ seconds, leastSeconds, mostSeconds, runs }: Middle): string =>
+  `${Math.round(seconds)} s (${Math.round(leastSeconds)}–${Math.round(mostSeconds)}, ${counted(runs, 'run')})`;
 
 /** What comes after this step, in one line. */
 export function nextWords(cues: readonly Cue[], state: GuideState, nameOf: (stepId: string) => string): string {

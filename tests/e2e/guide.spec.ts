@@ -227,6 +227,22 @@ test('by touch: begins at a step, a second touch of a wet finger is let go, soft
   await expect(page.getByText('Note: Softer')).toBeVisible();
 });
 
+test('hands are waited for when that is wanted: the work begins when they are there', async ({ page }) => {
+  await ready(page, 'warm palms jaw 40s', 'temple circles');
+  await page.getByLabel(/^Wait for my hands/).check();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  const there = page.getByRole('button', { name: /There, begin/ });
+  await expect(there).toBeVisible();
+  await expect(page.getByTestId('count')).toHaveText('5s', { timeout: 10_000 });
+  await there.click();
+  await expect(there).toBeHidden();
+  await expect(page.getByText('hold, seconds left')).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect(there).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/of \d+ circles/)).toBeVisible();
+});
+
 test('by ear: every step is said, also the first, and after a key; the side before it comes; the last count', async ({
   page,
 }) => {

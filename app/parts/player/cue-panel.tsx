@@ -1,8 +1,8 @@
-import { bodyWords, faceOf, nextWords, type GuideState } from '../../../core/guide';
+import { bodyWords, endsByFeel, faceOf, nextWords, type GuideState } from '../../../core/guide';
 import { type Catalogue, type Cue, pathWords, type Step } from '../../../core/routine';
 import type { OneSide, Side } from '../../../core/words';
 import { PressureDot, SideMark, sideName } from '../marks/marks';
-import { OpenDose } from './open-dose';
+import { FeltEnd } from './felt-end';
 import { TestPanel } from './test-panel';
 
 /** What hands do now: what, on which side, how hard, where, the count, what to wait for, what to say. */
@@ -68,7 +68,7 @@ export function CuePanel({
           <div className="guide-count">
             <span className="big" data-testid="count">
               {face.big}
-              {cue.open && <small>s</small>}
+              {endsByFeel(cue, state) && <small>s</small>}
             </span>
             <div className="beside">
               <strong>{face.line}</strong>
@@ -84,7 +84,7 @@ export function CuePanel({
               onTaken={(value) => onTaken({ ...cue.test!, side: cue.side, value })}
             />
           )}
-          {cue.open && <OpenDose cue={cue} state={state} isFirstTouch={isFirstTouch} onGoOn={onGoOn} />}
+          <FeltEnd cue={cue} state={state} isFirstTouch={isFirstTouch} onGoOn={onGoOn} />
           <p className="told">
             {technique.cue}
             {step.note && <> {step.note}</>}

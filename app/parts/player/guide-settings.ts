@@ -8,6 +8,8 @@ export interface GuideSettings {
   voice: boolean;
   /** Stops between the sides to compare them. */
   between: boolean;
+  /** Finding a place and changing hands or sides wait until they are said to be done. */
+  waitsForHands: boolean;
   /** 0 to 1, of tones and voice. */
   volume: number;
   /** Name of one of the device’s voices; empty for the first that fits. */
@@ -18,6 +20,7 @@ const USUAL: GuideSettings = {
   sound: true,
   voice: true,
   between: false,
+  waitsForHands: false,
   volume: 0.8,
   voiceName: '',
   hearing: USUAL_HEARING,
@@ -26,6 +29,7 @@ const schema = object({
   sound: boolean().required(),
   voice: boolean().required(),
   between: boolean().required(),
+  waitsForHands: boolean().required(),
   volume: number().min(0).max(1).required(),
   voiceName: string().max(200).defined(),
   hearing: object({
@@ -37,6 +41,11 @@ const schema = object({
 
 const NAME = 'velvet-guide';
 const CHANGED = 'velvet-guide-changed';
+/** Settings that an earlier form of the application kept say nothing of what came later. */
+const inPresentForm = (text: string | null): unknown => ({
+  ...USUAL,
+  ...(JSON.parse(text ?? '{}') as Partial<GuideSettings>),
+});
 let known: { text: string | null; settings: GuideSettings } = { text: null, settings: USUAL };
 function kept(): GuideSettings {
   let text: string | null;
@@ -48,7 +57,7 @@ function kept(): GuideSettings {
   }
   if (text === known.text) return known.settings;
   try {
-    known = { text, settings: schema.validateSync(JSON.parse(text ?? ''), { strict: true }) as GuideSettings };
+    known = { text, settings: schema.validateSync(inPresentForm(text), { strict: true }) as GuideSettings };
   } catch {
     // Something else lies there.
     known = { text, settings: USUAL };

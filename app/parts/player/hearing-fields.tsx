@@ -48,7 +48,7 @@ export function HearingFields({
       </Form.Select>
     </Form.Group>
   );
-  const toggle = (key: 'sound' | 'voice' | 'between', label: string) => (
+  const toggle = (key: 'sound' | 'voice' | 'between' | 'waitsForHands', label: string) => (
     <Form.Check
       type="switch"
       id={`guide-${key}`}
@@ -63,6 +63,7 @@ export function HearingFields({
       {toggle('sound', 'Tones for steps, sides, beats and breath')}
       {toggle('voice', 'Spoken cues')}
       {toggle('between', 'Stop between the sides to compare them')}
+      {toggle('waitsForHands', 'Wait for my hands: the work begins when I say that I am there')}
       {settings.voice && voices.length === 0 && (
         <p className="soft small mb-0">This device has no voice of its own: the tones carry the run.</p>
       )}

@@ -141,7 +141,7 @@ export function Player(props: PlayerProps) {
   };
   const begin = (step: number) => {
     sound.wake();
-    if (!stopFinding) void run.start(step);
+    if (!stopFinding) void run.start(step, settings.waitsForHands);
   };
   /** The run of before that was stopped, where it may go on as the visit is screened now. */
   const stopped = useMemo(
@@ -153,7 +153,7 @@ export function Player(props: PlayerProps) {
   );
   const takeUp = () => {
     sound.wake();
-    run.takeUp(state.status === 'stopped' ? run.run : props.stopped);
+    run.takeUp(state.status === 'stopped' ? run.run : props.stopped, settings.waitsForHands);
   };
   const press = (kind: PlainKind) => {
     sound.wake();

@@ -1,6 +1,8 @@
 import { type Routine, stepsOf } from '../../../core/routine';
 import type { PreparationItem } from '../../../core/limits';
 import { clock, counted } from '../../../core/words';
+import { useYourSeconds } from '../frame/use-learned';
+import { YourTimes } from './your-times';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 
@@ -51,6 +53,7 @@ export function ReadyPanel({
   hearing: React.ReactNode;
 }) {
   const steps = stepsOf(routine);
+  const yourSeconds = useYourSeconds(routine);
   const [first, setFirst] = useState(0);
   return (
     <div>
@@ -63,7 +66,8 @@ export function ReadyPanel({
       </div>
       <h1>{routine.name}</h1>
       <p className="told">
-        {counted(steps.length, 'step')}, {clock(seconds)}.
+        {counted(steps.length, 'step')}, {clock(seconds)}
+        {yourSeconds !== null && <>; by your own runs about {clock(yourSeconds)}</>}.
       </p>
       {toReady.length > 0 && (
         <div className="mb-3">
@@ -128,6 +132,7 @@ export function ReadyPanel({
       )}
       <p className="soft mt-3">Keep discomfort at 5 of 10 or below; stop at sharp or rising pain.</p>
       {hearing}
+      <YourTimes />
     </div>
   );
 }

@@ -143,8 +143,12 @@ export function useRun(port: RunPort, routine: Routine, open: OpenRun | null) {
     failed,
     ending,
     /** Begins, at the first step or at another one. */
-    start: async (step = 0) => {
-      const first: GuideMoment[] = [{ kind: 'start' }, ...(step > 0 ? [{ kind: 'go-to' as const, step }] : [])];
+    start: async (step: number, waitsForHands: boolean) => {
+      const first: GuideMoment[] = [
+        { kind: 'start' },
+        ...(step > 0 ? [{ kind: 'go-to' as const, step }] : []),
+        ...(waitsForHands ? [{ kind: 'wait-for-hands' as const, on: true }] : []),
+      ];
       if (run) return first.forEach((m) => take(m, nowMs()));
       const made = await port.begin(newId.current);
       setFailed(!made);
@@ -154,10 +158,11 @@ export function useRun(port: RunPort, routine: Routine, open: OpenRun | null) {
       setRun(made);
     },
     /** Goes on with a run that was stopped: this one, or one of before. */
-    takeUp: (stopped: OpenRun | null) => {
+    takeUp: (stopped: OpenRun | null, waitsForHands: boolean) => {
       setEnding('going');
-      if (!stopped || stopped.id === run?.id) return take({ kind: 'take-up' }, nowMs());
-      wanted.current = [{ kind: 'take-up' }];
+      const first: GuideMoment[] = [{ kind: 'take-up' }, { kind: 'wait-for-hands', on: waitsForHands }];
+      if (!stopped || stopped.id === run?.id) return first.forEach((m) => take(m, nowMs()));
+      wanted.current = first;
       setRun(stopped);
     },
     press: (moment: GuideMoment) => take(moment, nowMs()),

@@ -1,5 +1,4 @@
 import {
-  BOUNDS,
   freshId,
   insertStep,
   insertSteps,
@@ -27,10 +26,10 @@ import { Ribbon } from '../ribbon/ribbon';
 import { OrderField } from '../routine/order-field';
 import { UndoButtons } from '../frame/undo-buttons';
 import { AddStep } from './add-step';
-import { BudgetField } from './budget-field';
 import { FindingLine } from './finding-line';
 import { ScaleDialog } from './scale-dialog';
 import { StepList } from './step-list';
+import { TotalHead } from './total-head';
 import { useChoice } from './use-choice';
 import { usePickable } from './use-pickable';
 import type { Table } from './use-routine';
@@ -195,26 +194,11 @@ export function RoutineTable({
                 onChange={(e) => e.target.value && edit({ ...routine, name: e.target.value })}
               />
               {saved}
-              <span className="total" aria-label={`Total ${clock(totals.totalSeconds)}`}>
-                <span
-                  className={budgetSeconds !== null && totals.totalSeconds > budgetSeconds ? 'worse' : ''}
-                  data-testid="total"
-                >
-                  {clock(totals.totalSeconds)}
-                </span>{' '}
-                <BudgetField
-                  minutes={routine.budgetMinutes}
-                  range={BOUNDS.budgetMinutes}
-                  onCommit={(budgetMinutes) => edit({ ...routine, budgetMinutes })}
-                />
-                {budgetSeconds !== null && (
-                  <span className="free">
-                    {totals.totalSeconds > budgetSeconds
-                      ? `${clock(totals.totalSeconds - budgetSeconds)} over`
-                      : `${clock(budgetSeconds - totals.totalSeconds)} free`}
-                  </span>
-                )}
-              </span>
+              <TotalHead
+                routine={routine}
+                totalSeconds={totals.totalSeconds}
+                onBudget={(budgetMinutes) => edit({ ...routine, budgetMinutes })}
+              />
             </div>
             {picked.size > 0 ? (
               <VerbBar

@@ -27,7 +27,7 @@ const bodySchema = object({
 
 /** Opens a run of the visit's routine, or takes what happened in it. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId, practitionerId } = await requirePractitioner(request);
   const input = await readJson(request, bodySchema);
   if (!input.ok) return data({ message: Object.values(input.errors)[0] }, { status: 422 });
   const visit = await findVisit(practiceId, params.visitId);
@@ -50,7 +50,7 @@ export async function action({ request, params }: Route.ActionArgs) {
       readingsOfVisit(practiceId, visit.id),
     ]);
     const sorer = client && sorerSide(client, readings);
-    const run = await openRun(practiceId, visit.id, input.value.runId ?? '', sorer);
+    const run = await openRun(practiceId, visit.id, input.value.runId ?? '', { by: practitionerId, sorer });
     return run
       ? { run: { id: run.id, routine: run.routine, events: run.events } }
       : data({ message: 'There is no routine to run.' }, { status: 422 });

@@ -1,4 +1,4 @@
-import type { StepRecord } from '../../../core/guide/index.ts';
+import type { FeltLengths, StepRecord } from '../../../core/guide/index.ts';
 import type { MeasureKey, ReadingPhase, ReadingSource } from '../../../core/measures/index.ts';
 import type { Findings, Referral, RoutineOrigin, Screen, VisitRecord, VisitStage } from '../../../core/record/index.ts';
 import type { Side } from '../../../core/words/index.ts';
@@ -90,6 +90,10 @@ export class RunModel extends Model<InferAttributes<RunModel>, InferCreationAttr
   declare createdAt: Date;
   /** How far the device's clock was ahead of the server's when the run began; null before its first event. */
   declare clockAheadMs: CreationOptional<number | null>;
+  /** Who guided it; null where nobody knows any more. */
+  declare practitionerId: CreationOptional<string | null>;
+  /** How long in it took what ends by feel; null while it goes on. */
+  declare felt: CreationOptional<FeltLengths | null>;
 }
 
 export class RunEventModel extends Model<InferAttributes<RunEventModel>, InferCreationAttributes<RunEventModel>> {
@@ -198,6 +202,8 @@ export function defineWork(sequelize: Sequelize): void {
       steps: DataTypes.JSONB,
       createdAt: DataTypes.DATE,
       clockAheadMs: DataTypes.DOUBLE,
+      practitionerId: DataTypes.UUID,
+      felt: DataTypes.JSONB,
     },
     { sequelize, tableName: 'runs' },
   );

@@ -1,5 +1,9 @@
 import {
+  type FeltLengths,
   type GuideEvent,
+  type Learned,
+  learnedFrom,
+  lengthsOf,
   readStepRecords,
   runRecord,
   type StepRecord,
@@ -8,7 +12,7 @@ import {
 import { hasEnded } from '../../../core/record/index.ts';
 import { expandRoutine, type Lack, stepsOf, withSides, type Routine } from '../../../core/routine/index.ts';
 import type { OneSide } from '../../../core/words/index.ts';
-import { QueryTypes } from 'sequelize';
+import { Op, QueryTypes } from 'sequelize';
 import { database } from '../connection.ts';
 import { RunEventModel, RunModel, VisitModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';
@@ -57,7 +61,12 @@ export const runsOfVisit = byPractice(async (practiceId: string, visitId: string
  * that ask at once get the same run; the same device asking twice begins once.
  */
 export const openRun = byPractice(
-  async (practiceId: string, visitId: string, runId: string, sorer: OneSide | null = null): Promise<Run | null> => {
+  async (
+    practiceId: string,
+    visitId: string,
+    runId: string,
+    { by = null, sorer = null }: { by?: string | null; sorer?: OneSide | null } = {},
+  ): Promise<Run | null> => {
     if (!isUuid(visitId) || !isUuid(runId)) return null;
     const run = await database().transaction(async (transaction) => {
       const visit = await lockVisit(practiceId, visitId, transaction);
@@ -76,6 +85,7 @@ export const openRun = byPractice(
           status: 'open',
           steps: null,
           createdAt: new Date(),
+          practitionerId: by,
         },
         { transaction },
       );
@@ -83,6 +93,21 @@ export const openRun = byPractice(
     return run && withEvents(run);
   },
 );
+
+/** A practitioner’s latest runs, of which the next ones are estimated: hands grow quicker. Our choice. */
+const LATEST_RUNS = 40;
+
+/** What a practitioner’s own latest runs tell of how long things take. */
+export const learnedBy = byPractice(async (practiceId: string, practitionerId: string): Promise<Learned> => {
+  database();
+  const runs = await RunModel.findAll({
+    attributes: ['felt'],
+    where: { practiceId, practitionerId, felt: { [Op.ne]: null } },
+    order: [['createdAt', 'DESC']],
+    limit: LATEST_RUNS,
+  });
+  return learnedFrom(runs.map((r) => r.felt as FeltLengths));
+});
 
 /**
  * What one side got less of than planned in the latest ended run of this client's earlier visits, so that this visit's
@@ -177,9 +202,11 @@ export const takeEvents = byPractice(
       const replayed = log.map(storedEvent);
       // What has been pressed has happened: the way to us makes the device's clock look late by as much as it took.
       const now = Math.max(deviceNow, replayed[replayed.length - 1]?.atMs ?? 0);
-      const { state, steps } = runRecord(expandRoutine(storedRoutine(run.routine)!), replayed, now);
+      const routine = storedRoutine(run.routine)!;
+      const { state, steps } = runRecord(expandRoutine(routine), replayed, now);
       const status = state.status === 'done' || state.status === 'stopped' ? state.status : 'open';
-      await run.update({ status, steps: status === 'open' ? null : steps }, { transaction });
+      const felt = status === 'open' ? null : lengthsOf(routine, replayed, now);
+      await run.update({ status, steps: status === 'open' ? null : steps, felt }, { transaction });
       return { taken: ids, status };
     });
   },

@@ -1,6 +1,8 @@
 import { BOUNDS, LENGTHS, NEW_PARTS, type DosePart, type Step } from '../../../../core/routine';
+import { middleWords, type Middle } from '../../../../core/guide';
 import { MEASURES } from '../../../../core/measures';
 import { useState } from 'react';
+import { useLearned } from '../../frame/use-learned';
 import { SayChoice, SayNumber, SayText, SayVerb } from './say';
 
 const KIND_NAMES: Record<DosePart['kind'], string> = {
@@ -20,6 +22,7 @@ const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1);
 /** The dose as one run of words: its parts, in order, each of them open to change, and what can be added. */
 export function PartsSentence({ step, onChange }: { step: Step; onChange: (next: Step) => void }) {
   const [adding, setAdding] = useState(false);
+  const yours = useLearned().open[step.technique];
   const { parts } = step.dose;
   const setParts = (next: DosePart[]) => onChange({ ...step, dose: { ...step.dose, parts: next } });
   return (
@@ -27,7 +30,7 @@ export function PartsSentence({ step, onChange }: { step: Step; onChange: (next:
       {parts.map((part, i) => (
         <span key={i} className="say-part">
           {i > 0 && 'then '}
-          <PartWords part={part} onChange={(p) => setParts(parts.map((o, j) => (j === i ? p : o)))} />
+          <PartWords part={part} yours={yours} onChange={(p) => setParts(parts.map((o, j) => (j === i ? p : o)))} />
           {parts.length > 1 && (
             <SayVerb label={`Take part ${i + 1} out`} onClick={() => setParts(parts.filter((_, j) => j !== i))}>
               ×
@@ -60,7 +63,16 @@ export function PartsSentence({ step, onChange }: { step: Step; onChange: (next:
   );
 }
 
-function PartWords({ part, onChange }: { part: DosePart; onChange: (part: DosePart) => void }) {
+function PartWords({
+  part,
+  yours,
+  onChange,
+}: {
+  part: DosePart;
+  /** How long this technique’s open doses took in own runs. */
+  yours: Middle | undefined;
+  onChange: (part: DosePart) => void;
+}) {
   switch (part.kind) {
     case 'hold':
       return (
@@ -160,7 +172,7 @@ function PartWords({ part, onChange }: { part: DosePart; onChange: (part: DosePa
             range={[part.usualSeconds, BOUNDS.holdSeconds[1]]}
             onCommit={(mostSeconds) => onChange({ ...part, mostSeconds })}
           />
-          )
+          ){yours && <YoursInstead yours={yours} part={part} onChange={onChange} />}
         </>
       );
     case 'breath':
@@ -219,6 +231,32 @@ function PartWords({ part, onChange }: { part: DosePart; onChange: (part: DosePa
         </>
       );
   }
+}
+
+type OpenPart = Extract<DosePart, { kind: 'open' }>;
+
+/** What own runs say of an open dose; one touch makes it the usual length, within the least and the most. */
+function YoursInstead({
+  yours,
+  part,
+  onChange,
+}: {
+  yours: Middle;
+  part: OpenPart;
+  onChange: (part: OpenPart) => void;
+}) {
+  const usualSeconds = Math.round(Math.min(part.mostSeconds, Math.max(part.leastSeconds, yours.seconds)));
+  const words = `yours ${middleWords(yours)}`;
+  return (
+    <>
+      ,{' '}
+      {usualSeconds === part.usualSeconds ? (
+        words
+      ) : (
+        <SayVerb onClick={() => onChange({ ...part, usualSeconds })}>{words}</SayVerb>
+      )}
+    </>
+  );
 }
 
 type Phases = Extract<DosePart, { kind: 'breath' }>['phases'];

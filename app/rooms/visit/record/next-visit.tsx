@@ -4,11 +4,13 @@ import { useState } from 'react';
 import { BookingForm } from '../../../parts/booking/booking-form';
 import { BookingWays } from '../../../parts/booking/booking-line';
 import { dayOf, shortDay, timeOfDay } from '../../../parts/marks/time';
+import { useYourSeconds } from '../../../parts/frame/use-learned';
 import { useVisit } from '../session/context';
 
 /** The next visit, in the book: as long as this routine really takes, at this time of day a week on, if nobody says otherwise. */
 export function NextVisit({ booked }: { booked: Booking | null }) {
   const { visit, client, routine, record, setRecord, timeZone, ended } = useVisit();
+  const yourSeconds = useYourSeconds(routine);
   const [booking, setBooking] = useState(booked);
   const keep = (next: Booking | null) => {
     setBooking(next);
@@ -39,7 +41,7 @@ export function NextVisit({ booked }: { booked: Booking | null }) {
           when={{
             day: record.nextOn || dayOf(inAWeek, timeZone),
             time: timeOfDay(visit.startsAt, timeZone),
-            minutes: routine ? bookingMinutes(routineSeconds(routine)) : USUAL_BOOKING_MINUTES,
+            minutes: routine ? bookingMinutes(yourSeconds ?? routineSeconds(routine)) : USUAL_BOOKING_MINUTES,
           }}
           onBooked={keep}
         />
