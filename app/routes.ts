@@ -9,6 +9,14 @@ export default [
   route('new-practice', 'routes/new-practice.tsx'),
   route('room', 'routes/room.ts'),
   route('find', 'routes/find.ts'),
+  route('paper', 'routes/paper/frame.tsx', [
+    route('routines/:templateId', 'routes/paper/template.tsx'),
+    route('visits/:visitId', 'routes/paper/visit.tsx'),
+    route('visits/:visitId/routine', 'routes/paper/visit-routine.tsx'),
+    route('visits/:visitId/referral', 'routes/paper/referral.tsx'),
+    route('clients/:clientId/relief', 'routes/paper/relief.tsx'),
+    route('atlas/:kind/:id', 'routes/paper/atlas.tsx'),
+  ]),
   layout('routes/frame.tsx', [
     route('today', 'routes/today.tsx'),
     route('clients', 'routes/clients.tsx'),

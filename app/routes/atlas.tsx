@@ -134,9 +134,12 @@ export default function Atlas({ loaderData: { whose, measured }, params }: Route
             {entry ? (
               <>
                 <div className="sheet-actions no-print">
-                  <Button size="sm" variant="outline-primary" onClick={() => window.print()}>
+                  <Link
+                    to={`/paper/atlas/${entry.kind}/${entry.id}${whose ? `?client=${whose.id}` : ''}`}
+                    className="btn btn-sm btn-outline-primary"
+                  >
                     Print
-                  </Button>
+                  </Link>
                   <Button size="sm" variant="outline-primary" onClick={() => void take('svg')}>
                     Chart as SVG
                   </Button>

@@ -181,9 +181,9 @@ function ReadRoutine({
                   Duplicate
                 </Button>
               </Form>
-              <Button variant="outline-primary" size="sm" onClick={() => window.print()}>
+              <Link to={`/paper/routines/${template.id}`} className="btn btn-outline-primary btn-sm">
                 Print
-              </Button>
+              </Link>
               <Button variant="outline-primary" size="sm" onClick={() => takeRibbon(template.name)}>
                 Ribbon as SVG
               </Button>

@@ -4,6 +4,7 @@ export { REGISTRY } from './registry.ts';
 export { changeVerdict, changeWords, type ChangeVerdict, type MeasureRow } from './row.ts';
 // Readings: one number at one place.
 export {
+  beforeAndAfter,
   checkedReading,
   FELT_WORDS,
   MEASURE_KEYS,
@@ -11,6 +12,7 @@ export {
   notAskedAgain,
   READING_PHASES,
   readingKey,
+  type BeforeAfter,
   type EarlierReadings,
   type MeasureKey,
   type Reading,

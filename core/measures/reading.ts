@@ -139,6 +139,23 @@ export interface Reading {
 export const readingKey = (r: Pick<Reading, 'measure' | 'complaintId' | 'place' | 'side'>): string =>
   `${r.measure}|${r.complaintId ?? ''}|${r.place}|${r.side}`;
 
+/** One thing as it was read before and after the work of one visit; null where it was not. */
+export interface BeforeAfter extends Pick<Reading, 'measure' | 'complaintId' | 'place' | 'side'> {
+  before: number | null;
+  after: number | null;
+}
+/** The readings of one visit, each thing once, in the order in which they were first taken. */
+export function beforeAndAfter(readings: readonly Reading[]): BeforeAfter[] {
+  const things = new Map<string, BeforeAfter>();
+  for (const r of readings) {
+    if (r.phase === 'between') continue;
+    const { measure, complaintId, place, side } = r;
+    const thing = things.get(readingKey(r)) ?? { measure, complaintId, place, side, before: null, after: null };
+    things.set(readingKey(r), { ...thing, [r.phase]: r.value });
+  }
+  return [...things.values()];
+}
+
 /** One thing as it was read before, oldest first. */
 export interface EarlierReadings extends Pick<Reading, 'measure' | 'complaintId' | 'place' | 'side'> {
   /** Oldest first, in the unit of the measure. */

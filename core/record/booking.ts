@@ -24,6 +24,13 @@ export interface Booking {
   minutes: number | null;
   stage: VisitStage;
 }
+/** What is asked once before a booking is written. */
+export interface BookingAsks {
+  /** Its day is before today. */
+  isPast: boolean;
+  /** Bookings of the practitioner or the client that it lies over. */
+  over: Booking[];
+}
 type Slot = Pick<Booking, 'visitId' | 'startsAt' | 'minutes'>;
 
 const spanOf = ({ startsAt, minutes }: Slot): [number, number] => {

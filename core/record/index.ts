@@ -25,7 +25,14 @@ export {
 export { withPatch, workingOf, type Working } from './working.ts';
 export { referralOf, refusalOf } from './allow.ts';
 export { checkedWords, correctionsOf, isCorrectable, whereWords, type Amendment, type Correction } from './amend.ts';
-export { bookingMinutes, isStillBooked, overlapping, USUAL_BOOKING_MINUTES, type Booking } from './booking.ts';
+export {
+  bookingMinutes,
+  isStillBooked,
+  overlapping,
+  USUAL_BOOKING_MINUTES,
+  type Booking,
+  type BookingAsks,
+} from './booking.ts';
 export { inverseOf } from './inverse.ts';
 export { joined, leftOf, readPatch, type ReadingEntry, type SaveResult, type VisitPatch } from './patch.ts';
 // What is found, taken and agreed.

@@ -84,4 +84,4 @@ export { LINE_LETTERS, readTypedLine } from './typed-line.ts';
 export { stepFromLine, techniquesForLine } from './line-step.ts';
 // In words.
 export { sumWords } from './sum.ts';
-export { doseWords, groundWords, pathWords, pressureWords } from './words.ts';
+export { BLOCK_WORDS, doseWords, groundWords, pathWords, pressureWords } from './words.ts';

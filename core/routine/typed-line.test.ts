@@ -150,6 +150,12 @@ describe('words for a dose', () => {
     expect(breathWords(phases(['in', 4], ['hold', 4], ['out', 4], ['rest', 4]))).toBe('4/4/4/4');
     expect(breathWords(phases(['in', 3], ['in-again', 1], ['out', 6]))).toBe('3+1/6');
   });
+  test('what is waited for comes several times, and is no set of anything', () => {
+    const sets = (technique: string) =>
+      doseWords(stepOf(technique, 'x', (s) => ({ ...s, sides: { ...s.sides, sets: 3 } })));
+    expect(sets('stay-masseter-superficial')).toBe('3 times until the fibres below the contact give way, about 40 s');
+    expect(sets('masseter-warm-hold')).toBe('3 sets of 60 s');
+  });
   test('an extra set is told', () =>
     expect(
       doseWords(

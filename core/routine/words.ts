@@ -1,6 +1,6 @@
 import { GROUND_NAMES, roundHalfAway } from '../words/index.ts';
 import type { Catalogue, Technique } from './technique.ts';
-import { goesBothWays, type BreathPhaseLength, type DosePart, type Step } from './model.ts';
+import { goesBothWays, type Block, type BreathPhaseLength, type DosePart, type Step } from './model.ts';
 
 const plain = (v: number): string => String(roundHalfAway(v, 1));
 
@@ -26,7 +26,7 @@ function partWords(part: DosePart): string {
   }
 }
 
-/** The dose of a step in short words: "3 places × 20 s", "2 sets of 10 s + 10 pulses", "10 circles both ways". */
+/** The dose of a step in short words: "3 places × 20 s", "2 sets of 10 s + 10 pulses", "3 times until it softens". */
 export function doseWords(step: Pick<Step, 'dose' | 'sides' | 'path' | 'stroke'>): string {
   const counted = step.dose.parts.some((p) => p.kind === 'beats');
   const way = !counted
@@ -37,14 +37,26 @@ export function doseWords(step: Pick<Step, 'dose' | 'sides' | 'path' | 'stroke'>
         ? ' there and back'
         : '';
   const parts = step.dose.parts.map((p) => `${partWords(p)}${p.kind === 'beats' ? way : ''}`).join(' + ');
-  const places = step.dose.perPlace && step.path.length > 1 ? `${step.path.length} places × ${parts}` : parts;
-  const sets = step.sides.sets > 1 ? `${step.sides.sets} sets of ${places}` : places;
+  // What is waited for, or looked at, is no amount that there could be sets of.
+  const isAmount = !['open', 'check', 'test'].includes(step.dose.parts[0]?.kind ?? '');
+  const isPerPlace = step.dose.perPlace && step.path.length > 1;
+  const places = !isPerPlace ? parts : `${step.path.length} places${isAmount ? ' × ' : ', each '}${parts}`;
+  const { sets: times } = step.sides;
+  const sets =
+    times === 1 ? places : isAmount || isPerPlace ? `${times} sets of ${places}` : `${times} times ${places}`;
   return step.sides.extra ? `${sets}, ${step.sides.extra.sets} more ${step.sides.extra.side}` : sets;
 }
 
 /** "light", "light, back feather", "no pressure". */
 export const pressureWords = ({ pressure }: Pick<Step, 'pressure'>): string =>
   pressure ? `${pressure.there}${pressure.back ? `, back ${pressure.back}` : ''}` : 'no pressure';
+
+/** In which order the sides of a block come. */
+export const BLOCK_WORDS: Record<Block['sides'], string> = {
+  'left-then-right': 'all of the left, then the right',
+  'right-then-left': 'all of the right, then the left',
+  'sorer-first': 'all of the sorer side, then the other',
+};
 
 /**
  * Where a step is worked, in working order: one place, "first, second, third" where each is worked by itself, "from →

@@ -1,14 +1,6 @@
-import type { Booking } from '../../core/record/index.ts';
+import type { BookingAsks } from '../../core/record/index.ts';
 import { bookingsOver } from '../db/queries/bookings.server.ts';
 import { dayIn } from './time.server.ts';
-
-/** What is asked once before a booking is written. */
-export interface BookingAsks {
-  /** Its day is before today. */
-  isPast: boolean;
-  /** Bookings of the practitioner or the client that it lies over. */
-  over: Booking[];
-}
 
 /** Null where nothing looks like a slip, or it is meant. */
 export async function bookingAsks(

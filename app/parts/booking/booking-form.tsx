@@ -1,10 +1,10 @@
-import { type Booking, USUAL_BOOKING_MINUTES } from '../../../core/record';
+import { type Booking, type BookingAsks, USUAL_BOOKING_MINUTES } from '../../../core/record';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { bookSchema, moveSchema } from '../../schemas/booking';
 import { check, type FieldErrors } from '../../schemas/read';
 import { FieldFrame } from '../fields/field';
-import type { BookingAsks } from '../../../server/access/booking-asks.server';
+
 import { send } from '../frame/send';
 import { timeOfDay } from '../marks/time';
 

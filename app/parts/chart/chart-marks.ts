@@ -1,10 +1,11 @@
 import type { Reading, ReadingPhase } from '../../../core/measures';
+import type { ValuePair } from '../../../core/relief';
 import { hardestOf, stepsOf, type Routine, type SidePlan } from '../../../core/routine';
 import { keepOffPlaces, type Screening } from '../../../core/limits';
 import type { OneSide, Side } from '../../../core/words';
 import { PLACE_INDEX } from '../../../reference/place-index';
 import { KEEP_OFF, REGION_PATCHES } from '../../../reference/facts/other-places';
-import type { KeepOff, Sounding, Stop } from './layers';
+import type { Change, KeepOff, Sounding, Stop } from './layers';
 import { placeKey, placesOn } from './places';
 
 const PX_PER_MM = 1.5;
@@ -36,6 +37,16 @@ export const soundingsOf = (readings: readonly Reading[], phase: ReadingPhase): 
     .map((r) => ({ place: { kind: 'muscle', id: r.place, side: r.side as OneSide }, value: r.value }));
 
 const planSide = (mode: SidePlan['mode']): Side => (mode === 'together' || mode === 'each' ? 'both' : mode);
+
+/** Tenderness of two times, where it was pressed at both. */
+export const changeMarks = (pairs: readonly ValuePair[]): Change[] =>
+  pairs
+    .filter((p) => p.measure === 'tenderness' && (p.side === 'left' || p.side === 'right'))
+    .map((p) => ({
+      place: { kind: 'muscle', id: p.place, side: p.side as OneSide },
+      before: p.first,
+      after: p.now,
+    }));
 
 /** Numbered stops of a routine; a step over several places stops at the first of its path on each side. */
 export function stopsOf(routine: Routine, chosen: string | null): Stop[] {

@@ -100,6 +100,7 @@ export function TendernessLayer({ shown, soundings }: LayerProps & { soundings: 
         return (
           at && (
             <g key={placeKey(place)} className="chart-sounding">
+              <circle cx={at.x} cy={at.y} r={12} />
               <text x={at.x} y={at.y + 1}>
                 {value}
               </text>

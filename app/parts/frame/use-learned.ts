@@ -5,8 +5,11 @@ import { useRouteLoaderData } from 'react-router';
 
 const NOTHING: Learned = { hands: {}, open: {} };
 /** What the own runs of whoever is signed in tell of how long things take. */
-export const useLearned = (): Learned =>
-  (useRouteLoaderData('routes/frame') as { learned: Learned } | undefined)?.learned ?? NOTHING;
+export function useLearned(): Learned {
+  const frame = useRouteLoaderData('routes/frame') as { learned: Learned } | undefined;
+  const paper = useRouteLoaderData('routes/paper/frame') as { learned: Learned } | undefined;
+  return (frame ?? paper)?.learned ?? NOTHING;
+}
 
 /** Seconds of a routine as the signed-in practitioner really takes; null where own runs say nothing else than the plan. */
 export function useYourSeconds(routine: Routine | null): number | null {

@@ -1,4 +1,5 @@
 import {
+  BLOCK_WORDS,
   copySteps,
   dissolveBlock,
   mirrorSteps,
@@ -84,12 +85,6 @@ export function StepList(props: Props) {
     </DndContext>
   );
 }
-
-const BLOCK_WORDS: Record<Block['sides'], string> = {
-  'left-then-right': 'all of the left, then the right',
-  'right-then-left': 'all of the right, then the left',
-  'sorer-first': 'all of the sorer side, then the other',
-};
 
 /** What the bracket means, and what can be done with it. */
 function BlockMark({ block, routine, disabled, onEdit }: Props & { block: Block }) {

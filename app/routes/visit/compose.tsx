@@ -2,7 +2,7 @@ import { emptyRoutine } from '../../../core/routine';
 import { complaintName } from '../../../core/words';
 import { useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { data } from 'react-router';
+import { data, Link } from 'react-router';
 import { saveTemplate } from '../../../server/db/queries/templates.server';
 import { sentRoutine } from '../../../server/access/sent-routine.server';
 import { requirePractitioner } from '../../../server/access/session.server';
@@ -92,6 +92,7 @@ export default function Compose() {
           />
           <EarlierMenu visitId={visit.id} disabled={ended} onStart={(body, from) => start(body, 'whole', from)} />
           <MakeUp visitId={visit.id} routine={onTable} disabled={ended} onEdit={table.edit} />
+          {onTable.items.length > 0 && <Link to={`/paper/visits/${visit.id}/routine`}>Print</Link>}
           <OriginLine
             origin={origin}
             routine={onTable}

@@ -1,27 +1,24 @@
-import { stepNames } from '../../../core/routine';
-import { notAskedAgain, MEASURES, type Reading } from '../../../core/measures';
-import { sideCompareWords, type StepRecord } from '../../../core/guide';
+import { notAskedAgain } from '../../../core/measures';
 import { hasEnded, type Reaction } from '../../../core/record';
-import { complaintName, InputError } from '../../../core/words';
+import { InputError } from '../../../core/words';
 import { useState } from 'react';
 import { data, Link } from 'react-router';
 import { PRESSED_MUSCLES } from '../../../reference/facts/muscles';
-import { PLACE_INDEX } from '../../../reference/place-index';
 import { addToVisit, amendmentsOf } from '../../../server/db/queries/amendments.server';
 import { nextBooking } from '../../../server/db/queries/bookings.server';
 import { findVisit } from '../../../server/db/queries/visits.server';
-import { runsOfVisit } from '../../../server/db/queries/runs.server';
-import { catalogueOf } from '../../../server/db/queries/techniques.server';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { placesOn } from '../../parts/chart/places';
 import { UndoButtons } from '../../parts/frame/undo-buttons';
+import { readingWords } from '../../parts/words/reading-words';
+import { runsTold } from '../../../server/access/runs-told.server';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';
 import { Amendments } from '../../rooms/visit/record/amendments';
 import { FinishButton, FinishQuestion } from '../../rooms/visit/record/finish';
 import { Reactions, useReactions } from '../../rooms/visit/record/reactions';
 import { RecordWords } from '../../rooms/visit/record/record-words';
 import { NextVisit } from '../../rooms/visit/record/next-visit';
-import { RunTable } from '../../rooms/visit/record/run-table';
+import { RunTable } from '../../parts/routine/run-table';
 import { useVisit } from '../../rooms/visit/session/context';
 import { DayField } from '../../rooms/visit/record/day-field';
 import { LevelSection } from '../../rooms/visit/assess/level-section';
@@ -38,27 +35,12 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
   const visit = await findVisit(practiceId, params.visitId);
   if (!visit) notFound('visit');
-  const [runs, catalogue, amendments, next] = await Promise.all([
-    runsOfVisit(practiceId, params.visitId),
-    catalogueOf(practiceId),
+  const [runs, amendments, next] = await Promise.all([
+    runsTold(practiceId, params.visitId),
     amendmentsOf(practiceId, params.visitId),
     nextBooking(practiceId, visit.clientId, new Date(visit.startsAt)),
   ]);
-  return {
-    amendments,
-    next,
-    runs: runs.map((r) => {
-      const names = stepNames(r.routine, catalogue);
-      return {
-        id: r.id,
-        status: r.status,
-        createdAt: r.createdAt,
-        notes: r.events.flatMap((e) => (e.kind === 'note' ? [e.words] : [])),
-        compares: r.events.flatMap((e) => (e.kind === 'compare' ? [sideCompareWords(e.compare)] : [])),
-        steps: (r.steps ?? []).map((s: StepRecord) => ({ ...s, name: names.get(s.stepId) ?? s.stepId })),
-      };
-    }),
-  };
+  return { amendments, next, runs };
 }
 
 /** Adds words to a visit that has ended. */
@@ -78,17 +60,8 @@ export async function action({ request, params }: Route.ActionArgs) {
   }
 }
 
-/** What a reading is of, in words. */
-function readingWords(r: Reading, complaints: readonly { id: string; name: string }[]): string {
-  const of = r.complaintId ? complaints.find((c) => c.id === r.complaintId)?.name : '';
-  const place = r.place && PLACE_INDEX.placeName({ kind: 'muscle', id: r.place });
-  // The name of a complaint says its side already.
-  const side = !of && (r.side === 'left' || r.side === 'right') ? r.side : '';
-  return [place || of || MEASURES[r.measure].name, side].filter(Boolean).join(' ');
-}
-
 export default function Record({ loaderData: { runs, amendments, next } }: Route.ComponentProps) {
-  const { readings, record, setRecord, ended, amending, stage, client, undo, redo } = useVisit();
+  const { readings, record, setRecord, ended, amending, stage, visit, client, undo, redo } = useVisit();
   const tender = useTenderness('after');
   const [asked, setAsked] = useState<Reaction | null>(null);
   const [asksFinish, setAsksFinish] = useState(false);
@@ -112,8 +85,7 @@ export default function Record({ loaderData: { runs, amendments, next } }: Route
   const pickable = PRESSED_MUSCLES.flatMap((m) =>
     placesOn({ kind: 'muscle', id: m.id }, 'both').map((place) => ({ place, name: m.name, region: m.region })),
   ).filter((p) => p.place.side !== 'midline');
-  const complaints = client.complaints.map((c) => ({ id: c.id, name: complaintName(c) }));
-  const untested = notAskedAgain(readings).map((r) => readingWords(r, complaints));
+  const untested = notAskedAgain(readings).map((r) => readingWords(r, client.complaints));
   const last = runs.at(-1);
   const isOver = hasEnded(stage);
   const missing = [
@@ -141,6 +113,7 @@ export default function Record({ loaderData: { runs, amendments, next } }: Route
           <div className="end">
             <UndoButtons undo={undo && (() => undo())} redo={redo && (() => redo())} />
             <SaveState />
+            <Link to={`/paper/visits/${visit.id}`}>Print</Link>
             {isOver ? (
               <Link to={`/clients/${client.id}`}>
                 {stage === 'done' ? 'Finished. To the relief course' : 'To the client'}

@@ -5,7 +5,7 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, test } from 'vitest';
 import { RuleNotes } from '../../../parts/routine/rule-notes';
 import { Sparkline } from '../../../parts/marks/sparkline';
-import { RunTable } from '../record/run-table';
+import { RunTable } from '../../../parts/routine/run-table';
 
 const step = (over: Partial<StepRecord & { name: string }> = {}): StepRecord & { name: string } => ({
   stepId: 'a',

@@ -1,10 +1,8 @@
 import { type Reaction, REACTION_NAMES, REACTIONS, whereWords } from '../../../../core/record';
 import isEqual from 'fast-deep-equal';
-import { PLACE_INDEX } from '../../../../reference/place-index';
 import type { Place } from '../../../parts/chart/places';
+import { muscleName } from '../../../parts/words/muscle-name';
 import { useVisit } from '../session/context';
-
-const muscleName = (id: string): string => PLACE_INDEX.placeName({ kind: 'muscle', id }) ?? id;
 
 /** Reactions, and where they were: one of them waits for a touch on the chart. */
 export function useReactions(asked: Reaction | null) {

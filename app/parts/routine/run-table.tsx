@@ -1,5 +1,5 @@
-import { countsBySide, type StepRecord, unevenSteps } from '../../../../core/guide';
-import { clock, otherSide, type OneSide } from '../../../../core/words';
+import { countsBySide, type StepRecord, unevenSteps } from '../../../core/guide';
+import { clock, otherSide, type OneSide } from '../../../core/words';
 
 interface Shown {
   status: 'open' | 'done' | 'stopped';

@@ -1,0 +1,104 @@
+import type { Page } from '@playwright/test';
+import { addClient, expect, openPractice, saved, signIn, startVisit, test } from './base.ts';
+import { overlaps, printed } from './pdf.ts';
+
+/** A page with its charts drawn, so that they are on the paper too. */
+async function open(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await page.waitForLoadState('networkidle');
+  if (await page.locator('.face-chart').count())
+    await page.locator('.chart-terrain path').first().waitFor({ state: 'attached' });
+}
+const idIn = (page: Page) => /[0-9a-f-]{36}/.exec(page.url())![0];
+
+/** Every sheet of the demo practice: its address, who it is for, and what has to stand on it. */
+async function sheets(page: Page): Promise<[path: string, who: string, says: RegExp[]][]> {
+  await page.goto('/routines');
+  await page.getByRole('link', { name: 'Left jaw, before rehearsal' }).click();
+  await page.waitForURL(/routines\/[0-9a-f-]{36}/);
+  const routine = idIn(page);
+  await page.goto('/clients?find=noor');
+  await page.getByRole('link', { name: 'Noor Halvorsen' }).click();
+  await page.waitForURL(/clients\/[0-9a-f-]{36}/);
+  const client = idIn(page);
+  await page.goto(`/clients/${client}/visits`);
+  const first = (await page.locator('a[href*="/visits/"]').last().getAttribute('href'))!.match(/[0-9a-f-]{36}/)![0];
+  return [
+    [`/paper/routines/${routine}`, '', [/Left jaw, before rehearsal/, /17:57 of 20 min/, /client’s right/]],
+    [`/paper/visits/${first}/routine`, 'Noor Halvorsen', [/Old neck strain/, /more than medium/]],
+    [`/paper/visits/${first}`, 'Noor Halvorsen', [/With Imke Dahl/, /Masseter left/, /Hands on/]],
+    [`/paper/clients/${client}/relief`, 'Noor Halvorsen', [/Jaw, left/, /no diagnosis/]],
+    ['/paper/atlas/point/GB20', '', [/GB20/]],
+    ['/paper/atlas/muscle/masseter-superficial', '', [/Masseter/, /Pain is often felt/]],
+    ['/paper/atlas/technique/masseter-pin-open', '', [/Pin a knot/]],
+  ];
+}
+
+test('every sheet prints with its head and number on each page, and nothing over anything', async ({ page }) => {
+  test.slow();
+  await signIn(page);
+  for (const [path, who, says] of await sheets(page)) {
+    await open(page, path);
+    for (const format of ['A4', 'Letter'] as const) {
+      const pages = await printed(page, format);
+      expect(pages.length, path).toBeLessThanOrEqual(4);
+      pages.forEach((texts, i) => {
+        const all = texts.map((t) => t.text).join(' ');
+        expect(all, `${path}, page ${i + 1}`).toContain('Harbour Row Face Studio');
+        expect(all, `${path}, page ${i + 1}`).toContain(who);
+        expect(all, `${path}, page ${i + 1}`).toMatch(new RegExp(`\\b${i + 1} of ${pages.length}\\b`));
+        expect(all, `${path}, page ${i + 1}`).toMatch(/\d Nov 2026|\d \w{3} \d{4}/);
+        expect(overlaps(texts), `${path}, ${format}, page ${i + 1}`).toEqual([]);
+      });
+      const whole = pages
+        .flat()
+        .map((t) => t.text)
+        .join(' ')
+        .replace(/\s+/g, ' ');
+      for (const words of says) expect(whole, path).toMatch(words);
+    }
+  }
+});
+
+test('in the dim room the paper stays white and the ink black', async ({ page }) => {
+  await signIn(page);
+  await page.getByRole('button', { name: 'Dim room' }).click();
+  await expect(page.locator('[data-bs-theme="dark"]').first()).toBeAttached();
+  for (const [path] of (await sheets(page)).slice(0, 4)) {
+    await open(page, path);
+    const look = await page.locator('.paper').evaluate((paper) => {
+      const of = (e: Element) => getComputedStyle(e);
+      const inks = [...paper.querySelectorAll('h1, h2, td, th, p, li, text')].map((e) =>
+        e.tagName === 'text' ? of(e).fill : of(e).color,
+      );
+      const dark = (c: string) => (c.match(/\d+/g) ?? ['255']).slice(0, 3).every((v) => Number(v) <= 0x59);
+      return { ground: of(paper).backgroundColor, light: inks.filter((c) => !dark(c) && c !== 'rgb(255, 255, 255)') };
+    });
+    expect(look.ground, path).toBe('rgb(255, 255, 255)');
+    expect(look.light, path).toEqual([]);
+  }
+});
+
+test('the note of a stopped visit goes on paper, a visit without one has none', async ({ page }) => {
+  await openPractice(page);
+  await addClient(page);
+  await startVisit(page);
+  const visit = idIn(page);
+  expect((await page.request.get(`/paper/visits/${visit}/referral`)).status()).toBe(404);
+  expect((await page.request.get(`/paper/visits/${visit}/routine`)).status()).toBe(404);
+  const flag = page.locator('.question').filter({ hasText: 'headache come on within seconds' });
+  await flag.getByText('Yes', { exact: true }).click();
+  await saved(page);
+  await page.getByRole('button', { name: 'Stop and refer out' }).click();
+  await expect(page.getByText('Stopped and referred.')).toBeVisible();
+  await saved(page);
+  await page.getByRole('link', { name: 'Print the note' }).click();
+  await page.waitForURL('**/referral');
+  await expect(page.getByRole('heading', { name: 'Note to take along' })).toBeVisible();
+  const [texts, ...more] = await printed(page);
+  expect(more).toEqual([]);
+  expect(overlaps(texts!)).toEqual([]);
+  const all = texts!.map((t) => t.text).join(' ');
+  for (const words of ['Quay Street Hands', 'Jun Castellan', 'No hands-on work was done', '1 of 1'])
+    expect(all).toContain(words);
+});

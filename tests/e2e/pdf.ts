@@ -1,0 +1,53 @@
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import type { Page } from '@playwright/test';
+
+/** One run of letters on a printed page, in points from its lower left corner. */
+export interface PrintedText {
+  text: string;
+  left: number;
+  right: number;
+  bottom: number;
+  top: number;
+}
+
+/** What the browser prints of a page, as the printer would get it: the texts of each sheet with their boxes. */
+export async function printed(page: Page, format: 'A4' | 'Letter' = 'A4'): Promise<PrintedText[][]> {
+  const bytes = await page.pdf({ format, printBackground: false });
+  const file = await getDocument({ data: new Uint8Array(bytes), verbosity: 0 }).promise;
+  const pages: PrintedText[][] = [];
+  for (let number = 1; number <= file.numPages; number++) {
+    const sheet = await file.getPage(number);
+    const { items } = await sheet.getTextContent();
+    pages.push(
+      items.flatMap((item) => {
+        if (!('str' in item) || !item.str.trim()) return [];
+        const [, , , size, left, base] = item.transform as number[];
+        // Letters reach about so far above and below the line that they stand on.
+        return [
+          {
+            text: item.str,
+            left: left!,
+            right: left! + item.width,
+            bottom: base! - 0.12 * size!,
+            top: base! + 0.68 * size!,
+          },
+        ];
+      }),
+    );
+  }
+  await file.destroy();
+  return pages;
+}
+
+/** Pairs of texts that lie over each other by more than a hair. */
+export function overlaps(texts: readonly PrintedText[], hair = 0.8): string[] {
+  const out: string[] = [];
+  texts.forEach((a, i) => {
+    for (const b of texts.slice(i + 1)) {
+      const across = Math.min(a.right, b.right) - Math.max(a.left, b.left);
+      const up = Math.min(a.top, b.top) - Math.max(a.bottom, b.bottom);
+      if (across > hair && up > hair) out.push(`“${a.text}” over “${b.text}”`);
+    }
+  });
+  return out;
+}
