@@ -66,7 +66,16 @@ export { distress, perceivedStress10, perceivedStress4 } from './stress.ts';
 export { gradedPain, type GradedPainAnswers } from './graded-pain.ts';
 export { globalChange, goalAttainment, ownActivities, ownSymptomProfile, type Goal } from './own-goals.ts';
 // Presses: tenderness and threshold.
-export { tenderness, TENDERNESS_WORDS, tendernessTotal, TOTAL_SITES, type Tenderness } from './tenderness.ts';
+export {
+  pressedOnBoth,
+  sideGapWords,
+  tenderness,
+  TENDERNESS_WORDS,
+  tendernessTotal,
+  TOTAL_SITES,
+  type SideGap,
+  type Tenderness,
+} from './tenderness.ts';
 export {
   GAUGE_UNITS,
   KPA_PER_NEWTON_PER_CM2,

@@ -1,4 +1,4 @@
-import { InputError } from '../words/index.ts';
+import { InputError, type OneSide, otherSide, type Side } from '../words/index.ts';
 
 /**
  * Tenderness on pressing: 0 none or pressure only, 1 mild (says so, no sign), 2 moderate (says so, winces), 3 severe
@@ -32,4 +32,39 @@ export function tendernessTotal(sites: readonly (number | null)[]): {
     mean: tested.length ? sum / tested.length : null,
     tested: tested.length,
   };
+}
+
+/** One muscle pressed on both of the client’s sides, 0 to 3. */
+export interface SideGap {
+  /** Id of the muscle. */
+  place: string;
+  left: number;
+  right: number;
+}
+
+/** Muscles that were pressed on both sides, in the order in which they were first pressed. */
+export function pressedOnBoth(pressed: readonly { place: string; side: Side; value: number }[]): SideGap[] {
+  const muscles = new Map<string, Partial<Record<Side, number>>>();
+  for (const { place, side, value } of pressed) muscles.set(place, { ...muscles.get(place), [side]: value });
+  return [...muscles].flatMap(([place, { left, right }]) =>
+    left === undefined || right === undefined ? [] : [{ place, left, right }],
+  );
+}
+
+/** "Left more tender: masseter by 2. The same: temporalis." What differs most comes first. */
+export function sideGapWords(gaps: readonly SideGap[], nameOf: (place: string) => string): string {
+  const sorer = (side: OneSide) =>
+    gaps
+      .filter((g) => g[side] > g[otherSide(side)])
+      .sort((a, b) => b[side] - b[otherSide(side)] - (a[side] - a[otherSide(side)]))
+      .map((g) => `${nameOf(g.place)} by ${g[side] - g[otherSide(side)]}`);
+  const same = gaps.filter((g) => g.left === g.right).map((g) => nameOf(g.place));
+  return [
+    ...(['left', 'right'] as const).map((side) =>
+      sorer(side).length ? `${side === 'left' ? 'Left' : 'Right'} more tender: ${sorer(side).join(', ')}.` : '',
+    ),
+    same.length ? `The same: ${same.join(', ')}.` : '',
+  ]
+    .filter(Boolean)
+    .join(' ');
 }

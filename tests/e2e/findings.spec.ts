@@ -32,6 +32,50 @@ test('where a press is felt is chosen from the list or on the chart, drawn, kept
   await expect(page.locator('.chart-felt > g')).toHaveCount(1);
 });
 
+test('on the chart alone: a press, where it was felt, the sides against each other, a spot, each by one touch', async ({
+  page,
+}) => {
+  const chart = page.getByRole('region', { name: 'Face chart' });
+  const numbers = page.getByRole('group', { name: 'What the numbers tell' });
+  await expect(numbers.getByRole('button', { name: 'Since first' })).toBeDisabled();
+  await expect(numbers.getByRole('button', { name: 'Left against right' })).toBeDisabled();
+  const press = async (side: string, word: string) => {
+    await chart.getByRole('button', { name: new RegExp(`^Masseter, client’s ${side}`) }).click();
+    await page
+      .getByRole('group', { name: `Masseter, client’s ${side}: tenderness` })
+      .getByText(word)
+      .click();
+  };
+  await press('left', 'severe');
+  await press('right', 'mild');
+  await chart.getByRole('button', { name: /^Masseter, client’s left/ }).click();
+  await page.getByRole('button', { name: 'Felt elsewhere …' }).click();
+  await expect(page.getByText('Touch where the press on the client’s left Masseter was felt.')).toBeVisible();
+  await chart.getByRole('button', { name: 'temple, client’s left', exact: true }).click();
+  await expect(page.locator('.chart-felt > g')).toHaveCount(1);
+  const touch = page.getByRole('group', { name: 'What a touch means' });
+  await touch.getByRole('button', { name: 'Pin a spot' }).click();
+  const box = (await page.locator('.chart-drawing').boundingBox())!;
+  await page.locator('.chart-drawing').click({ position: { x: box.width * 0.62, y: box.height * 0.5 } });
+  await expect(page.locator('.chart-spots > g')).toHaveCount(1);
+  await touch.getByRole('button', { name: 'Press', exact: true }).click();
+  await numbers.getByRole('button', { name: 'Left against right' }).click();
+  await expect(page.getByText('Left more tender: Masseter by 2.')).toBeVisible();
+  await expect(page.locator('.chart-gap')).toHaveText(['+2']);
+  await expect(page.locator('.chart-sounding')).toHaveCount(0);
+  // Record shows the same findings, and what is still to be pressed again with its old number.
+  await saved(page);
+  await page.goto(page.url().replace(/assess$/, 'record'));
+  await awake(page);
+  await expect(page.locator('.chart-sounding')).toHaveCount(2);
+  await expect(page.locator('.chart-spots > g')).toHaveCount(1);
+  await expect(page.locator('.chart-felt > g')).toHaveCount(1);
+  await press('left', 'mild');
+  await expect(page.locator('.chart-change')).toHaveText(['3 → 1']);
+  await page.getByRole('button', { name: 'Left against right' }).click();
+  await expect(page.getByText('The same: Masseter.')).toBeVisible();
+});
+
 test('tight spots are pinned by a tap and by keys, described, and closing the browser loses nothing that was acknowledged', async ({
   page,
   context,

@@ -7,6 +7,8 @@ import type { Place } from './places';
 const DISC_PX = 52;
 const FROM_MIDDLE_PX = 74;
 const STEP_DEGREES = 45;
+/** Breadth of the two below it. */
+const TWO_BELOW_PX = 250;
 
 interface Props {
   asking: Asking;
@@ -21,7 +23,7 @@ interface Props {
 /** What the chart asks beside the finger: which of a few places was meant, or which value it gets. */
 export function ChoiceRing({ asking, frame, choices, onPick, onKey, onClose }: Props) {
   const box = useRef<HTMLDivElement>(null);
-  const at = inside(asking, frame);
+  const at = inside(asking, frame, !!choices?.more);
   const now = asking.kind === 'value' ? choices?.valueAt(asking.spot.place) : undefined;
   useEffect(() => {
     const buttons = box.current?.querySelectorAll('button');
@@ -93,21 +95,38 @@ export function ChoiceRing({ asking, frame, choices, onPick, onKey, onClose }: P
         );
       })}
       {now !== undefined && (
-        <button type="button" className="away" onClick={() => choose(null)}>
-          Take away
-        </button>
+        <div className="away">
+          {choices?.more?.isOffered(now) && (
+            <button
+              type="button"
+              onClick={() => {
+                choices.more!.onMore(spot.place);
+                onClose();
+              }}
+            >
+              {choices.more.word}
+            </button>
+          )}
+          <button type="button" onClick={() => choose(null)}>
+            Take away
+          </button>
+        </div>
       )}
     </div>
   );
 }
 
 /** Moved so far that all of it is inside the drawing. */
-function inside({ at, ...asking }: Asking, frame: { width: number; height: number }): { x: number; y: number } {
+function inside(
+  { at, ...asking }: Asking,
+  frame: { width: number; height: number },
+  hasMore: boolean,
+): { x: number; y: number } {
   const ring = FROM_MIDDLE_PX + DISC_PX / 2;
   const room =
     asking.kind === 'which'
       ? { aside: 90, above: 24, below: 48 * asking.spots.length }
-      : { aside: ring, above: ring + 24, below: 70 };
+      : { aside: hasMore ? TWO_BELOW_PX / 2 : ring, above: ring + 24, below: 70 };
   const within = (v: number, low: number, high: number) => Math.min(Math.max(v, low), Math.max(low, high));
   return {
     x: within(at.x, room.aside, frame.width - room.aside),

@@ -92,7 +92,7 @@ export function RouteLayer({
 }
 
 /** Tender places as soundings: the number, underlined once to three times. */
-export function TendernessLayer({ shown, soundings }: LayerProps & { soundings: readonly Sounding[] }) {
+export function TendernessLayer({ shown, unit = 1, soundings }: LayerProps & { soundings: readonly Sounding[] }) {
   return (
     <g>
       {soundings.map(({ place, value }) => {
@@ -100,12 +100,19 @@ export function TendernessLayer({ shown, soundings }: LayerProps & { soundings: 
         return (
           at && (
             <g key={placeKey(place)} className="chart-sounding">
-              <circle cx={at.x} cy={at.y} r={12} />
-              <text x={at.x} y={at.y + 1}>
+              <circle cx={at.x} cy={at.y} r={12 * unit} />
+              <text x={at.x} y={at.y + unit} style={{ fontSize: 15 * unit }}>
                 {value}
               </text>
               {Array.from({ length: value }, (_, i) => (
-                <line key={i} x1={at.x - 5.5} x2={at.x + 5.5} y1={at.y + 5 + i * 2.6} y2={at.y + 5 + i * 2.6} />
+                <line
+                  key={i}
+                  strokeWidth={1.3 * unit}
+                  x1={at.x - 5.5 * unit}
+                  x2={at.x + 5.5 * unit}
+                  y1={at.y + (5 + i * 2.6) * unit}
+                  y2={at.y + (5 + i * 2.6) * unit}
+                />
               ))}
             </g>
           )
@@ -144,13 +151,13 @@ export function KeepOffLayer({ shown, zones }: LayerProps & { zones: readonly Ke
 }
 
 /** What changed between the first visit and now: "3 → 1", green when it eased. */
-export function ChangeLayer({ shown, changes }: LayerProps & { changes: readonly Change[] }) {
+export function ChangeLayer({ shown, unit = 1, changes }: LayerProps & { changes: readonly Change[] }) {
   const placed = spread(
     changes.flatMap((c) => {
       const at = shown(c.place);
       return at ? [{ ...c, ...at }] : [];
     }),
-    22,
+    22 * unit,
   );
   return (
     <g>
@@ -160,9 +167,48 @@ export function ChangeLayer({ shown, changes }: LayerProps & { changes: readonly
           className="chart-change"
           x={c.x}
           y={c.y}
+          style={{ fontSize: 12.5 * unit }}
           fill={c.after < c.before ? 'var(--relief)' : c.after > c.before ? 'var(--worse)' : 'var(--ink-soft)'}
         >
           {c.before} → {c.after}
+        </text>
+      ))}
+    </g>
+  );
+}
+
+export interface Gap {
+  /** On the client’s left and right. */
+  left: Place;
+  right: Place;
+  /** How much more tender the left is; less than 0 where the right is. */
+  byLeft: number;
+}
+
+/** The sides against each other: how much more on the side that is more tender, the same where there is no difference. */
+export function GapLayer({ shown, unit = 1, gaps }: LayerProps & { gaps: readonly Gap[] }) {
+  const placed = spread(
+    gaps.flatMap((gap) => {
+      const words = gap.byLeft === 0 ? '=' : `+${Math.abs(gap.byLeft)}`;
+      const on = gap.byLeft > 0 ? [gap.left] : gap.byLeft < 0 ? [gap.right] : [gap.left, gap.right];
+      return on.flatMap((place) => {
+        const at = shown(place);
+        return at ? [{ place, words, ...at }] : [];
+      });
+    }),
+    18 * unit,
+  );
+  return (
+    <g>
+      {placed.map(({ place, words, x, y }) => (
+        <text
+          key={placeKey(place)}
+          className={`chart-gap${words === '=' ? ' is-same' : ''}`}
+          x={x}
+          y={y}
+          style={{ fontSize: 17 * unit }}
+        >
+          {words}
         </text>
       ))}
     </g>

@@ -12,6 +12,8 @@ export interface Choices {
   valueAt: (place: Place) => number | undefined;
   /** null takes away what is there. */
   onChoose: (place: Place, value: number | null) => void;
+  /** One thing more that can be done there, once a value stands. */
+  more?: { word: string; onMore: (place: Place) => void; isOffered: (value: number) => boolean };
 }
 export interface Pick {
   places: readonly Pickable[];

@@ -95,7 +95,7 @@ export function HearingFields({
           value={settings.volume}
           onChange={(e) => set({ volume: Number(e.target.value) })}
         />
-        <Button variant="outline-primary" onClick={onTry}>
+        <Button variant="outline-primary" className="text-nowrap" onClick={onTry}>
           Try it
         </Button>
       </div>

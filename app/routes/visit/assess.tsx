@@ -24,7 +24,7 @@ export default function Assess() {
   return (
     <div className="visit-body">
       <div className="chart-side">
-        <AssessChart mode={mode} chosenSpot={spot} onChooseSpot={setSpot} />
+        <AssessChart mode={mode} onMode={setMode} chosenSpot={spot} onChooseSpot={setSpot} />
       </div>
       <main className="work">
         <SaveConflict />

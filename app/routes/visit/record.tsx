@@ -1,5 +1,5 @@
 import { notAskedAgain } from '../../../core/measures';
-import { hasEnded, type Reaction } from '../../../core/record';
+import { hasEnded, type Reaction, REACTION_NAMES } from '../../../core/record';
 import { InputError } from '../../../core/words';
 import { useState } from 'react';
 import { data, Link } from 'react-router';
@@ -13,6 +13,9 @@ import { UndoButtons } from '../../parts/frame/undo-buttons';
 import { readingWords } from '../../parts/words/reading-words';
 import { runsTold } from '../../../server/access/runs-told.server';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { BarChoice, ChartBar } from '../../rooms/visit/chart/chart-bar';
+import { FindingsOver } from '../../rooms/visit/chart/findings-over';
+import { useNumbers } from '../../rooms/visit/chart/use-numbers';
 import { Amendments } from '../../rooms/visit/record/amendments';
 import { FinishButton, FinishQuestion } from '../../rooms/visit/record/finish';
 import { Reactions, useReactions } from '../../rooms/visit/record/reactions';
@@ -66,22 +69,7 @@ export default function Record({ loaderData: { runs, amendments, next } }: Route
   const [asked, setAsked] = useState<Reaction | null>(null);
   const [asksFinish, setAsksFinish] = useState(false);
   const reactions = useReactions(asked);
-  const changes = readings
-    .filter((r) => r.measure === 'tenderness' && r.phase === 'after' && r.side !== 'both' && r.side !== 'midline')
-    .flatMap((r) => {
-      const before = readings.find(
-        (b) => b.measure === 'tenderness' && b.phase === 'before' && b.place === r.place && b.side === r.side,
-      );
-      return before
-        ? [
-            {
-              place: { kind: 'muscle' as const, id: r.place, side: r.side as 'left' | 'right' },
-              before: before.value,
-              after: r.value,
-            },
-          ]
-        : [];
-    });
+  const numbers = useNumbers('after');
   const pickable = PRESSED_MUSCLES.flatMap((m) =>
     placesOn({ kind: 'muscle', id: m.id }, 'both').map((place) => ({ place, name: m.name, region: m.region })),
   ).filter((p) => p.place.side !== 'midline');
@@ -103,7 +91,31 @@ export default function Record({ loaderData: { runs, amendments, next } }: Route
   return (
     <div className="visit-body">
       <div className="chart-side">
-        <FaceChart changes={changes} pick={pick} />
+        <ChartBar told={asked ? `Touch where it was: ${REACTION_NAMES[asked].toLowerCase()}.` : numbers.told}>
+          {!ended && (
+            <BarChoice
+              label="What a touch means"
+              value={asked ?? 'press'}
+              onChoose={(what) => setAsked(what === 'press' ? null : what)}
+              choices={[
+                { value: 'press', words: 'Press again' },
+                ...record.reactions.filter((r) => r !== 'none').map((r) => ({ value: r, words: REACTION_NAMES[r] })),
+              ]}
+            />
+          )}
+          {numbers.choice}
+        </ChartBar>
+        <FaceChart
+          soundings={numbers.soundings}
+          changes={numbers.changes}
+          pick={pick}
+          over={(view, shown, unit, mirrored) => (
+            <>
+              {numbers.over(shown, unit)}
+              <FindingsOver view={view} shown={shown} unit={unit} mirrored={mirrored} />
+            </>
+          )}
+        />
       </div>
       <main className="work">
         <SaveConflict />

@@ -9,15 +9,18 @@ import { USUAL_SITES } from '../../../../reference/facts/palpation';
 import { ClientChart } from '../../../parts/chart/client-chart';
 import { Cross, useCross } from '../../../parts/chart/cross';
 import { FaceChart } from '../../../parts/chart/face-chart';
-import { FeltElsewhereLayer, ScanLayer, SpotLayer } from '../../../parts/chart/finding-layers';
+import { ScanLayer } from '../../../parts/chart/finding-layers';
 import type { Pickable } from '../../../parts/chart/picking';
 import type { Pick } from '../../../parts/chart/use-picking';
 import { placesOn, type Place, type View } from '../../../parts/chart/places';
-import { soundingsOf } from '../../../parts/chart/chart-marks';
+import { muscleName } from '../../../parts/words/muscle-name';
+import { BarChoice, ChartBar } from '../chart/chart-bar';
+import { FindingsOver } from '../chart/findings-over';
+import { useNumbers } from '../chart/use-numbers';
 import { useVisit } from '../session/context';
-import { regionPlace, useFeltElsewhere, type PressedAt } from './felt-elsewhere';
+import { useFeltElsewhere, type PressedAt } from './felt-elsewhere';
 import { useScan } from './scan-section';
-import { pinFrom, pinsIn } from './spot-places';
+import { pinFrom } from './spot-places';
 import { useBodies } from './use-bodies';
 import { useTenderness } from './tenderness-table';
 
@@ -31,10 +34,12 @@ const EVERY_REGION = REGION_PATCHES.flatMap((r) =>
 
 export function AssessChart({
   mode,
+  onMode,
   chosenSpot,
   onChooseSpot,
 }: {
   mode: ChartMode;
+  onMode: (mode: ChartMode) => void;
   chosenSpot: string | null;
   onChooseSpot: (id: string) => void;
 }) {
@@ -45,6 +50,7 @@ export function AssessChart({
   const tender = useTenderness('before');
   const felt = useFeltElsewhere();
   const scan = useScan();
+  const numbers = useNumbers('before');
   const [view, setView] = useState<View>('opened');
   const pinning = mode.kind === 'spots' && !ended;
 
@@ -61,7 +67,17 @@ export function AssessChart({
     mode.kind === 'press'
       ? {
           places: pressedPlaces(tender.valueAt),
-          choices: ended ? undefined : tender.choices,
+          choices: ended
+            ? undefined
+            : {
+                ...tender.choices,
+                more: {
+                  word: 'Felt elsewhere …',
+                  isOffered: (value: number) => value > 0,
+                  onMore: ({ id, side }: Place) =>
+                    side !== 'midline' && onMode({ kind: 'elsewhere', from: { muscle: id, side } }),
+                },
+              },
           onKey: ended ? undefined : tender.key,
         }
       : mode.kind === 'elsewhere'
@@ -83,53 +99,63 @@ export function AssessChart({
           : undefined;
 
   return (
-    <FaceChart
-      soundings={soundingsOf(readings, 'before')}
-      muscles={
-        mode.kind === 'press'
-          ? USUAL_SITES.flatMap((id) => (['left', 'right'] as const).map((side) => ({ id, side })))
-          : mode.kind === 'elsewhere'
-            ? [{ id: mode.from.muscle, side: mode.from.side, chosen: true }]
-            : []
-      }
-      pick={pick}
-      onView={setView}
-      onPoint={pinning ? pin : undefined}
-      over={(on, shown, unit, mirrored) => (
-        <>
-          {mode.kind === 'scan' && (
-            <ScanLayer
-              shown={shown}
-              unit={unit}
-              regions={readings
-                .filter((r) => r.measure === 'region-felt' && r.phase === 'before')
-                .map((r) => ({
-                  place: { kind: 'region', id: r.place, side: r.side as Place['side'] },
-                  value: r.value,
-                }))}
-            />
-          )}
-          <FeltElsewhereLayer
-            shown={shown}
-            unit={unit}
-            view={on}
-            ways={felt.all.map((f) => ({
-              key: `${f.muscle}.${f.side}-${f.to}.${f.toSide}`,
-              from: { kind: 'muscle', id: f.muscle, side: f.side },
-              to: regionPlace(f),
-            }))}
+    <>
+      <ChartBar
+        told={
+          mode.kind === 'elsewhere'
+            ? `Touch where the press on the client’s ${mode.from.side} ${muscleName(mode.from.muscle)} was felt.`
+            : numbers.told
+        }
+      >
+        {!ended && (
+          <BarChoice
+            label="What a touch means"
+            value={mode.kind}
+            onChoose={(kind) => onMode(kind === 'elsewhere' ? mode : { kind })}
+            choices={[
+              { value: 'press', words: 'Press' },
+              { value: 'spots', words: 'Pin a spot' },
+              { value: 'scan', words: 'From inside' },
+              ...(mode.kind === 'elsewhere' ? [{ value: 'elsewhere' as const, words: 'Felt elsewhere' }] : []),
+            ]}
           />
-          <SpotLayer
-            spots={pinsIn(on, findings.spots, bodies, table)}
-            unit={unit}
-            view={on}
-            mirrored={mirrored}
-            chosen={chosenSpot}
-          />
-          {pinning && <Cross at={cross.at} view={on} mirrored={mirrored} unit={unit} />}
-        </>
-      )}
-    />
+        )}
+        {numbers.choice}
+      </ChartBar>
+      <FaceChart
+        soundings={numbers.soundings}
+        changes={numbers.changes}
+        muscles={
+          mode.kind === 'press'
+            ? USUAL_SITES.flatMap((id) => (['left', 'right'] as const).map((side) => ({ id, side })))
+            : mode.kind === 'elsewhere'
+              ? [{ id: mode.from.muscle, side: mode.from.side, chosen: true }]
+              : []
+        }
+        pick={pick}
+        onView={setView}
+        onPoint={pinning ? pin : undefined}
+        over={(on, shown, unit, mirrored) => (
+          <>
+            {mode.kind === 'scan' && (
+              <ScanLayer
+                shown={shown}
+                unit={unit}
+                regions={readings
+                  .filter((r) => r.measure === 'region-felt' && r.phase === 'before')
+                  .map((r) => ({
+                    place: { kind: 'region', id: r.place, side: r.side as Place['side'] },
+                    value: r.value,
+                  }))}
+              />
+            )}
+            {numbers.over(shown, unit)}
+            <FindingsOver view={on} shown={shown} unit={unit} mirrored={mirrored} chosenSpot={chosenSpot} />
+            {pinning && <Cross at={cross.at} view={on} mirrored={mirrored} unit={unit} />}
+          </>
+        )}
+      />
+    </>
   );
 }
 
