@@ -48,7 +48,7 @@ export function JawMovementFields({ jaw }: { jaw: JawReadings }) {
                 {MEASURES[measure].name}
               </th>
               {SIDES.map((side) => (
-                <td key={side}>
+                <td key={side} data-side={`client’s ${side}`}>
                   <MmField
                     label={`${MEASURES[measure].name}, client’s ${side}, mm`}
                     hideLabel

@@ -103,7 +103,7 @@ export function ScanSection({ on, onScan }: { on: boolean; onScan: (on: boolean)
                 <th scope="row">{REGION_NAMES[id]}</th>
                 {PAIRED.get(id) ? (
                   (['right', 'left'] as const).map((side) => (
-                    <td key={side}>
+                    <td key={side} data-side={`client’s ${side}`}>
                       <Felt id={id} side={side} scan={scan} />
                     </td>
                   ))

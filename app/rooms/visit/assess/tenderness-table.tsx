@@ -99,7 +99,7 @@ export function TendernessTable({
             {(['right', 'left'] as const).map((side) => {
               const value = valueAt(m.id, side);
               return (
-                <td key={side}>
+                <td key={side} data-side={`client’s ${side}`}>
                   <div className="d-flex align-items-center gap-2">
                     <Scale
                       label={`${m.name}, client’s ${side}, 0 to 3`}
