@@ -6,14 +6,14 @@ import { listClients } from '../../server/db/queries/clients.server';
 import { findTemplate } from '../../server/db/queries/templates.server';
 import { queryText } from '../schemas/read';
 import { requirePractitioner } from '../../server/access/session.server';
-import { shortDay } from '../parts/marks/time';
+import { useDates } from '../parts/frame/use-dates';
 import type { Route } from './+types/clients';
 
 const PAGE_SIZE = 15;
 export const meta = () => [{ title: 'Clients · Velvet Compass' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId, timeZone } = await requirePractitioner(request);
+  const { practiceId } = await requirePractitioner(request);
   const query = new URL(request.url).searchParams;
   const sort = CLIENT_SORTS.find((s) => s === query.get('sort')) ?? 'name';
   const descending = query.get('down') === '1';
@@ -27,14 +27,14 @@ export async function loader({ request }: Route.LoaderArgs) {
     descending,
     page,
     find,
-    timeZone,
     routine: template && { id: template.id, name: template.name },
   };
 }
 
 export default function Clients({
-  loaderData: { rows, total, sort, descending, page, find, timeZone, routine },
+  loaderData: { rows, total, sort, descending, page, find, routine },
 }: Route.ComponentProps) {
+  const { shortDay } = useDates();
   const [query] = useSearchParams();
   const submit = useSubmit();
   const pages = Math.max(1, Math.ceil(total / PAGE_SIZE));
@@ -98,7 +98,7 @@ export default function Clients({
                   <td>{c.about}</td>
                   <td>{c.complaints.map(complaintName).join('; ')}</td>
                   <td className="num">{c.visits}</td>
-                  <td>{c.lastVisitAt ? shortDay(c.lastVisitAt, timeZone) : <span className="soft">none yet</span>}</td>
+                  <td>{c.lastVisitAt ? shortDay(c.lastVisitAt) : <span className="soft">none yet</span>}</td>
                 </tr>
               ))}
             </tbody>

@@ -1,9 +1,11 @@
 import { Button } from 'react-bootstrap';
 import { Form, NavLink, Outlet, useLocation, useRouteLoaderData } from 'react-router';
+import { dateFormatOf } from '../../server/db/queries/practice.server';
 import { learnedBy } from '../../server/db/queries/runs.server';
 import { requirePractitioner } from '../../server/access/session.server';
 import { FindBox } from '../parts/frame/find-box';
 import { KeyHelp } from '../parts/keys/key-help';
+import { OwnWays } from '../parts/frame/own-ways';
 import { SignInHere } from '../parts/frame/sign-in-here';
 import { Wordmark } from '../parts/marks/wordmark';
 import { UnsentNote } from '../rooms/visit/session/unsent-note';
@@ -11,8 +13,8 @@ import type { Route } from './+types/frame';
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { practiceId, practitionerId, name, email, practiceName, timeZone } = await requirePractitioner(request);
-  const learned = await learnedBy(practiceId, practitionerId);
-  return { practitionerId, name, email, practiceName, timeZone, learned };
+  const [learned, dateFormat] = await Promise.all([learnedBy(practiceId, practitionerId), dateFormatOf(practiceId)]);
+  return { practitionerId, name, email, practiceName, timeZone, dateFormat, learned };
 }
 
 /** The top bar around every page of a signed-in practitioner. */
@@ -21,7 +23,7 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
   const root = useRouteLoaderData('root') as { room: 'day' | 'dim' };
   const other = root.room === 'dim' ? 'day' : 'dim';
   return (
-    <>
+    <OwnWays {...loaderData}>
       <a className="skip" href="#work">
         Skip to the work
       </a>
@@ -63,6 +65,6 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
       <div id="work" tabIndex={-1}>
         <Outlet />
       </div>
-    </>
+    </OwnWays>
   );
 }

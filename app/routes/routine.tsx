@@ -46,7 +46,7 @@ import { stopsOf } from '../parts/chart/chart-marks';
 import type { Route } from './+types/routine';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId, timeZone } = await requirePractitioner(request);
+  const { practiceId } = await requirePractitioner(request);
   const query = new URL(request.url).searchParams;
   const [template, own, earlier, others] = await Promise.all([
     findTemplate(practiceId, params.templateId),
@@ -60,7 +60,6 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     template,
     own,
     earlier,
-    timeZone,
     edits: query.has('edit'),
     others: others.filter((t) => t.id !== params.templateId).map(({ id, name }) => ({ id, name })),
     beside: others.find((t) => t.id === query.get('beside') && t.id !== params.templateId) ?? null,
@@ -143,16 +142,7 @@ function takeRibbon(name: string): void {
 }
 
 type Loaded = Route.ComponentProps['loaderData'];
-function ReadRoutine({
-  template,
-  origin,
-  own,
-  earlier,
-  others,
-  beside,
-  timeZone,
-  told,
-}: Loaded & { told: string | undefined }) {
+function ReadRoutine({ template, origin, own, earlier, others, beside, told }: Loaded & { told: string | undefined }) {
   const routine = template.body;
   const catalogue = useMemo(() => withOwn(own), [own]);
   const cues = expandRoutine(routine);
@@ -246,7 +236,7 @@ function ReadRoutine({
           </table>
           <RuleNotes findings={checkRoutine(routine, catalogue)} disabled onFix={() => {}} />
           <BesideAnother template={template} others={others} beside={beside} catalogue={catalogue} />
-          <EarlierVersions template={template} earlier={earlier} timeZone={timeZone} catalogue={catalogue} />
+          <EarlierVersions template={template} earlier={earlier} catalogue={catalogue} />
         </main>
       </div>
       <Ribbon

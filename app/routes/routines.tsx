@@ -26,13 +26,12 @@ import type { Route } from './+types/routines';
 export const meta = () => [{ title: 'Routines · Velvet Compass' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId, practitionerId, role, timeZone } = await requirePractitioner(request);
+  const { practiceId, practitionerId, role } = await requirePractitioner(request);
   const own = await ownTechniques(practiceId);
   const mark = own.map((t) => `${t.own.id}.${t.version}.${t.retired ? 1 : 0}`).join(' ');
   const templates = await templateLines(practiceId, withOwn(own), mark);
   const origins = new Map(STARTING_ROUTINES.map((s) => [s.id, s]));
   return {
-    timeZone,
     own,
     missing: STARTING_ROUTINES.filter((s) => !templates.some((t) => t.origin === s.id)).length,
     templates: templates.map(({ origin, createdById, serves, ...t }) => ({
@@ -88,7 +87,7 @@ async function takeIn(who: Awaited<ReturnType<typeof requirePractitioner>>, form
 const AT_FIRST = 60;
 const ASK: RoutineAsk = { text: '', serves: '', school: '', upTo: null, sort: 'name' };
 
-export default function Routines({ loaderData: { templates, missing, timeZone, own } }: Route.ComponentProps) {
+export default function Routines({ loaderData: { templates, missing, own } }: Route.ComponentProps) {
   const answered = useActionData<{ told?: string; name?: string }>();
   const [ask, setAsk] = useState(ASK);
   /** What a dropped file was read as; null while there is none, undefined while nothing is imported. */
@@ -157,7 +156,6 @@ export default function Routines({ loaderData: { templates, missing, timeZone, o
             <RoutineList
               rows={showsAll ? shown : shown.slice(0, AT_FIRST)}
               scaleMinutes={scaleOf(shown)}
-              timeZone={timeZone}
               chosen={chosen?.id ?? null}
               onChoose={setChosen}
             />
@@ -204,11 +202,7 @@ export default function Routines({ loaderData: { templates, missing, timeZone, o
             </Form>
           )}
         </main>
-        {chosen && (
-          <RoutinePreview row={chosen} timeZone={timeZone}>
-            {chosen.mine && <HideButton t={chosen} />}
-          </RoutinePreview>
-        )}
+        {chosen && <RoutinePreview row={chosen}>{chosen.mine && <HideButton t={chosen} />}</RoutinePreview>}
       </div>
       {importing !== undefined && <ImportRoutine read={importing} onClose={() => setImporting(undefined)} />}
     </OwnTechniques>

@@ -10,7 +10,8 @@ import { BookingWays } from '../parts/booking/booking-line';
 import { calendarDay } from '../schemas/day';
 import { NeedsALook } from '../rooms/today/needs-a-look';
 import { Sparkline } from '../parts/marks/sparkline';
-import { dayOf, longDay, timeOfDay } from '../parts/marks/time';
+import { dayOf } from '../parts/marks/time';
+import { useDates } from '../parts/frame/use-dates';
 import type { Route } from './+types/today';
 
 export const meta = () => [{ title: 'Today · Velvet Compass' }];
@@ -69,6 +70,7 @@ const shiftDay = (day: string, by: number): string =>
 const TONES = { better: 'var(--relief)', worse: 'var(--worse)' } as const;
 
 export default function Today({ loaderData }: Route.ComponentProps) {
+  const { timeOfDay, longDay } = useDates();
   const { visits, timeZone, now, day, today } = loaderData;
   const { revalidate } = useRevalidator();
   const navigate = useNavigate();
@@ -80,7 +82,7 @@ export default function Today({ loaderData }: Route.ComponentProps) {
     <div className="page with-aside">
       <main>
         <div className="page-head">
-          <h1>{longDay(isToday ? now : `${day}T12:00:00Z`, isToday ? timeZone : 'UTC')}</h1>
+          <h1>{longDay(day)}</h1>
           <span className="soft">{visits.length === 0 ? 'no visits' : counted(visits.length, 'visit')}</span>
           <nav className="days" aria-label="Days">
             <Link to={`?day=${shiftDay(day, -1)}`} aria-label="The day before">
@@ -111,7 +113,7 @@ export default function Today({ loaderData }: Route.ComponentProps) {
               const tone = (main && TONES[main.verdict as keyof typeof TONES]) || 'var(--ink)';
               return (
                 <li key={v.id} className={v === present ? 'is-now' : ''}>
-                  <span className={`time${hasEnded(v.stage) ? ' soft' : ''}`}>{timeOfDay(v.startsAt, timeZone)}</span>
+                  <span className={`time${hasEnded(v.stage) ? ' soft' : ''}`}>{timeOfDay(v.startsAt)}</span>
                   <Link to={`/visits/${v.id}`} className="who">
                     {v.clientName}
                   </Link>
@@ -132,11 +134,7 @@ export default function Today({ loaderData }: Route.ComponentProps) {
                       {v.minutes !== null && ` · ${v.minutes} min`}
                     </span>
                     {isStillBooked(v) && (
-                      <BookingWays
-                        booking={{ ...v, visitId: v.id }}
-                        timeZone={timeZone}
-                        onChanged={() => void revalidate()}
-                      />
+                      <BookingWays booking={{ ...v, visitId: v.id }} onChanged={() => void revalidate()} />
                     )}
                   </span>
                   {main ? <Sparkline values={main.values} tone={tone} /> : <span />}
@@ -162,7 +160,6 @@ export default function Today({ loaderData }: Route.ComponentProps) {
         reviews={loaderData.reviews}
         more={loaderData.more}
         today={dayOf(now, timeZone)}
-        timeZone={timeZone}
       />
     </div>
   );

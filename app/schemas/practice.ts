@@ -1,5 +1,5 @@
 import { PRODUCT_KINDS, REASON_LETTERS } from '../../core/limits';
-import { TEXT_KINDS } from '../../core/record';
+import { DATE_FORMATS, type DateFormat, TEXT_KINDS } from '../../core/record';
 import { type Pressure, PRESSURES, type Region, REGIONS, type WorkWord } from '../../core/words';
 import { SCHOOLS } from '../../reference/schools';
 import { array, boolean, number, object, string, type InferType } from 'yup';
@@ -125,4 +125,7 @@ export const schoolSchema = object({
       SCHOOLS.map((s) => s.id),
       'This school is not known.',
     ),
+  dateFormat: string<DateFormat>()
+    .oneOf(DATE_FORMATS, 'This way of writing days is not known.')
+    .required('Choose one.'),
 });

@@ -73,7 +73,6 @@ export {
   TENDERNESS_WORDS,
   tendernessTotal,
   TOTAL_SITES,
-  type SideGap,
   type Tenderness,
 } from './tenderness.ts';
 export {

@@ -65,4 +65,11 @@ export {
 export { CLIENT_SORTS, type Client, type ClientSort, type Complaint, type TakenMeasures } from './client.ts';
 export type { CourseRatings } from './course-ratings.ts';
 export { HABIT_LABELS, HABITS, habitWords, type Habit, type HabitSides } from './habit-sides.ts';
-export type { StoredProduct, StoredRule, StoredTechnique, TrailCheck } from './practice.ts';
+export {
+  DATE_FORMATS,
+  type DateFormat,
+  type StoredProduct,
+  type StoredRule,
+  type StoredTechnique,
+  type TrailCheck,
+} from './practice.ts';

@@ -42,3 +42,7 @@ export interface TrailCheck {
   /** At the end only: the signed head says the same, so that nothing was cut off. */
   headFits: boolean | null;
 }
+
+/** How a practice writes a day: "29 Nov 2026" and 14:30, "Nov 29, 2026" and 2:30 PM, or "2026-11-29" and 14:30. */
+export const DATE_FORMATS = ['day-first', 'month-first', 'year-first'] as const;
+export type DateFormat = (typeof DATE_FORMATS)[number];

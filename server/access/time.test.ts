@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { dayIn, momentIn } from './time.server';
-import { dayOf, dayWords, longDay, timeOfDay } from '../../app/parts/marks/time';
+import { datesIn, dayOf } from '../../app/parts/marks/time';
 
 /** Europe/Lisbon: UTC in winter, UTC+1 in summer; clocks change on 28 March and 31 October 2027 (EU rule, sure). */
 describe('days of a zone', () => {
@@ -24,10 +24,23 @@ describe('days of a zone', () => {
 
 describe('in words', () => {
   test('day and time', () => {
-    expect(longDay('2027-03-09T10:00:00Z', 'Europe/Lisbon')).toBe('Tuesday 9 March');
-    expect(timeOfDay('2027-07-15T13:30:00Z', 'Europe/Lisbon')).toBe('14:30');
-    expect(timeOfDay('2027-07-15T23:00:00Z', 'Europe/Lisbon')).toBe('00:00');
+    const { longDay, timeOfDay, shortDay, dayWords } = datesIn('Europe/Lisbon', 'day-first');
+    expect(longDay('2027-03-09')).toBe('Tuesday 9 March');
+    expect(timeOfDay('2027-07-15T13:30:00Z')).toBe('14:30');
+    expect(timeOfDay('2027-07-15T23:00:00Z')).toBe('00:00');
+    expect(shortDay('2027-07-15T23:30:00Z')).toBe('16 Jul 2027');
     expect(dayOf('2027-03-08T23:30:00Z', 'Pacific/Auckland')).toBe('2027-03-09');
     expect(dayWords('2027-03-09')).toBe('9 Mar 2027');
+  });
+  test('in the way that the practice chose', () => {
+    const american = datesIn('America/Chicago', 'month-first');
+    expect(american.shortDay('2027-03-10T02:00:00Z')).toBe('Mar 9, 2027');
+    expect(american.timeOfDay('2027-03-09T20:30:00Z')).toBe('2:30 PM');
+    expect(american.timeOfDay('2027-03-09T06:00:00Z')).toBe('12:00 AM');
+    expect(american.longDay('2027-03-09')).toBe('Tuesday, March 9');
+    const sorted = datesIn('Europe/Lisbon', 'year-first');
+    expect(sorted.shortDay('2027-07-15T23:30:00Z')).toBe('2027-07-16');
+    expect(sorted.dayWords('2027-03-09')).toBe('2027-03-09');
+    expect(sorted.timeOfDay('2027-07-15T13:30:00Z')).toBe('14:30');
   });
 });

@@ -1,4 +1,4 @@
-import { addClientByHand, expect, openPracticeByHand, test } from './base.ts';
+import { addClient, addClientByHand, awake, expect, openPractice, openPracticeByHand, test } from './base.ts';
 
 test('bad input is answered at the field, and what was typed stays', async ({ page }) => {
   await page.goto('/new-practice');
@@ -168,6 +168,51 @@ test('hostile markup in a name is shown as text', async ({ page }) => {
   await page.goto('/clients');
   await expect(page.getByRole('link', { name })).toBeVisible();
   expect(await page.title()).not.toBe('owned');
+});
+
+test('details half typed come back from another page, are told when they are outdated, and go when they are saved', async ({
+  page,
+  context,
+}) => {
+  await openPractice(page);
+  await addClient(page);
+  await page.goto(page.url());
+  await page.goto('/clients');
+  await page.getByRole('link', { name: 'Jun Castellan' }).click();
+  await page.getByRole('link', { name: 'Details' }).click();
+  await awake(page);
+  await page.getByLabel('Note', { exact: true }).fill('sits left of the pit');
+  await page.getByRole('link', { name: 'Measure' }).click();
+  await page.waitForURL('**/measure');
+  await page.getByRole('link', { name: 'Details' }).click();
+  await expect(page.getByText('What you typed here before is back; it is not saved yet.')).toBeVisible();
+  await expect(page.getByLabel('Note', { exact: true })).toHaveValue('sits left of the pit');
+  // Meanwhile somebody else changes them.
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await awake(other);
+  await other.getByLabel('Known by').fill('lights');
+  await other.getByRole('button', { name: 'Save' }).click();
+  await other.waitForURL(/clients\/[0-9a-f-]{36}$/);
+  await page.reload();
+  await expect(page.getByText('You had written: sits left of the pit.')).toBeVisible();
+  await expect(page.getByLabel('Note', { exact: true })).toHaveValue('');
+  await awake(page);
+  await page.getByLabel('Note', { exact: true }).fill('sits left of the pit');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.waitForURL(/clients\/[0-9a-f-]{36}$/);
+  await page.getByRole('link', { name: 'Details' }).click();
+  await expect(page.getByLabel('Note', { exact: true })).toHaveValue('sits left of the pit');
+  await expect(page.getByText('it is not saved yet')).toBeHidden();
+  // A new client begins empty, also after one that was added.
+  await page.goto('/clients/new');
+  await awake(page);
+  await page.getByLabel('Name', { exact: true }).fill('Odile Brandt');
+  await page.getByRole('button', { name: 'Add the client' }).click();
+  await page.waitForURL(/clients\/[0-9a-f-]{36}$/);
+  await page.goto('/clients/new');
+  await awake(page);
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('');
 });
 
 test('a stale second tab of the details is told, and keeps what was typed', async ({ page, context }) => {

@@ -193,13 +193,47 @@ test('consent is kept with its wording; a new wording asks anew', async ({ page 
   await expect(page.getByRole('region', { name: 'Consent' })).toContainText('taken back by the client');
 });
 
+test('days and times are written in the way that the practice chose, on every page and on paper', async ({ page }) => {
+  await openPractice(page);
+  await addClient(page);
+  await startVisit(page);
+  const visit = page.url().replace(/\/screen$/, '');
+  await page.goto('/practice/school');
+  await awake(page);
+  await page.getByLabel('Nov 29, 2026, 2:30 PM').check();
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+  const american = /^[A-Z][a-z]{2} \d{1,2}, \d{4}/;
+  await page.goto(visit.replace('/visits/', '/paper/visits/'));
+  await expect(page.locator('.paper-head span').last()).toHaveText(american);
+  await page.goto('/clients');
+  await expect(
+    page
+      .getByRole('row', { name: /Jun Castellan/ })
+      .getByRole('cell')
+      .last(),
+  ).toHaveText(american);
+  await page.goto('/practice/school');
+  await awake(page);
+  await page.getByLabel('2026-11-29, 14:30').check();
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+  await page.goto('/clients');
+  await expect(
+    page
+      .getByRole('row', { name: /Jun Castellan/ })
+      .getByRole('cell')
+      .last(),
+  ).toHaveText(/^\d{4}-\d\d-\d\d/);
+});
+
 test('the school of the practice is what a new routine begins with', async ({ page }) => {
   await openPractice(page);
   await addClient(page);
   await page.goto('/practice/school');
   await page.getByLabel('From the top down').check();
   await page.getByRole('button', { name: 'Keep' }).click();
-  await expect(page.getByText('Kept; new routines begin with it.')).toBeVisible();
+  await expect(page.getByText('Kept.')).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('From the top down')).toBeChecked();
   await toCompose(page);

@@ -6,7 +6,8 @@ import { check, type FieldErrors } from '../../schemas/read';
 import { FieldFrame } from '../fields/field';
 
 import { send } from '../frame/send';
-import { timeOfDay } from '../marks/time';
+import { useDates } from '../frame/use-dates';
+import type { Dates } from '../marks/time';
 
 export interface When {
   day: string;
@@ -20,7 +21,6 @@ export function BookingForm({
   label,
   clientId,
   visitId,
-  timeZone,
   onBooked,
   onCancel,
 }: {
@@ -30,13 +30,13 @@ export function BookingForm({
   clientId: string;
   /** Of the booking that is moved; null for a new one. */
   visitId: string | null;
-  timeZone: string;
   onBooked: (booking: Booking) => void;
   onCancel?: () => void;
 }) {
   const [typed, setTyped] = useState({ day: when.day, time: when.time, minutes: String(when.minutes) });
   const [once] = useState(() => crypto.randomUUID());
   const [errors, setErrors] = useState<FieldErrors>({});
+  const { timeOfDay } = useDates();
   const [asks, setAsks] = useState<BookingAsks | null>(null);
   const [told, setTold] = useState('');
   const book = async (sure: boolean) => {
@@ -77,7 +77,7 @@ export function BookingForm({
       </div>
       {asks && (
         <div className="note-bar" role="alert">
-          {asksWords(asks, clientId, timeZone)} Is it meant so?
+          {asksWords(asks, clientId, timeOfDay)} Is it meant so?
         </div>
       )}
       {told && (
@@ -99,10 +99,10 @@ export function BookingForm({
   );
 }
 
-function asksWords({ isPast, over }: BookingAsks, clientId: string, timeZone: string): string {
+function asksWords({ isPast, over }: BookingAsks, clientId: string, timeOfDay: Dates['timeOfDay']): string {
   const spanOf = ({ startsAt, minutes }: Booking): string => {
     const endsAt = new Date(Date.parse(startsAt) + (minutes ?? USUAL_BOOKING_MINUTES) * 60_000).toISOString();
-    return `${timeOfDay(startsAt, timeZone)} to ${timeOfDay(endsAt, timeZone)}`;
+    return `${timeOfDay(startsAt)} to ${timeOfDay(endsAt)}`;
   };
   return [
     ...(isPast ? ['This day is before today.'] : []),

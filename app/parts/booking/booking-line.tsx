@@ -2,20 +2,20 @@ import { type Booking, USUAL_BOOKING_MINUTES } from '../../../core/record';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { send } from '../frame/send';
-import { dayOf, timeOfDay } from '../marks/time';
+import { useDates } from '../frame/use-dates';
+import { clockValue, dayOf } from '../marks/time';
 import { BookingForm } from './booking-form';
 
 /** What can be done with a booking that nobody has begun: moved, cancelled, marked as not come. */
 export function BookingWays({
   booking,
-  timeZone,
   onChanged,
 }: {
   booking: Pick<Booking, 'visitId' | 'clientId' | 'clientName' | 'startsAt' | 'minutes'>;
-  timeZone: string;
   /** Null when it is out of the book. */
   onChanged: (booking: Booking | null) => void;
 }) {
+  const { timeZone } = useDates();
   const [doing, setDoing] = useState<'move' | 'cancelled' | 'missed' | null>(null);
   const [told, setTold] = useState('');
   const end = async (as: 'cancelled' | 'missed') => {
@@ -31,10 +31,9 @@ export function BookingWays({
         label="Move"
         clientId={booking.clientId}
         visitId={booking.visitId}
-        timeZone={timeZone}
         when={{
           day: dayOf(booking.startsAt, timeZone),
-          time: timeOfDay(booking.startsAt, timeZone),
+          time: clockValue(booking.startsAt, timeZone),
           minutes: booking.minutes ?? USUAL_BOOKING_MINUTES,
         }}
         onBooked={(moved) => {

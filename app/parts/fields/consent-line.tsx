@@ -1,7 +1,8 @@
 import { type Consent, type ConsentKind, consentState, type PracticeText, TEXT_NAMES } from '../../../core/record';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { dayOf, dayWords } from '../marks/time';
+import { dayOf } from '../marks/time';
+import { useDates } from '../frame/use-dates';
 import { send } from '../frame/send';
 
 interface Props {
@@ -16,6 +17,7 @@ interface Props {
 
 /** Whether the client consents to today's wording, the wording itself, and one button to note it or take it back. */
 export function ConsentLine({ clientId, kind, text, consents, timeZone, onConsents }: Props) {
+  const { dayWords } = useDates();
   const [shown, setShown] = useState(false);
   const [failed, setFailed] = useState('');
   /** One word after the other: two on their way at once might be kept in the other order. */

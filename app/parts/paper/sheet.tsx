@@ -1,18 +1,20 @@
 import type { Learned } from '../../../core/guide';
+import type { DateFormat } from '../../../core/record';
 import type { ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useRouteLoaderData } from 'react-router';
-import { shortDay } from '../marks/time';
+import { useDates } from '../frame/use-dates';
 
 /** Whose paper it is, from the route around every sheet. */
 export interface PaperFrame {
   practiceName: string;
   practitioner: string;
   timeZone: string;
+  dateFormat: DateFormat;
   nowIso: string;
   learned: Learned;
 }
-export const usePaper = (): PaperFrame => useRouteLoaderData('routes/paper/frame') as PaperFrame;
+const usePaper = (): PaperFrame => useRouteLoaderData('routes/paper/frame') as PaperFrame;
 
 /**
  * One print-out: on the screen as wide as on the paper, black on white in any room. What is at its head stands on every
@@ -34,7 +36,8 @@ export function Sheet({
   back: { to: string; words: string };
   children: ReactNode;
 }) {
-  const { practiceName, practitioner, timeZone, nowIso } = usePaper();
+  const { shortDay } = useDates();
+  const { practiceName, practitioner, nowIso } = usePaper();
   return (
     <div className="paper" data-bs-theme="light">
       <div className="paper-tools no-print">
@@ -49,7 +52,7 @@ export function Sheet({
               <div className="paper-head">
                 <strong>{practiceName}</strong>
                 <span>{[title, who].filter(Boolean).join(' · ')}</span>
-                <span>{shortDay(on ?? nowIso, timeZone)}</span>
+                <span>{shortDay(on ?? nowIso)}</span>
               </div>
             </td>
           </tr>
@@ -60,7 +63,7 @@ export function Sheet({
               <main className="paper-body" id="work">
                 {children}
                 <p className="paper-foot">
-                  Printed {shortDay(nowIso, timeZone)} by {practitioner}.
+                  Printed {shortDay(nowIso)} by {practitioner}.
                 </p>
               </main>
             </td>

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { clock } from '../../../core/words';
-import { timeOfDay } from '../marks/time';
+import { useDates } from '../frame/use-dates';
 import { nowMs } from './clock';
 import { askForHelp } from '../keys/help';
 
@@ -13,7 +13,6 @@ export function PlayerBar({
   isPaused,
   caution,
   leftMs,
-  timeZone,
   unsent,
   onLeave,
 }: {
@@ -24,11 +23,11 @@ export function PlayerBar({
   isPaused: boolean;
   caution: string;
   leftMs: number;
-  timeZone: string;
   unsent: number;
   /** To the rest of what the run belongs to; it waits meanwhile. */
   onLeave: () => void;
 }) {
+  const { timeOfDay } = useDates();
   return (
     <div className="player-bar">
       {who && <strong className="who">{who}</strong>}
@@ -45,7 +44,7 @@ export function PlayerBar({
       )}
       <span className="left">
         <strong className="num">{clock(Math.ceil(leftMs / 1000))}</strong> left
-        <span className="soft">, ends about {timeOfDay(new Date(nowMs() + leftMs).toISOString(), timeZone)}</span>
+        <span className="soft">, ends about {timeOfDay(new Date(nowMs() + leftMs).toISOString())}</span>
       </span>
       <Button variant="link" onClick={onLeave} aria-label="To the plan">
         <span className="long">To the plan</span>

@@ -49,7 +49,6 @@ export interface PlayerProps {
   screening: Screening | null;
   /** The routine as it is composed now: a run that began with another one says so. */
   composed: Routine | null;
-  timeZone: string;
   /** Told above a run: who is worked on, and what to mind. */
   bar: { who: React.ReactNode; caution: string; onLeave: () => void };
   /** What is to be known before the start. */
@@ -194,7 +193,6 @@ export function Player(props: PlayerProps) {
           isPaused={!running}
           caution={props.bar.caution}
           leftMs={timeLeftMs(cues, state)}
-          timeZone={props.timeZone}
           unsent={run.unsent}
           onLeave={() => {
             if (running) run.press({ kind: 'pause' });

@@ -5,6 +5,7 @@ import { useFieldArray } from 'react-hook-form';
 import { Form } from 'react-router';
 import { clientSchema, type ClientForm as Values } from '../../schemas/client';
 import { type Answered, Field, HiddenField, useCheckedForm } from '../../parts/fields/field';
+import { useFormDraft } from '../../parts/fields/use-form-draft';
 import { OnceKey } from '../../parts/fields/once-key';
 
 const EMPTY_COMPLAINT = {
@@ -30,9 +31,38 @@ export function ClientForm({ client, answered, verb }: { client?: Client; answer
     fingers: client?.fingerWidthsMm?.join(' ') ?? '',
     complaints: client ? client.complaints.filter((c) => !c.closed) : [EMPTY_COMPLAINT],
   });
+  const { draft, letGo, onSent } = useFormDraft(
+    `velvet-details-${client?.id ?? 'new'}`,
+    client?.version ?? 0,
+    form,
+    answered,
+  );
   const list = useFieldArray({ control: form.control, name: 'complaints', keyName: 'row' });
   return (
-    <Form {...bind} className="narrow">
+    <Form
+      {...bind}
+      className="narrow"
+      onSubmit={(event) => {
+        onSent();
+        void bind.onSubmit(event);
+      }}
+    >
+      {draft.is === 'back' && (
+        <p className="note-bar" role="status">
+          What you typed here before is back; it is not saved yet.{' '}
+          <Button variant="link" onClick={letGo}>
+            Let it go
+          </Button>
+        </p>
+      )}
+      {draft.is === 'outdated' && (
+        <div className="note-bar" role="status">
+          These details were changed since you typed here without saving. You had written: {draft.texts.join('; ')}.{' '}
+          <Button variant="link" onClick={letGo}>
+            Let it go
+          </Button>
+        </div>
+      )}
       {client ? <input type="hidden" name="version" value={client.version} /> : <OnceKey />}
       <div className="form-grid">
         <Field form={form} name="name" label="Name" autoComplete="off" />

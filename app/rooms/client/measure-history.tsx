@@ -2,15 +2,11 @@ import type { TakenMeasures } from '../../../core/record';
 import { CLIENT_MEASURE_IDS, CLIENT_MEASURES, compareMeasures } from '../../../core/atlas';
 import { Button } from 'react-bootstrap';
 import { Form } from 'react-router';
+import { useDates } from '../../parts/frame/use-dates';
 
 /** Measures side by side, newest first; what changed beyond measuring error is told. */
-export function MeasureHistory({
-  taken,
-  dayWord,
-}: {
-  taken: readonly TakenMeasures[];
-  dayWord: (day: string) => string;
-}) {
+export function MeasureHistory({ taken }: { taken: readonly TakenMeasures[] }) {
+  const { dayWords } = useDates();
   const shown = taken.slice(0, 4);
   const [now, before] = shown;
   if (!now) return null;
@@ -25,10 +21,10 @@ export function MeasureHistory({
             <th scope="col">mm</th>
             {shown.map((t) => (
               <th key={t.id} scope="col" className="text-end">
-                {dayWord(t.takenOn)}
+                {dayWords(t.takenOn)}
                 <Form
                   method="post"
-                  onSubmit={(e) => !confirm(`Remove the measures of ${dayWord(t.takenOn)}?`) && e.preventDefault()}
+                  onSubmit={(e) => !confirm(`Remove the measures of ${dayWords(t.takenOn)}?`) && e.preventDefault()}
                 >
                   <input type="hidden" name="remove" value={t.id} />
                   <Button variant="link" size="sm" type="submit" className="p-0">

@@ -21,7 +21,7 @@ import { complaintName, roundHalfAway } from '../../../core/words';
 import type { ComponentProps } from 'react';
 import { muscleName } from '../../parts/words/muscle-name';
 import { placeWords, valueWords } from '../../parts/words/reading-words';
-import { dayWords, shortDay, timeOfDay } from '../../parts/marks/time';
+import { useDates } from '../../parts/frame/use-dates';
 import { soundingsOf } from '../../parts/chart/chart-marks';
 import { PaperCharts, viewsShowing } from '../../parts/paper/paper-charts';
 import { ToMind } from './to-mind';
@@ -38,7 +38,6 @@ export function VisitPaper({
   run,
   amendments,
   next,
-  timeZone,
 }: {
   visit: Visit;
   client: Client;
@@ -49,8 +48,8 @@ export function VisitPaper({
   run: ComponentProps<typeof RunTable>['run'] | null;
   amendments: readonly Amendment[];
   next: Booking | null;
-  timeZone: string;
 }) {
+  const { timeOfDay, shortDay, dayWords } = useDates();
   const record = readRecord(visit.record ?? {});
   const all = beforeAndAfter(readings);
   const rank = (p: BeforeAfter) => MEASURE_KEYS.indexOf(p.measure);
@@ -61,7 +60,7 @@ export function VisitPaper({
   return (
     <>
       <h1>
-        Visit {number}, {shortDay(visit.startsAt, timeZone)}, {timeOfDay(visit.startsAt, timeZone)}
+        Visit {number}, {shortDay(visit.startsAt)}, {timeOfDay(visit.startsAt)}
       </h1>
       <p>
         {client.name}
@@ -137,9 +136,7 @@ export function VisitPaper({
           ['Review', record.reviewOn && dayWords(record.reviewOn)],
           [
             'Next visit',
-            next
-              ? `${shortDay(next.startsAt, timeZone)}, ${timeOfDay(next.startsAt, timeZone)}, with ${next.practitioner}`
-              : '',
+            next ? `${shortDay(next.startsAt)}, ${timeOfDay(next.startsAt)}, with ${next.practitioner}` : '',
           ],
         ]}
       />
@@ -148,7 +145,7 @@ export function VisitPaper({
           <h2>Added and corrected afterwards</h2>
           {amendments.map((a) => (
             <p key={`${a.at} ${a.words}`}>
-              {shortDay(a.at, timeZone)}, {timeOfDay(a.at, timeZone)}, {a.by}: {a.words}
+              {shortDay(a.at)}, {timeOfDay(a.at)}, {a.by}: {a.words}
               {a.changes.map((c) => ` ${c.what}: ${c.before || 'nothing'} → ${c.after || 'nothing'}.`)}
             </p>
           ))}

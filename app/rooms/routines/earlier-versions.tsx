@@ -1,7 +1,7 @@
 import type { Catalogue, Routine } from '../../../core/routine';
 import { Button } from 'react-bootstrap';
 import { Form } from 'react-router';
-import { shortDay } from '../../parts/marks/time';
+import { useDates } from '../../parts/frame/use-dates';
 import { ChangeList } from './change-list';
 
 interface Version {
@@ -16,14 +16,13 @@ interface Version {
 export function EarlierVersions({
   template,
   earlier,
-  timeZone,
   catalogue,
 }: {
   template: { version: number; body: Routine };
   earlier: readonly Version[];
-  timeZone: string;
   catalogue: Catalogue;
 }) {
+  const { shortDay } = useDates();
   if (!earlier.length) return null;
   return (
     <section className="section no-print">
@@ -38,7 +37,7 @@ export function EarlierVersions({
                   {v.version} → {i === 0 ? template.version : earlier[i - 1]!.version}
                 </strong>{' '}
                 <span className="soft">
-                  by {v.changedBy}, {shortDay(v.changedAt, timeZone)}
+                  by {v.changedBy}, {shortDay(v.changedAt)}
                 </span>
               </p>
               <ChangeList before={v.body} now={next} catalogue={catalogue} />

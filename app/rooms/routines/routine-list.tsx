@@ -1,6 +1,6 @@
 import { clock, COMPLAINT_NAMES, counted } from '../../../core/words';
 import { Link } from 'react-router';
-import { shortDay } from '../../parts/marks/time';
+import { useDates } from '../../parts/frame/use-dates';
 import type { RoutineRow } from '../../routes/routines';
 import { SmallRibbon } from '../../parts/ribbon/small-ribbon';
 
@@ -8,16 +8,15 @@ import { SmallRibbon } from '../../parts/ribbon/small-ribbon';
 export function RoutineList({
   rows,
   scaleMinutes,
-  timeZone,
   chosen,
   onChoose,
 }: {
   rows: readonly RoutineRow[];
   scaleMinutes: number;
-  timeZone: string;
   chosen: string | null;
   onChoose: (id: string) => void;
 }) {
+  const { shortDay } = useDates();
   const every = scaleMinutes > 45 ? 15 : 5;
   const ticks = Array.from({ length: Math.floor(scaleMinutes / every) + 1 }, (_, i) => i * every);
   return (
@@ -70,7 +69,7 @@ export function RoutineList({
             </td>
             <td className="num text-end">{clock(t.seconds)}</td>
             <td className="small used">
-              {t.usedAt ? shortDay(t.usedAt, timeZone) : 'never'}
+              {t.usedAt ? shortDay(t.usedAt) : 'never'}
               {t.clients > 0 && <div className="soft">{counted(t.clients, 'client')}</div>}
             </td>
             <td className="small relief-seen">

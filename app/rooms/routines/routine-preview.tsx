@@ -3,27 +3,20 @@ import type { ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { Form, Link } from 'react-router';
 import { PressureDot, SideMark, sideOfPlan } from '../../parts/marks/marks';
-import { shortDay } from '../../parts/marks/time';
+import { useDates } from '../../parts/frame/use-dates';
 import type { RoutineRow } from '../../routes/routines';
 import { SmallRibbon } from '../../parts/ribbon/small-ribbon';
 import { scaleOf } from '../../parts/ribbon/scale';
 
 /** One routine at the side: what it is, its steps, and what can be done with it. */
-export function RoutinePreview({
-  row,
-  timeZone,
-  children,
-}: {
-  row: RoutineRow;
-  timeZone: string;
-  children: ReactNode;
-}) {
+export function RoutinePreview({ row, children }: { row: RoutineRow; children: ReactNode }) {
+  const { shortDay } = useDates();
   return (
     <aside className="routine-preview" aria-label={`Routine: ${row.name}`}>
       <h2>{row.name}</h2>
       <div className="soft small mb-1">
         version {row.version}, {row.came ? 'came with Velvet Compass' : `made by ${row.createdBy}`}, changed{' '}
-        {shortDay(row.updatedAt, timeZone)} · <a href={`/routines/${row.id}/file`}>as a file</a> {children}
+        {shortDay(row.updatedAt)} · <a href={`/routines/${row.id}/file`}>as a file</a> {children}
       </div>
       <p className="small">
         {[row.serves.map((s) => COMPLAINT_NAMES[s].toLowerCase()).join(', '), row.school].filter(Boolean).join(' · ')}

@@ -6,7 +6,7 @@ import { Link, useFetcher } from 'react-router';
 import { CAUTIONS } from '../../../reference/facts/cautions/index';
 import type { FieldErrors } from '../../schemas/read';
 import { FieldFrame } from '../../parts/fields/field';
-import { dayWords, shortDay } from '../../parts/marks/time';
+import { useDates } from '../../parts/frame/use-dates';
 
 /** People to think of today: worse first, then reviews, the silent, and referrals whose outcome is not known. */
 export function NeedsALook({
@@ -15,15 +15,14 @@ export function NeedsALook({
   reviews,
   more,
   today,
-  timeZone,
 }: {
   attention: Attention[];
   referrals: OpenReferral[];
   reviews: ReviewDue[];
   more: number;
   today: string;
-  timeZone: string;
 }) {
+  const { shortDay, dayWords } = useDates();
   const nothing = !attention.length && !referrals.length && !reviews.length;
   return (
     <aside aria-label="Needs a look">
@@ -50,7 +49,7 @@ export function NeedsALook({
           <AttentionItem key={`${a.why}-${a.course.complaintId}`} item={a} />
         ))}
       {referrals.map((r) => (
-        <ReferralItem key={r.visitId} referral={r} day={shortDay(r.startsAt, timeZone)} />
+        <ReferralItem key={r.visitId} referral={r} day={shortDay(r.startsAt)} />
       ))}
       {more > 0 && (
         <p className="soft mt-2">And {more} more that are less pressing: they come up as these are seen to.</p>

@@ -1,6 +1,6 @@
 import type { TrainerDay } from '../../../core/atlas';
 import { line, max, scaleLinear, scalePoint } from 'd3';
-import { dayWords } from '../../parts/marks/time';
+import { useDates } from '../../parts/frame/use-dates';
 
 const WIDTH = 520;
 const HEIGHT = 130;
@@ -9,6 +9,7 @@ const BOTTOM = 22;
 
 /** Median error by day, with how many places were asked as posts below it. */
 export function ProgressChart({ days }: { days: readonly TrainerDay[] }) {
+  const { dayWords } = useDates();
   const shown = days.slice(-30);
   if (shown.length < 2)
     return (

@@ -10,7 +10,7 @@ import { MeasureHistory } from '../../rooms/client/measure-history';
 import { measuresOf, measuresSchema } from '../../schemas/measures';
 import { checkForm, readForm } from '../../schemas/read';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';
-import { dayOf, dayWords } from '../../parts/marks/time';
+import { dayOf } from '../../parts/marks/time';
 import type { Route } from './+types/measure';
 import type { loader as clientLoader } from './client';
 
@@ -93,7 +93,7 @@ export default function Measure({ loaderData: { taken, today } }: Route.Componen
         {fitting.head && (
           <p className="soft small">The chart is drawn to this client’s measures and kept on this device.</p>
         )}
-        <MeasureHistory taken={taken} dayWord={dayWords} />
+        <MeasureHistory taken={taken} />
         <MeasureForm
           key={taken.length}
           today={today}

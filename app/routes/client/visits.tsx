@@ -8,7 +8,7 @@ import { VISITS_SHOWN, visitsOfClient } from '../../../server/db/queries/visits.
 import { requirePractitioner } from '../../../server/access/session.server';
 import { BookingForm } from '../../parts/booking/booking-form';
 import { BookingWays } from '../../parts/booking/booking-line';
-import { shortDay, timeOfDay } from '../../parts/marks/time';
+import { useDates } from '../../parts/frame/use-dates';
 import type { loader as frame } from './client';
 import type { Route } from './+types/visits';
 
@@ -33,7 +33,8 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 }
 
 export default function Visits({ loaderData: { visits, more, later, ratings } }: Route.ComponentProps) {
-  const { client, timeZone, now } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof frame>>;
+  const { timeOfDay, shortDay } = useDates();
+  const { client, now } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof frame>>;
   const [books, setBooks] = useState(false);
   const { revalidate } = useRevalidator();
   return (
@@ -47,7 +48,6 @@ export default function Visits({ loaderData: { visits, more, later, ratings } }:
             label="Book it"
             clientId={client.id}
             visitId={null}
-            timeZone={timeZone}
             when={{ day: '', time: '', minutes: USUAL_BOOKING_MINUTES }}
             onBooked={() => {
               setBooks(false);
@@ -76,7 +76,7 @@ export default function Visits({ loaderData: { visits, more, later, ratings } }:
                 <tr key={v.id}>
                   <td>
                     <Link to={`/visits/${v.id}`}>
-                      {shortDay(v.startsAt, timeZone)}, <span className="num">{timeOfDay(v.startsAt, timeZone)}</span>
+                      {shortDay(v.startsAt)}, <span className="num">{timeOfDay(v.startsAt)}</span>
                     </Link>
                   </td>
                   <td>
@@ -85,7 +85,6 @@ export default function Visits({ loaderData: { visits, more, later, ratings } }:
                         {v.startsAt > now ? 'Booked' : STAGE_NAMES[v.stage]}{' '}
                         <BookingWays
                           booking={{ ...v, visitId: v.id, clientId: client.id, clientName: client.name }}
-                          timeZone={timeZone}
                           onChanged={() => void revalidate()}
                         />
                       </>

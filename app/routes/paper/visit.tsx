@@ -6,7 +6,7 @@ import { findVisit, visitNumber } from '../../../server/db/queries/visits.server
 import { runsTold } from '../../../server/access/runs-told.server';
 import { screeningOf } from '../../../server/access/screening.server';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';
-import { Sheet, usePaper } from '../../parts/paper/sheet';
+import { Sheet } from '../../parts/paper/sheet';
 import { VisitPaper } from '../../rooms/paper/visit-paper';
 import type { Route } from './+types/visit';
 
@@ -51,7 +51,7 @@ export default function VisitOnPaper({ loaderData }: Route.ComponentProps) {
       on={visit.startsAt}
       back={{ to: `/visits/${visit.id}/record`, words: 'Back to the visit' }}
     >
-      <VisitPaper {...loaderData} timeZone={usePaper().timeZone} />
+      <VisitPaper {...loaderData} />
     </Sheet>
   );
 }

@@ -1,8 +1,10 @@
 import { Button, Form as BsForm } from 'react-bootstrap';
 import { data, Form, useActionData, useRouteLoaderData } from 'react-router';
+import { DATE_FORMATS } from '../../../core/record';
 import { SCHOOLS } from '../../../reference/schools';
 import { requirePractitioner } from '../../../server/access/session.server';
-import { schoolOf, setSchool } from '../../../server/db/queries/practice.server';
+import { dateFormatOf, schoolOf, setSchool } from '../../../server/db/queries/practice.server';
+import { datesIn } from '../../parts/marks/time';
 import { FRAMES, orderWords, walkWords } from '../../parts/routine/order-words';
 import { schoolSchema } from '../../schemas/practice';
 import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
@@ -11,7 +13,8 @@ import type { Route } from './+types/school';
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
-  return { school: await schoolOf(practiceId) };
+  const [school, dateFormat] = await Promise.all([schoolOf(practiceId), dateFormatOf(practiceId)]);
+  return { school, dateFormat };
 }
 
 export async function action({ request }: Route.ActionArgs) {
@@ -24,20 +27,23 @@ export async function action({ request }: Route.ActionArgs) {
     );
   const input = await checkForm(schoolSchema, form);
   if (!input.ok) return data({ errors: input.errors, kept: false }, { status: 422 });
-  await setSchool(who, input.value.school);
+  await setSchool(who, input.value.school, input.value.dateFormat);
   return { errors: {} as FieldErrors, kept: true };
 }
 
-/** Which school of order new routines begin with. */
+/** A moment that tells day from month and morning from afternoon. */
+const SAMPLE = '2026-11-29T14:30:00Z';
+
+/** Which school of order new routines begin with, and how the practice writes days and times. */
 export default function School({ loaderData }: Route.ComponentProps) {
   const { isOwner } = useRouteLoaderData('routes/practice/practice') as Awaited<ReturnType<typeof frame>>;
   const answered = useActionData<typeof action>();
-  const told = answered?.errors.school;
+  const told = answered?.errors.school ?? answered?.errors.dateFormat;
   return (
     <div className="page">
       <main>
         <div className="page-head">
-          <h1>School</h1>
+          <h1>School and dates</h1>
           <span className="soft">the order that new routines begin with; each routine can name another</span>
         </div>
         <p className="narrow soft">
@@ -67,6 +73,23 @@ export default function School({ loaderData }: Route.ComponentProps) {
               </div>
             ))}
           </fieldset>
+          <fieldset disabled={!isOwner} className="border-0 p-0 mt-4">
+            <legend className="fs-5">Days and times</legend>
+            {DATE_FORMATS.map((way) => {
+              const dates = datesIn('UTC', way);
+              return (
+                <BsForm.Check
+                  key={way}
+                  type="radio"
+                  name="dateFormat"
+                  id={`dates-${way}`}
+                  value={way}
+                  defaultChecked={way === loaderData.dateFormat}
+                  label={`${dates.shortDay(SAMPLE)}, ${dates.timeOfDay(SAMPLE)}`}
+                />
+              );
+            })}
+          </fieldset>
           {told && (
             <p className="caution" role="alert">
               {told}
@@ -75,7 +98,7 @@ export default function School({ loaderData }: Route.ComponentProps) {
           {isOwner && (
             <div className="d-flex gap-3 align-items-center mt-3">
               <Button type="submit">Keep</Button>
-              <span role="status">{answered?.kept && 'Kept; new routines begin with it.'}</span>
+              <span role="status">{answered?.kept && 'Kept.'}</span>
             </div>
           )}
         </Form>

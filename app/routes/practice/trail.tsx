@@ -2,18 +2,17 @@ import { Link, redirect } from 'react-router';
 import { auditTrail } from '../../../server/db/queries/audit.server';
 import { TrailCheck } from '../../rooms/practice/trail-check';
 import { requirePractitioner } from '../../../server/access/session.server';
-import { shortDay, timeOfDay } from '../../parts/marks/time';
+import { useDates } from '../../parts/frame/use-dates';
 import type { Route } from './+types/trail';
 
 const SHOWN = 100;
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId, role, timeZone } = await requirePractitioner(request);
+  const { practiceId, role } = await requirePractitioner(request);
   if (role !== 'owner') throw redirect('/practice');
   const below = Number(new URL(request.url).searchParams.get('below'));
   return {
     ...(await auditTrail(practiceId, Number.isSafeInteger(below) && below > 0 ? below : null, SHOWN)),
-    timeZone,
   };
 }
 
@@ -70,7 +69,8 @@ const WORDS: Record<string, string> = {
 /** Records that have a page of their own. */
 const PAGES: Record<string, string> = { visit: '/visits/', client: '/clients/' };
 
-export default function Trail({ loaderData: { rows, entries, timeZone } }: Route.ComponentProps) {
+export default function Trail({ loaderData: { rows, entries } }: Route.ComponentProps) {
+  const { timeOfDay, shortDay } = useDates();
   return (
     <div className="page">
       <main>
@@ -97,7 +97,7 @@ export default function Trail({ loaderData: { rows, entries, timeZone } }: Route
                 <tr key={r.seq}>
                   <td className="text-end num">{r.seq}</td>
                   <td className="num">
-                    {shortDay(r.at, timeZone)} {timeOfDay(r.at, timeZone)}
+                    {shortDay(r.at)} {timeOfDay(r.at)}
                   </td>
                   <td>{r.by}</td>
                   <td>{WORDS[r.what] ?? r.what}</td>

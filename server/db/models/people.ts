@@ -1,4 +1,4 @@
-import type { HabitSides } from '../../../core/record/index.ts';
+import type { DateFormat, HabitSides } from '../../../core/record/index.ts';
 import type { ComplaintKind, Pressure, Side } from '../../../core/words/index.ts';
 import {
   DataTypes,
@@ -21,6 +21,7 @@ export class PracticeModel extends Model<InferAttributes<PracticeModel>, InferCr
   declare timeZone: string;
   /** School of order that a new routine begins with. */
   declare school: CreationOptional<string>;
+  declare dateFormat: CreationOptional<DateFormat>;
   declare createdAt: CreationOptional<Date>;
 }
 
@@ -84,7 +85,14 @@ export class ComplaintModel extends Model<InferAttributes<ComplaintModel>, Infer
 
 export function definePeople(sequelize: Sequelize): void {
   PracticeModel.init(
-    { id: uuid, name: DataTypes.TEXT, timeZone: DataTypes.TEXT, school: DataTypes.TEXT, createdAt: now },
+    {
+      id: uuid,
+      name: DataTypes.TEXT,
+      timeZone: DataTypes.TEXT,
+      school: DataTypes.TEXT,
+      dateFormat: DataTypes.TEXT,
+      createdAt: now,
+    },
     { sequelize, tableName: 'practices' },
   );
   PractitionerModel.init(

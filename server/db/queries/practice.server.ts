@@ -1,4 +1,5 @@
 import {
+  type DateFormat,
   type PracticeText,
   type StoredProduct,
   type StoredRule,
@@ -212,9 +213,16 @@ export const schoolOf = byPractice(async (practiceId: string): Promise<string> =
   return (await PracticeModel.findOne({ where: { id: practiceId }, attributes: ['school'] }))?.school ?? USUAL_SCHOOL;
 });
 
-export const setSchool = byPractice(async (who: Who, school: string): Promise<void> => {
+/** How the practice writes days and times. */
+export const dateFormatOf = byPractice(async (practiceId: string): Promise<DateFormat> => {
+  database();
+  const row = await PracticeModel.findOne({ where: { id: practiceId }, attributes: ['dateFormat'] });
+  return row?.dateFormat ?? 'day-first';
+});
+
+export const setSchool = byPractice(async (who: Who, school: string, dateFormat: DateFormat): Promise<void> => {
   await database().transaction(async (transaction) => {
-    await PracticeModel.update({ school }, { where: { id: who.practiceId }, transaction });
-    await writeAudit(who, 'school-chosen', { school }, transaction);
+    await PracticeModel.update({ school, dateFormat }, { where: { id: who.practiceId }, transaction });
+    await writeAudit(who, 'school-chosen', { school, dateFormat }, transaction);
   });
 });

@@ -13,7 +13,8 @@ import { useId, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { PhotoMarker } from './photo-marker';
 import { SameScale } from './same-scale';
-import { dayOf, dayWords } from '../../../parts/marks/time';
+import { dayOf } from '../../../parts/marks/time';
+import { useDates } from '../../../parts/frame/use-dates';
 import { useVisit } from '../session/context';
 import { send } from '../../../parts/frame/send';
 import { VisitConsent } from '../screen/visit-consent';
@@ -31,6 +32,7 @@ const levelOf = (marks: PhotoMarks): Levelness | null => {
 
 /** Levelness from a front photo: brows, lids, mouth corners, nose and chin in mm, each with its error. */
 export function LevelSection({ phase }: { phase: PhotoPhase }) {
+  const { dayWords } = useDates();
   const { visit, alongside, texts, ended, noteAlongside, timeZone } = useVisit();
   const [open, setOpen] = useState(false);
   const [told, setTold] = useState('');

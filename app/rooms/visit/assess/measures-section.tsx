@@ -9,7 +9,8 @@ import {
 } from '../../../../core/measures';
 import { useState } from 'react';
 import { Button, Form as BsForm } from 'react-bootstrap';
-import { dayOf, dayWords } from '../../../parts/marks/time';
+import { dayOf } from '../../../parts/marks/time';
+import { useDates } from '../../../parts/frame/use-dates';
 import { useVisit } from '../session/context';
 import { MeasureSheet } from './measure-sheet';
 
@@ -133,6 +134,7 @@ function Course({
   here: string;
   timeZone: string;
 }) {
+  const { dayWords } = useDates();
   if (!course.length) return <div className="soft small">not taken yet</div>;
   const first = course[0]!;
   const last = course[course.length - 1]!;

@@ -3,7 +3,7 @@ import { readRoutine, type Routine } from '../../../../core/routine';
 import { clock } from '../../../../core/words';
 import { useState } from 'react';
 import { Button, Modal } from 'react-bootstrap';
-import { shortDay } from '../../../parts/marks/time';
+import { useDates } from '../../../parts/frame/use-dates';
 import type { loader } from '../../../routes/visit/earlier';
 import { Looking } from '../../../parts/frame/looking';
 import { useRead } from '../../../parts/frame/use-read';
@@ -18,6 +18,7 @@ export function EarlierMenu({
   disabled: boolean;
   onStart: (body: Routine, origin: RoutineOrigin | null) => void;
 }) {
+  const { shortDay } = useDates();
   const list = useRead<typeof loader>();
   const [open, setOpen] = useState(false);
   const show = () => {
@@ -56,7 +57,7 @@ export function EarlierMenu({
                     </strong>
                     <span className="num">{clock(e.seconds)}</span>
                     <span className="soft">
-                      {shortDay(e.at, list.data!.timeZone)}, {e.steps} steps
+                      {shortDay(e.at)}, {e.steps} steps
                     </span>
                   </button>
                 </li>

@@ -4,19 +4,20 @@ import { Button } from 'react-bootstrap';
 import { overrideSchema } from '../../../schemas/practice';
 import { check, type FieldErrors } from '../../../schemas/read';
 import { FieldFrame } from '../../../parts/fields/field';
-import { shortDay } from '../../../parts/marks/time';
+import { useDates } from '../../../parts/frame/use-dates';
 import { useVisit } from '../session/context';
 import { send } from '../../../parts/frame/send';
 
 /** Under a caution: who overrode it and why, or the way to do so in writing. */
 export function OverrideLine({ caution }: { caution: Caution }) {
-  const { alongside, visit, ended, timeZone } = useVisit();
+  const { shortDay } = useDates();
+  const { alongside, visit, ended } = useVisit();
   const [open, setOpen] = useState(false);
   const signed = alongside.overrides.find((o) => o.caution === caution.key);
   if (signed)
     return (
       <div className="override">
-        <strong>Overridden</strong> by {signed.signedName}, {shortDay(signed.signedAt, timeZone)}: {signed.reason}
+        <strong>Overridden</strong> by {signed.signedName}, {shortDay(signed.signedAt)}: {signed.reason}
       </div>
     );
   if (ended || !mayBeOverridden(caution) || caution.severity === 'note') return null;

@@ -30,7 +30,7 @@ export function VisitPlayer({
   stopped: OpenRun | null;
   again: boolean;
 }) {
-  const { visit, client, timeZone, screen, setScreen, setReading, screening, goTo, routine: composed } = useVisit();
+  const { visit, client, screen, setScreen, setReading, screening, goTo, routine: composed } = useVisit();
   const catalogue = useCatalogue();
   const product = useProductToday();
   const port = useMemo(() => portOfVisit(visit.id), [visit.id]);
@@ -40,7 +40,6 @@ export function VisitPlayer({
       routine={routine}
       open={open}
       stopped={stopped}
-      timeZone={timeZone}
       bar={{ who: client.name, caution: cautionWord(screening), onLeave: () => goTo('compose') }}
       port={port}
       catalogue={catalogue}

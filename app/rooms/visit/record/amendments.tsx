@@ -3,12 +3,13 @@ import { useState } from 'react';
 import { Button, Form as Fields } from 'react-bootstrap';
 import { Form, useActionData, useRevalidator } from 'react-router';
 import { OnceKey } from '../../../parts/fields/once-key';
-import { shortDay, timeOfDay } from '../../../parts/marks/time';
+import { useDates } from '../../../parts/frame/use-dates';
 import { useVisit } from '../session/context';
 
 /** Second thoughts on an ended visit: what was added and corrected, by whom and when, and the way to do so. */
 export function Amendments({ list }: { list: readonly Amendment[] }) {
-  const { timeZone, amending, setAmending } = useVisit();
+  const { timeOfDay, shortDay } = useDates();
+  const { amending, setAmending } = useVisit();
   const answered = useActionData<{ errors?: Record<string, string>; kept?: number }>();
   const [why, setWhy] = useState('');
   const [told, setTold] = useState('');
@@ -21,7 +22,7 @@ export function Amendments({ list }: { list: readonly Amendment[] }) {
         {list.map((a) => (
           <li key={`${a.at} ${a.words}`}>
             <span className="soft small">
-              {shortDay(a.at, timeZone)}, {timeOfDay(a.at, timeZone)}, {a.by}:
+              {shortDay(a.at)}, {timeOfDay(a.at)}, {a.by}:
             </span>{' '}
             {a.words}
             {a.changes.map((c) => (

@@ -3,12 +3,14 @@ import { routineSeconds } from '../../../../core/routine';
 import { useState } from 'react';
 import { BookingForm } from '../../../parts/booking/booking-form';
 import { BookingWays } from '../../../parts/booking/booking-line';
-import { dayOf, shortDay, timeOfDay } from '../../../parts/marks/time';
+import { clockValue, dayOf } from '../../../parts/marks/time';
+import { useDates } from '../../../parts/frame/use-dates';
 import { useYourSeconds } from '../../../parts/frame/use-learned';
 import { useVisit } from '../session/context';
 
 /** The next visit, in the book: as long as this routine really takes, at this time of day a week on, if nobody says otherwise. */
 export function NextVisit({ booked }: { booked: Booking | null }) {
+  const { timeOfDay, shortDay } = useDates();
   const { visit, client, routine, record, setRecord, timeZone, ended } = useVisit();
   const yourSeconds = useYourSeconds(routine);
   const [booking, setBooking] = useState(booked);
@@ -24,11 +26,11 @@ export function NextVisit({ booked }: { booked: Booking | null }) {
         <>
           <p className="mb-1">
             <strong>
-              {shortDay(booking.startsAt, timeZone)}, {timeOfDay(booking.startsAt, timeZone)}
+              {shortDay(booking.startsAt)}, {timeOfDay(booking.startsAt)}
             </strong>
             , {booking.minutes ?? USUAL_BOOKING_MINUTES} minutes, with {booking.practitioner}. It stands in the book.
           </p>
-          {!ended && <BookingWays booking={booking} timeZone={timeZone} onChanged={keep} />}
+          {!ended && <BookingWays booking={booking} onChanged={keep} />}
         </>
       ) : ended ? (
         <p className="soft">None was booked.</p>
@@ -37,10 +39,9 @@ export function NextVisit({ booked }: { booked: Booking | null }) {
           label="Book it"
           clientId={client.id}
           visitId={null}
-          timeZone={timeZone}
           when={{
             day: record.nextOn || dayOf(inAWeek, timeZone),
-            time: timeOfDay(visit.startsAt, timeZone),
+            time: clockValue(visit.startsAt, timeZone),
             minutes: routine ? bookingMinutes(yourSeconds ?? routineSeconds(routine)) : USUAL_BOOKING_MINUTES,
           }}
           onBooked={keep}

@@ -4,7 +4,8 @@ import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Link } from 'react-router';
 import { ALLERGEN_FAMILIES } from '../../../../reference/facts/allergens';
-import { dayOf, dayWords } from '../../../parts/marks/time';
+import { dayOf } from '../../../parts/marks/time';
+import { useDates } from '../../../parts/frame/use-dates';
 import { useVisit } from '../session/context';
 import { send } from '../../../parts/frame/send';
 
@@ -27,6 +28,7 @@ export function useProductToday() {
 
 /** Which product is used today, held against this client's allergies, patch tests and answers. */
 export function ProductChoice() {
+  const { dayWords } = useDates();
   const { products, screen, setScreen, client, alongside, noteAlongside, timeZone } = useVisit();
   const [failed, setFailed] = useState('');
   const { chosen, findings, isAvoided } = useProductToday();

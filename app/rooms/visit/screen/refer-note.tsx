@@ -1,11 +1,12 @@
 import { Link } from 'react-router';
-import { shortDay } from '../../../parts/marks/time';
+import { useDates } from '../../../parts/frame/use-dates';
 import { ReferralWords } from '../../../parts/paper/referral-words';
 import { useVisit } from '../session/context';
 
 /** The note that a client who was referred takes along, as it will stand on paper. */
 export function ReferNote() {
-  const { visit, client, screening, cautions, practiceName, timeZone, texts } = useVisit();
+  const { shortDay } = useDates();
+  const { visit, client, screening, cautions, practiceName, texts } = useVisit();
   // Right after the stop the server's own record is not back yet; both say the same.
   const why = visit.referral
     ? cautions.filter((c) => visit.referral!.cautions.includes(c.key))
@@ -19,7 +20,7 @@ export function ReferNote() {
         </Link>
       </div>
       <p>
-        <strong>{client.name}</strong>, {shortDay(visit.startsAt, timeZone)}, at {practiceName}.
+        <strong>{client.name}</strong>, {shortDay(visit.startsAt)}, at {practiceName}.
       </p>
       <ReferralWords cautions={why} scope={texts.scope.body} />
     </article>

@@ -1,0 +1,6 @@
+import { createContext, use } from 'react';
+import { datesIn, type Dates } from '../marks/time';
+
+/** Days and times as the practice of whoever is signed in reads them. */
+export const PracticeDates = createContext<Dates>(datesIn('UTC', 'day-first'));
+export const useDates = (): Dates => use(PracticeDates);
