@@ -70,7 +70,7 @@ export function Controls({
           why: firmerBan ?? (firmer ? undefined : 'Nothing firmer here'),
         },
       )}
-      {button('extend', 'seconds', <b aria-hidden="true">+10</b>)}
+      {button('extend', 'seconds', <b>+10</b>)}
       {button('note', 'note', <NotebookPen aria-hidden />)}
       {button('stop', 'stop', <X aria-hidden />, { className: 'is-stop' })}
     </div>

@@ -13,7 +13,7 @@ import {
 import { applyFix, type RuleFinding } from '../../../core/rules';
 import { admitRoutine } from '../../../core/limits';
 import type { RoutineOrigin } from '../../../core/record';
-import { clock, InputError } from '../../../core/words';
+import { clock, counted, InputError } from '../../../core/words';
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { keepOffMarks, stopsOf } from '../chart/chart-marks';
@@ -307,8 +307,8 @@ export function RoutineTable({
                 Fit to minutes …
               </Button>
               <span className="soft">
-                Right {clock(totals.handSeconds.right)} and {totals.counts.right} counts, left{' '}
-                {clock(totals.handSeconds.left)} and {totals.counts.left} hands on
+                Hands on: right {clock(totals.handSeconds.right)} and {counted(totals.counts.right, 'count')}, left{' '}
+                {clock(totals.handSeconds.left)} and {totals.counts.left}
                 {totals.rangeSeconds.most - totals.rangeSeconds.least > 1 &&
                   `; ${clock(totals.rangeSeconds.least)} to ${clock(totals.rangeSeconds.most)} with open doses`}
               </span>

@@ -21,7 +21,7 @@ export function TotalHead({
       <span className={isOver ? 'worse' : ''} data-testid="total">
         {clock(totalSeconds)}
       </span>{' '}
-      <BudgetField minutes={routine.budgetMinutes} range={BOUNDS.budgetMinutes} onCommit={onBudget} />
+      <BudgetField minutes={routine.budgetMinutes} range={BOUNDS.budgetMinutes} onCommit={onBudget} />{' '}
       {budgetSeconds !== null && (
         <span className="free">
           {isOver ? `${clock(totalSeconds - budgetSeconds)} over` : `${clock(budgetSeconds - totalSeconds)} free`}
