@@ -30,6 +30,7 @@ import { USUAL_SITES } from '../reference/facts/palpation.ts';
 import { POINTS } from '../reference/facts/points/index.ts';
 import { closeDatabase, database } from '../server/db/connection.ts';
 import { ComplaintModel, ReadingModel, TemplateModel, VisitModel } from '../server/db/models/index.ts';
+import { measureCues } from './lib/bench-cues.ts';
 import { measureChart, measureTyping } from './lib/bench-chart.ts';
 import { measureProposals, measureProposing } from './lib/bench-proposal.ts';
 import { measureService } from './lib/bench-service.ts';
@@ -194,17 +195,7 @@ try {
   await measureTyping(page, visit, say);
   await measureProposing(page, visit, say);
 
-  say('\n## Cues in the browser\n');
-  await page.goto(`${visit}/guide`);
-  await page.getByRole('button', { name: 'Start', exact: true }).click();
-  await page.waitForTimeout(RUN_SECONDS * 1000);
-  const late = await page.evaluate(() => performance.getEntriesByName('cue-onset').map((e) => e.duration));
-  say(
-    `Over a run of ${RUN_SECONDS} s with drawing and sound (headless Chromium has no voice), ${late.length} cues, beats and breaths came late by: median ${quantile(late, 0.5).toFixed(1)} ms, p99 ${quantile(late, 0.99).toFixed(1)} ms, worst ${quantile(late, 1).toFixed(1)} ms. Aim: p99 under 20 ms.`,
-  );
-  say(
-    '\nMeasured from the moment worked out by the guide to the call that shows and speaks it; tones are scheduled ahead on the audio clock and do not wait for that call.',
-  );
+  await measureCues(page, visit, practiceId, { seconds: RUN_SECONDS, say, quantile });
 } finally {
   await close();
 }
