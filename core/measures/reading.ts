@@ -158,8 +158,10 @@ export function beforeAndAfter(readings: readonly Reading[]): BeforeAfter[] {
 
 /** One thing as it was read before, oldest first. */
 export interface EarlierReadings extends Pick<Reading, 'measure' | 'complaintId' | 'place' | 'side'> {
-  /** Oldest first, in the unit of the measure. */
+  /** The latest few, oldest first, in the unit of the measure. */
   values: number[];
+  /** The very first, which the latest need not reach back to. */
+  first: number;
 }
 
 /** @throws InputError naming `field` and what is accepted. */

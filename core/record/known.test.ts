@@ -47,7 +47,7 @@ describe('what is known at a visit', () => {
     const { known, unrated } = at(
       three,
       [reading({ complaintId: 'a', value: 6 }), reading({ complaintId: 'a', value: 2, phase: 'after' })],
-      [{ measure: 'nrs-now', complaintId: 'b', place: '', side: 'midline', values: [7, 4] }],
+      [{ measure: 'nrs-now', complaintId: 'b', place: '', side: 'midline', values: [7, 4], first: 7 }],
     );
     expect(known.complaints).toEqual([
       { kind: 'jaw', side: 'left', score: 6 },

@@ -213,7 +213,7 @@ describe('photos', () => {
 });
 
 describe('readings before a visit', () => {
-  test('are the latest few of each thing, oldest first, without re-tests and without the visit’s own', async () => {
+  test('are the latest few of each thing and its very first, oldest first, without re-tests and without the visit’s own', async () => {
     const client = await addClient(mine, 'Caspian Holt');
     const visit = (await findVisit(mine.practiceId, await addVisit(mine, client.id)))!;
     const at = (daysAgo: number) => new Date(Date.parse(visit.startsAt) - daysAgo * 86_400_000);
@@ -244,13 +244,14 @@ describe('readings before a visit', () => {
     const before = await readingsBefore(mine.practiceId, visit);
     const key = { complaintId: null, place: '', side: 'midline' };
     expect(before).toHaveLength(2);
-    expect(before).toContainEqual({ ...key, measure: 'opening-mm', values: [33, 34, 35, 36, 37, 38] });
+    expect(before).toContainEqual({ ...key, measure: 'opening-mm', values: [33, 34, 35, 36, 37, 38], first: 30 });
     expect(before).toContainEqual({
       ...key,
       measure: 'tenderness',
       place: 'masseter-superficial',
       side: 'left',
       values: [2],
+      first: 2,
     });
     expect(await readingsBefore(theirs.practiceId, visit)).toEqual([]);
   });

@@ -33,17 +33,18 @@ export const readingsIn = async (practiceId: string, visitId: string, transactio
 const SHOWN_BEFORE = 6;
 
 /**
- * The latest few of each thing that was read before a visit. Re-tests right after work are left out; a complaint is one
- * thing, whichever side it is said to be on.
+ * The latest few of each thing that was read before a visit, and its very first. Re-tests right after work are left
+ * out; a complaint is one thing, whichever side it is said to be on.
  */
 export const readingsBefore = byPractice(
   async (practiceId: string, visit: { id: string; clientId: string; startsAt: string }): Promise<EarlierReadings[]> => {
     const [rows] = (await database().query(
-      `select measure, complaint_id as "complaintId", place, side, array_agg(value order by taken_at) as values from
-       (select measure, complaint_id, place, thing_side as side, value, taken_at, row_number() over (partition by measure, complaint_id, place, thing_side order by taken_at desc) as nth from
+      `select measure, complaint_id as "complaintId", place, side, array_agg(value order by taken_at) filter (where nth <= ${SHOWN_BEFORE}) as values, (array_agg(value) filter (where age = 1))[1] as first from
+       (select measure, complaint_id, place, thing_side as side, value, taken_at, row_number() over (partition by measure, complaint_id, place, thing_side order by taken_at desc) as nth,
+         row_number() over (partition by measure, complaint_id, place, thing_side order by taken_at) as age from
          (select measure, complaint_id, place, case when complaint_id is null then side else 'both' end as thing_side, value::float8 as value, taken_at from readings
           where practice_id = :practiceId and client_id = :clientId and phase <> 'after' and taken_at < :before and visit_id is distinct from :visitId) read) latest
-     where nth <= ${SHOWN_BEFORE} group by measure, complaint_id, place, side`,
+     where nth <= ${SHOWN_BEFORE} or age = 1 group by measure, complaint_id, place, side`,
       { replacements: { practiceId, clientId: visit.clientId, visitId: visit.id, before: new Date(visit.startsAt) } },
     )) as [EarlierReadings[], unknown];
     return rows;

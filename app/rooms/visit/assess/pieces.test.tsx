@@ -27,7 +27,9 @@ const masseter = (side: 'left' | 'right') => ({ place: 'masseter-superficial', s
 describe('ratings', () => {
   const ratings = <Ratings phase="before" measures={['nrs-now']} />;
   const before = (d: VisitData) =>
-    (d.earlier = [{ measure: 'nrs-now', complaintId: 'k1', place: '', side: 'both', values: [7, 7, 6, 5, 4] }]);
+    (d.earlier = [
+      { measure: 'nrs-now', complaintId: 'k1', place: '', side: 'both', values: [7, 7, 6, 5, 4], first: 7 },
+    ]);
   test('show the course so far and fill nothing in', () => {
     const out = shownIn(visit(before), ratings);
     expect(wordsOf(out)).toContain('was 7 → 6 → 5 → 4');
@@ -116,7 +118,9 @@ describe('opening', () => {
       'a change within the error',
       (d) => (
         (d.readings = [taken('opening-mm', 41)]),
-        (d.earlier = [{ measure: 'opening-mm', complaintId: null, place: '', side: 'midline', values: [38] }])
+        (d.earlier = [
+          { measure: 'opening-mm', complaintId: null, place: '', side: 'midline', values: [38], first: 38 },
+        ])
       ),
       '38 → 41 mm is within measuring error',
     ],
@@ -168,7 +172,7 @@ describe('scan, spots and threshold', () => {
       visit(
         (d) =>
           (d.earlier = [
-            { measure: 'region-felt', complaintId: null, place: 'forehead', side: 'midline', values: [1, 2] },
+            { measure: 'region-felt', complaintId: null, place: 'forehead', side: 'midline', values: [1, 2], first: 1 },
           ]),
       ),
       <ScanSection on onScan={() => {}} />,

@@ -4,7 +4,7 @@ import { useState, type ReactNode } from 'react';
 import { GapLayer, type Change, type Sounding } from '../../../parts/chart/layers';
 import type { Place, Shown } from '../../../parts/chart/places';
 import { muscleName } from '../../../parts/words/muscle-name';
-import { usePast } from '../assess/past';
+import { useFirst } from '../assess/past';
 import { useVisit } from '../session/context';
 import { BarChoice } from './chart-bar';
 
@@ -23,7 +23,7 @@ export function useNumbers(phase: 'before' | 'after'): {
   over: (shown: Shown, unit: number) => ReactNode;
 } {
   const { readings } = useVisit();
-  const past = usePast();
+  const firstOf = useFirst();
   const [telling, setTelling] = useState<Telling>('now');
   const pressed = readings.filter(
     (r): r is Reading & { side: OneSide } =>
@@ -37,7 +37,7 @@ export function useNumbers(phase: 'before' | 'after'): {
       ? before
       : [...before.map((r) => of('after', r) ?? r), ...pressed.filter((r) => r.phase === 'after' && !of('before', r))];
   const sinceFirst = latest.flatMap((r): Change[] => {
-    const first = past({ measure: 'tenderness', place: r.place, side: r.side })[0];
+    const first = firstOf({ measure: 'tenderness', place: r.place, side: r.side });
     return first === undefined ? [] : [{ place: muscle(r.place, r.side), before: first, after: r.value }];
   });
   const gaps = pressedOnBoth(latest);
