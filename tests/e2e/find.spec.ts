@@ -12,6 +12,8 @@ test('the find box: clients in spite of a slip, places and techniques, by arrows
   await expect(page.getByRole('option', { name: /^Mirela Castellan/ })).toHaveAttribute('aria-selected', 'true');
   await page.keyboard.press('Enter');
   await page.waitForURL(/\/clients\/[0-9a-f-]{36}/);
+  // The box is empty again once the page is there.
+  await expect(box).toHaveValue('');
 
   await box.fill('maseter');
   const options = page.getByRole('option');
@@ -23,6 +25,7 @@ test('the find box: clients in spite of a slip, places and techniques, by arrows
   await expect(options.nth(1)).toHaveAttribute('aria-selected', 'true');
   await page.keyboard.press('Enter');
   await page.waitForURL(/\/atlas\/(muscle|technique)\//);
+  await expect(box).toHaveValue('');
   await box.fill('zzzzzz');
   await expect(page.getByText('Nothing of that name')).toBeVisible();
   await page.keyboard.press('Enter');

@@ -41,9 +41,9 @@ export function BarChoice<T extends string>({
 /** Above the chart of a stage: what a touch on it means, and what its numbers tell. */
 export function ChartBar({ children, told }: { children: ReactNode; told: string }) {
   return (
-    <div className="chart-over">
+    <section className="chart-over" aria-label="What the chart asks and tells">
       <div className="chart-bar">{children}</div>
       {told && <p className="chart-told">{told}</p>}
-    </div>
+    </section>
   );
 }
