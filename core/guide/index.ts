@@ -15,7 +15,7 @@ export {
 } from './machine.ts';
 export { readStepRecords, runRecord, type StepRecord } from './run-record.ts';
 // What a practitioner's own runs tell about the next.
-export { asYours, learnedFrom, lengthsOf, type FeltLengths, type Learned, type Middle } from './learned.ts';
+export { learnedFrom, lengthsOf, yourSeconds, type FeltLengths, type Learned, type Middle } from './learned.ts';
 export { countsBySide, unevenSteps } from './uneven.ts';
 // What sounds, speaks or shows, ahead of time.
 export { momentsAhead, type Moment } from './moments.ts';

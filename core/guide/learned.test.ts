@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { expandRoutine, routineSeconds } from '../routine/index.ts';
 import { bareStep, hold, routineOf } from '../../tests/support/routines.ts';
 import type { GuideEvent, GuideMoment } from './events.ts';
-import { asYours, learnedFrom, lengthsOf, type FeltLengths } from './learned.ts';
+import { asYours, learnedFrom, lengthsOf, yourSeconds, type FeltLengths } from './learned.ts';
 import { faceOf, goOnWords, handWords } from './words.ts';
 import { cueLengthMs, stateAt, timeLeftMs } from './machine.ts';
 import { momentsAhead } from './moments.ts';
@@ -95,6 +95,19 @@ describe('a routine in own seconds', () => {
     // 7 + 10 + 3 + 10 and the open dose at its most.
     expect(routineSeconds(asYours(routine, learned))).toBe(30 + 60);
     expect(routineSeconds(routine)).toBe(27 + 30);
+  });
+  test('is told in seconds where own runs say something else, and not where it would be longer than a routine can be', () => {
+    expect(yourSeconds(routine, learned)).toBe(90);
+    expect(yourSeconds(routine, learnedFrom([]))).toBeNull();
+    // 119 minutes of holding with ten changes of place before it: seven seconds each are still a routine, 60 are not.
+    const long = routineOf(
+      Array.from({ length: 10 }, (_, i) =>
+        bareStep(`s${i}`, [hold(600), hold(110)], { pauses: { findPlaceSeconds: 4 } }),
+      ),
+    );
+    expect(yourSeconds(long, learned)).toBe(10 * (7 + 710));
+    const slow = learnedFrom(Array.from({ length: 5 }, () => told(60)));
+    expect(yourSeconds(long, slow)).toBeNull();
   });
   test('plans no time where the routine plans none', () => {
     const bare = routineOf([bareStep('a', [hold(10)], { mode: 'each' })]);

@@ -1,4 +1,5 @@
-import { expandRoutine, mapSteps, stepsOf, type Routine } from '../routine/index.ts';
+import { expandRoutine, mapSteps, routineSeconds, stepsOf, type Routine } from '../routine/index.ts';
+import { InputError } from '../words/index.ts';
 import type { GuideEvent } from './events.ts';
 import { handsMove, stateAt, type HandsMove } from './machine.ts';
 
@@ -72,6 +73,23 @@ export function learnedFrom(runs: readonly FeltLengths[]): Learned {
     );
   };
   return { hands: over((r) => r.hands as Record<string, number>), open: over((r) => r.open) };
+}
+
+/** An own estimate that differs by less says nothing of its own. Our choice. */
+const WORTH_TELLING_SECONDS = 1;
+
+/**
+ * How long a routine takes this practitioner, in seconds; null where own runs say nothing else than the plan, or would
+ * make it longer than any routine can be.
+ */
+export function yourSeconds(routine: Routine, learned: Learned): number | null {
+  try {
+    const yours = routineSeconds(asYours(routine, learned));
+    return Math.abs(yours - routineSeconds(routine)) < WORTH_TELLING_SECONDS ? null : yours;
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return null;
+  }
 }
 
 /**

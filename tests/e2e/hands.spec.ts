@@ -43,7 +43,6 @@ test.describe('under a finger', () => {
     ]) {
       await page.goto(path);
       await awake(page);
-      // The handle of a row is 44 px high and as broad as its number.
       expect(await smallerThan(page, 44), path).toEqual([]);
       const cells = await page
         .locator('.scale label')

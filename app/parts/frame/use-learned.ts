@@ -1,5 +1,5 @@
-import { asYours, type Learned } from '../../../core/guide';
-import { routineSeconds, type Routine } from '../../../core/routine';
+import { yourSeconds, type Learned } from '../../../core/guide';
+import type { Routine } from '../../../core/routine';
 import { createContext, use, useMemo } from 'react';
 
 /** What the own runs of whoever is signed in tell of how long things take. */
@@ -9,9 +9,5 @@ export const useLearned = (): Learned => use(OwnRuns);
 /** Seconds of a routine as the signed-in practitioner really takes; null where own runs say nothing else than the plan. */
 export function useYourSeconds(routine: Routine | null): number | null {
   const learned = useLearned();
-  return useMemo(() => {
-    if (!routine) return null;
-    const yours = routineSeconds(asYours(routine, learned));
-    return Math.abs(yours - routineSeconds(routine)) < 1 ? null : yours;
-  }, [routine, learned]);
+  return useMemo(() => routine && yourSeconds(routine, learned), [routine, learned]);
 }

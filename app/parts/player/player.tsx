@@ -111,6 +111,7 @@ export function Player(props: PlayerProps) {
     say(spokenAt(moment, speaker, settings.hearing, pressure), { ...settings, givesWay });
   };
   useMoments(cues, run.base, run.turn, running, settings.sound ? sound : null, (moment) => {
+    run.refresh();
     const cue = cues[moment.cueIndex];
     if (moment.kind === 'cue' && cue?.kind === 'change-side' && settings.between && doneSideAt(cues, cue.index))
       ask('compare');

@@ -16,6 +16,12 @@ import type { OpenRun, RunPort } from './port';
 /** A run that nobody saw for this long was interrupted: it stands paused at where it was last seen. */
 const INTERRUPTED_AFTER_MS = 20_000;
 
+/**
+ * The picture is drawn anew so often: a ring that shrinks over seconds looks the same as with every frame, and what
+ * sounds and speaks is not held up by drawing. What happens at a moment is drawn at that moment.
+ */
+const REDRAW_MS = 50;
+
 /** The run on this device: its log, the state now, and the way every key takes. */
 export function useRun(port: RunPort, routine: Routine, open: OpenRun | null) {
   const [run, setRun] = useState<OpenRun | null>(open);
@@ -91,12 +97,16 @@ export function useRun(port: RunPort, routine: Routine, open: OpenRun | null) {
 
   useSignedInAgain(() => void queue.current?.flush());
 
-  // Nothing counts frames: each one only asks the clock.
+  // Nothing counts frames: each one that is drawn only asks the clock.
   const running = state.status === 'running';
   useEffect(() => {
     if (!running) return;
-    let frame = requestAnimationFrame(function step() {
-      refresh();
+    let drawnAt = 0;
+    let frame = requestAnimationFrame(function step(at) {
+      if (at - drawnAt >= REDRAW_MS) {
+        drawnAt = at;
+        refresh();
+      }
       frame = requestAnimationFrame(step);
     });
     const seen = setInterval(() => queue.current?.alive(nowMs()), 1000);
@@ -165,6 +175,8 @@ export function useRun(port: RunPort, routine: Routine, open: OpenRun | null) {
       wanted.current = first;
       setRun(stopped);
     },
+    /** Draws what the clock says now. */
+    refresh,
     press: (moment: GuideMoment) => take(moment, nowMs()),
     /** The log so far. */
     events: () => events.current,
