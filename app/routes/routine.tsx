@@ -1,14 +1,4 @@
-import {
-  doseWords,
-  LENGTHS,
-  expandRoutine,
-  pressureWords,
-  ribbonOf,
-  stepCount,
-  stepNames,
-  stepsOf,
-  totalsOf,
-} from '../../core/routine';
+import { LENGTHS, expandRoutine, ribbonOf, stepCount, stepNames, stepsOf, totalsOf } from '../../core/routine';
 import { checkRoutine } from '../../core/rules';
 import { clock } from '../../core/words';
 import { useMemo } from 'react';
@@ -41,7 +31,8 @@ import { notFound, requirePractitioner } from '../../server/access/session.serve
 import { OnceKey } from '../parts/fields/once-key';
 import { FieldFrame } from '../parts/fields/field';
 import { MotionGlyph } from '../parts/marks/glyph';
-import { PressureDot, SideMark, sideOfPlan, SIDE_PLAN_NAMES } from '../parts/marks/marks';
+import { PressureDot } from '../parts/marks/marks';
+import { StepCells } from '../parts/routine/step-cells';
 import { stopsOf } from '../parts/chart/chart-marks';
 import type { Route } from './+types/routine';
 
@@ -218,18 +209,7 @@ function ReadRoutine({ template, origin, own, earlier, others, beside, told }: L
                   <td className="soft">
                     <MotionGlyph motion={s.motion} />
                   </td>
-                  <td className="text-nowrap">
-                    {s.pressure && (
-                      <>
-                        <PressureDot pressure={s.pressure.there} /> {pressureWords(s)}
-                      </>
-                    )}
-                  </td>
-                  <td>{doseWords(s)}</td>
-                  <td className="text-nowrap">
-                    <SideMark side={sideOfPlan(s.sides.mode)} /> {SIDE_PLAN_NAMES[s.sides.mode]}
-                  </td>
-                  <td className="num text-end">{clock(totals.stepSeconds[i] ?? 0)}</td>
+                  <StepCells step={s} seconds={totals.stepSeconds[i] ?? 0} mark={(p) => <PressureDot pressure={p} />} />
                 </tr>
               ))}
             </tbody>

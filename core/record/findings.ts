@@ -1,6 +1,6 @@
 import { pressureThreshold, tenderness, type Tenderness, type ThresholdTrial } from '../measures/index.ts';
 import { FLAT_VIEWS, leftEdge, PX_PER_MM, type View } from '../drawing/index.ts';
-import { InputError, type OneSide, type Region, REGIONS } from '../words/index.ts';
+import { InputError, type OneSide, type Region, REGION_NAMES, REGIONS } from '../words/index.ts';
 
 /** A press on one muscle that was felt somewhere else: from where to where. */
 export interface FeltElsewhere {
@@ -179,3 +179,7 @@ export function checkedFindings(value: unknown, known: { muscle: (id: string) =>
     }),
   };
 }
+
+/** Where a press was felt: "temple, left". */
+export const feltWords = (f: Pick<FeltElsewhere, 'to' | 'toSide'>): string =>
+  `${REGION_NAMES[f.to]}${f.toSide === 'midline' ? '' : `, ${f.toSide}`}`;

@@ -37,6 +37,7 @@ export { inverseOf } from './inverse.ts';
 export { joined, leftOf, readPatch, type ReadingEntry, type SaveResult, type VisitPatch } from './patch.ts';
 // What is found, taken and agreed.
 export {
+  feltWords,
   checkedFindings,
   EMPTY_FINDINGS,
   MOST_SPOTS,

@@ -20,7 +20,18 @@ const EMPTY_COMPLAINT = {
 };
 
 /** One form for a new client and for a known one. A complaint taken off the list is closed; its ratings stay. */
-export function ClientForm({ client, answered, verb }: { client?: Client; answered: Answered; verb: string }) {
+export function ClientForm({
+  who,
+  client,
+  answered,
+  verb,
+}: {
+  /** Who types: what they did not save comes back to nobody else. */
+  who: string;
+  client?: Client;
+  answered: Answered;
+  verb: string;
+}) {
   const { form, bind } = useCheckedForm<Values>(clientSchema, answered, {
     name: client?.name ?? '',
     about: client?.about ?? '',
@@ -32,7 +43,7 @@ export function ClientForm({ client, answered, verb }: { client?: Client; answer
     complaints: client ? client.complaints.filter((c) => !c.closed) : [EMPTY_COMPLAINT],
   });
   const { draft, letGo, onSent } = useFormDraft(
-    `velvet-details-${client?.id ?? 'new'}`,
+    `velvet-details-${who}-${client?.id ?? 'new'}`,
     client?.version ?? 0,
     form,
     answered,

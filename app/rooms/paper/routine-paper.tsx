@@ -1,9 +1,7 @@
 import {
   BLOCK_WORDS,
-  doseWords,
   expandRoutine,
   pathWords,
-  pressureWords,
   ribbonOf,
   stepCount,
   stepNames,
@@ -19,7 +17,8 @@ import { Fragment, useMemo } from 'react';
 import { stopsOf } from '../../parts/chart/chart-marks';
 import type { KeepOff } from '../../parts/chart/layers';
 import { useYourSeconds } from '../../parts/frame/use-learned';
-import { SIDE_PLAN_NAMES, SideMark, sideOfPlan } from '../../parts/marks/marks';
+import { SideMark } from '../../parts/marks/marks';
+import { StepCells } from '../../parts/routine/step-cells';
 import { PressurePie } from '../../parts/paper/marks';
 import { PaperCharts, viewsShowing } from '../../parts/paper/paper-charts';
 import { Ribbon } from '../../parts/ribbon/ribbon';
@@ -62,18 +61,7 @@ export function RoutinePaper({
           {where && <div>{where}</div>}
           {step.note && <div>{step.note}</div>}
         </td>
-        <td className="text-nowrap">
-          {step.pressure && (
-            <>
-              <PressurePie pressure={step.pressure.there} /> {pressureWords(step)}
-            </>
-          )}
-        </td>
-        <td>{doseWords(step)}</td>
-        <td className="text-nowrap">
-          <SideMark side={sideOfPlan(step.sides.mode)} /> {SIDE_PLAN_NAMES[step.sides.mode]}
-        </td>
-        <td className="num text-end">{clock(totals.stepSeconds[i] ?? 0)}</td>
+        <StepCells step={step} seconds={totals.stepSeconds[i] ?? 0} mark={(p) => <PressurePie pressure={p} />} />
       </tr>
     );
   };

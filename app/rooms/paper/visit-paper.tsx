@@ -3,6 +3,7 @@ import {
   type BeforeAfter,
   FELT_WORDS,
   MEASURE_KEYS,
+  measureOf,
   MEASURES,
   type Reading,
 } from '../../../core/measures';
@@ -11,14 +12,18 @@ import {
   type Amendment,
   type Booking,
   type Client,
+  feltWords,
+  offsetWords,
   REACTION_NAMES,
   readRecord,
   STAGE_NAMES,
+  type TakenScore,
   type Visit,
   whereWords,
 } from '../../../core/record';
 import { complaintName, roundHalfAway } from '../../../core/words';
 import type { ComponentProps } from 'react';
+import { anchorName } from '../../parts/words/anchor-name';
 import { muscleName } from '../../parts/words/muscle-name';
 import { placeWords, valueWords } from '../../parts/words/reading-words';
 import { useDates } from '../../parts/frame/use-dates';
@@ -35,6 +40,7 @@ export function VisitPaper({
   practitioner,
   screening,
   readings,
+  scores,
   run,
   amendments,
   next,
@@ -45,6 +51,8 @@ export function VisitPaper({
   practitioner: string;
   screening: Screening;
   readings: readonly Reading[];
+  /** Questionnaires that were answered at this visit. */
+  scores: readonly TakenScore[];
   run: ComponentProps<typeof RunTable>['run'] | null;
   amendments: readonly Amendment[];
   next: Booking | null;
@@ -71,9 +79,9 @@ export function VisitPaper({
           .filter((c) => !c.closed)
           .map((c) => [
             complaintName(c),
-            [c.onset && `since ${c.onset.replace(/^since /i, '')}`, c.triggers, c.goal && `wants: ${c.goal}`]
+            [c.onset && `Since: ${c.onset}.`, c.triggers && `Set off by: ${c.triggers}.`, c.goal && `Goal: ${c.goal}.`]
               .filter(Boolean)
-              .join('; '),
+              .join(' '),
           ])}
       />
       <ToMind screening={screening} pressureCap={client.pressureCap} />
@@ -118,6 +126,27 @@ export function VisitPaper({
             .map((p) => placeWords(p, client.complaints))
             .join(', '),
         ])}
+      />
+      <Facts
+        rows={[
+          [
+            'Felt elsewhere',
+            visit.findings.feltElsewhere
+              .map((f) => `${muscleName(f.muscle)}, ${f.side}: in the ${feltWords(f)}`)
+              .join('; '),
+          ],
+          ...visit.findings.spots.map((spot, i): [string, string] => [
+            `Tight spot ${i + 1}`,
+            [
+              `${offsetWords(spot)} ${anchorName(spot.anchor)}`,
+              spot.tenderness === null ? '' : `tenderness ${spot.tenderness} of 3`,
+              spot.words,
+            ]
+              .filter(Boolean)
+              .join(', '),
+          ]),
+          ...scores.map((s): [string, string] => [measureOf(s.measure)?.name ?? s.measure, s.words]),
+        ]}
       />
       {run && (
         <>

@@ -12,9 +12,9 @@ import type { Route } from './+types/details';
 import type { loader as frame } from './client';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId, timeZone } = await requirePractitioner(request);
+  const { practiceId, practitionerId, timeZone } = await requirePractitioner(request);
   const [consents, texts] = await Promise.all([consentsOf(practiceId, params.clientId), practiceTexts(practiceId)]);
-  return { consents, texts, timeZone };
+  return { consents, texts, timeZone, practitionerId };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
@@ -36,7 +36,9 @@ export async function action({ request, params }: Route.ActionArgs) {
   return redirect(`/clients/${params.clientId}`);
 }
 
-export default function Details({ loaderData: { texts, timeZone, consents: kept } }: Route.ComponentProps) {
+export default function Details({
+  loaderData: { texts, timeZone, practitionerId, consents: kept },
+}: Route.ComponentProps) {
   const { client } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof frame>>;
   const [consents, setConsents] = useState(kept);
   return (
@@ -58,7 +60,7 @@ export default function Details({ loaderData: { texts, timeZone, consents: kept 
             />
           ))}
         </section>
-        <ClientForm client={client} answered={useActionData<typeof action>()} verb="Save" />
+        <ClientForm who={practitionerId} client={client} answered={useActionData<typeof action>()} verb="Save" />
       </main>
     </div>
   );

@@ -7,7 +7,10 @@ import { requirePractitioner } from '../../../server/access/session.server';
 import type { Route } from './+types/new';
 
 export const meta = () => [{ title: 'New client · Velvet Compass' }];
-export const loader = async ({ request }: Route.LoaderArgs) => (await requirePractitioner(request), null);
+export const loader = async ({ request }: Route.LoaderArgs) => {
+  const { practitionerId } = await requirePractitioner(request);
+  return { practitionerId };
+};
 
 export async function action({ request }: Route.ActionArgs) {
   const who = await requirePractitioner(request);
@@ -16,14 +19,14 @@ export async function action({ request }: Route.ActionArgs) {
   return redirect(`/clients/${await createClient(who, clientInput(input.value), input.value.once)}`);
 }
 
-export default function NewClient() {
+export default function NewClient({ loaderData }: Route.ComponentProps) {
   return (
     <div className="page">
       <main>
         <div className="page-head">
           <h1>New client</h1>
         </div>
-        <ClientForm answered={useActionData<typeof action>()} verb="Add the client" />
+        <ClientForm who={loaderData.practitionerId} answered={useActionData<typeof action>()} verb="Add the client" />
       </main>
     </div>
   );

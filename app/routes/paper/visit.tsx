@@ -2,6 +2,7 @@ import { amendmentsOf } from '../../../server/db/queries/amendments.server';
 import { findBooking, nextBooking } from '../../../server/db/queries/bookings.server';
 import { findClient } from '../../../server/db/queries/clients.server';
 import { readingsOfVisit } from '../../../server/db/queries/readings.server';
+import { scoresOfVisit } from '../../../server/db/queries/scores.server';
 import { findVisit, visitNumber } from '../../../server/db/queries/visits.server';
 import { runsTold } from '../../../server/access/runs-told.server';
 import { screeningOf } from '../../../server/access/screening.server';
@@ -14,11 +15,12 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
   const visit = await findVisit(practiceId, params.visitId);
   if (!visit) notFound('visit');
-  const [client, number, booking, readings, runs, amendments, next, screen] = await Promise.all([
+  const [client, number, booking, readings, scores, runs, amendments, next, screen] = await Promise.all([
     findClient(practiceId, visit.clientId),
     visitNumber(practiceId, visit),
     findBooking(practiceId, visit.id),
     readingsOfVisit(practiceId, visit.id),
+    scoresOfVisit(practiceId, visit.id),
     runsTold(practiceId, visit.id),
     amendmentsOf(practiceId, visit.id),
     nextBooking(practiceId, visit.clientId, new Date(visit.startsAt)),
@@ -31,6 +33,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     number,
     practitioner: booking.practitioner,
     readings,
+    scores,
     run: runs.at(-1) ?? null,
     amendments,
     next,

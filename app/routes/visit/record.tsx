@@ -92,7 +92,7 @@ export default function Record({ loaderData: { runs, amendments, next } }: Route
     <div className="visit-body">
       <div className="chart-side">
         <ChartBar told={asked ? `Touch where it was: ${REACTION_NAMES[asked].toLowerCase()}.` : numbers.told}>
-          {!ended && (
+          {!ended && record.reactions.some((r) => r !== 'none') && (
             <BarChoice
               label="What a touch means"
               value={asked ?? 'press'}

@@ -25,12 +25,16 @@ export const scoresOfClient = byPractice(async (practiceId: string, clientId: st
   return rows.map(plain);
 });
 
-/** Those of one visit, inside a transaction that holds it. */
-export async function scoresIn(practiceId: string, visitId: string, transaction: Transaction): Promise<TakenScore[]> {
+/** Those of one visit, inside a transaction where one holds it. */
+export async function scoresIn(practiceId: string, visitId: string, transaction?: Transaction): Promise<TakenScore[]> {
   return (
     await database().query<Row>(
       `select ${COLUMNS} from scores where practice_id = :practiceId and visit_id = :visitId order by taken_at`,
-      { replacements: { practiceId, visitId }, type: QueryTypes.SELECT, transaction },
+      { replacements: { practiceId, visitId }, type: QueryTypes.SELECT, transaction: transaction ?? null },
     )
   ).map(plain);
 }
+
+export const scoresOfVisit = byPractice((practiceId: string, visitId: string): Promise<TakenScore[]> =>
+  scoresIn(practiceId, visitId),
+);

@@ -1,4 +1,4 @@
-import type { FeltElsewhere } from '../../../../core/record';
+import { type FeltElsewhere, feltWords } from '../../../../core/record';
 import { type OneSide, otherSide, REGION_NAMES } from '../../../../core/words';
 import { Button, Form } from 'react-bootstrap';
 import { REGION_PATCHES } from '../../../../reference/facts/other-places';
@@ -45,9 +45,6 @@ function choicesFor(side: OneSide): { to: FeltElsewhere['to']; toSide: FeltElsew
     ...on(other),
   ];
 }
-
-const feltWords = (f: Pick<FeltElsewhere, 'to' | 'toSide'>): string =>
-  `${REGION_NAMES[f.to]}${f.toSide === 'midline' ? '' : `, ${f.toSide}`}`;
 
 /** Below a pressed muscle: where it was felt, each with a way out, and one more by tapping the chart or from the list. */
 export function FeltElsewhereRow({

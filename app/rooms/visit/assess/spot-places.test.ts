@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { FLAT_VIEWS as FLAT, sheetOf, spotOf, places } from '../../../parts/chart/places';
 import { buildBodies } from '../../../../core/drawing';
-import { anchorName, isDrawn, pinFrom, pinOn, pinsIn } from './spot-places';
+import { anchorName } from '../../../parts/words/anchor-name';
+import { isDrawn, pinFrom, pinOn, pinsIn } from './spot-places';
 
 const reference = buildBodies();
 const bodies = () => reference;

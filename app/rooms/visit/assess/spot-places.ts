@@ -1,26 +1,13 @@
 import { pinAt, spotPx, type TightSpot } from '../../../../core/record';
 import { type Bodies, flatViewOf, skinAt, spotOfSkin, type View } from '../../../../core/drawing';
-import { LANDMARKS } from '../../../../reference/facts/landmarks';
-import { POINTS } from '../../../../reference/facts/points';
 import type { PinnedSpot } from '../../../parts/chart/finding-layers';
 import { places, type PlaceTable } from '../../../parts/chart/places';
 
 /** Places a pin is measured from: bony landmarks and points, which are drawn in every fitted head too. */
 const ANCHORS = Object.keys(places).filter((key) => /^(landmark|point):/.test(key));
-const NAMES = new Map<string, string>([
-  ...LANDMARKS.map((l) => [`landmark:${l.id}`, l.name] as const),
-  ...POINTS.map((p) => [`point:${p.id}`, p.id] as const),
-]);
 
 /** Whether a pin can be drawn: one of an earlier chart may be measured from what is drawn no longer. */
 export const isDrawn = (spot: TightSpot): boolean => !!places[spot.anchor]?.views[spot.view];
-
-/** "Zygion, left". */
-export function anchorName(key: string): string {
-  const dot = key.lastIndexOf('.');
-  const side = key.slice(dot + 1);
-  return `${NAMES.get(key.slice(0, dot)) ?? key.slice(0, dot)}${side === 'midline' ? '' : `, ${side}`}`;
-}
 
 export function pinOn(
   view: View,
