@@ -65,6 +65,7 @@ export default [
   route('bookings/:visitId/move', 'routes/booking/move.ts'),
   route('bookings/:visitId/end', 'routes/booking/end.ts'),
   route('clients/:clientId/consent', 'routes/client/consent.ts'),
+  route('clients/:clientId/ratings', 'routes/client/ratings.ts'),
   route('clients/:clientId/patch-test', 'routes/client/patch-test.ts'),
   route('practice/techniques/file', 'routes/practice/techniques-file.ts'),
   route('practice/trail/check', 'routes/practice/trail-check.ts'),

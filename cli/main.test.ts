@@ -95,16 +95,38 @@ describe('verbs', () => {
     expect(open.stderr).toContain('not answered, and not taken for a no: ');
     expect(core('propose', path).status).toBe(2);
   }, 240_000);
-  test('relief judges each complaint of a table of readings', () => {
-    const rows = Array.from(
-      { length: 9 },
-      (_, i) =>
-        `Jaw,2026-03-${String(1 + i * 3).padStart(2, '0')}T10:00:00Z,${[7, 7, 6, 6, 5, 4, 4, 3, 3][i]},${i % 2 ? 'home' : 'studio'}`,
+  test('relief judges each complaint of a table of readings, as worked out elsewhere', () => {
+    const { courses } = JSON.parse(readFileSync('tests/published/relief-check.json', 'utf8')) as {
+      courses: {
+        title: string;
+        ratings: [day: number, value: number, source: string][];
+        workStart: number | null;
+        options: object;
+        expected: { sentence: string };
+      }[];
+    };
+    const at = (day: number) => new Date(Date.UTC(2026, 0, 5) + day * 86_400_000).toISOString();
+    const told = courses.filter((c) => c.workStart !== null && !Object.keys(c.options).length);
+    const rows = told.flatMap((c) =>
+      c.ratings.map(([day, value, source]) => `"${c.title}",${at(day)},${value},${source},${at(c.workStart!)}`),
     );
-    const out = run(['relief', file('r.csv', ['complaint,at,value,source', ...rows].join('\n'))]) as {
+    const out = run(['relief', file('r.csv', ['complaint,at,value,source,work_began', ...rows].join('\n'))]) as {
       title: string;
     }[];
-    expect(out[0]!.title).toBe('Jaw: clearly better, 7 to 3 in 24 days');
+    expect(out.map((o) => o.title)).toEqual(told.map((c) => c.expected.sentence.replace('Jaw, left', c.title)));
+    expect(told.length).toBeGreaterThan(20);
+  });
+  test('the work began with the first reading, or when it is said; reviewed when it is said', () => {
+    const days = [5, 6, 5, 5, 5, 5, 4, 5, 5].map(
+      (value, i) => `Jaw,2026-03-${String(1 + i * 2).padStart(2, '0')},${value},home`,
+    );
+    const path = file('w.csv', ['complaint,at,value,source', ...days].join('\n'));
+    const of = (...more: string[]) =>
+      (run(['relief', path, ...more]) as { readingsBefore: number; advice: string }[])[0]!;
+    expect(of().readingsBefore).toBe(1);
+    expect(of('--work-began', '2026-03-05')).toMatchObject({ readingsBefore: 3, advice: 'go-on' });
+    expect(of('--work-began', '2026-03-05', '--review-days', '12').advice).toBe('adjust');
+    expect(of('--red-flag').advice).toBe('refer');
   });
   test('score', () => {
     expect(run(['score', 'nrs', file('n.json', { baseline: 6, followUp: 4 })])).toMatchObject({
@@ -162,6 +184,51 @@ describe('as a command', () => {
     const out = core('relief', file('bad.csv', 'complaint,at,value,source\nJaw,2026-03-01,11,home\n'));
     expect([out.status, out.stderr]).toEqual([1, 'line 2.value: a whole number from 0 to 10 is accepted\n']);
   });
+  test.each([
+    ['future days', ['Jaw,2026-03-01,5,home', 'Jaw,2999-03-01,5,home'], 'line 3.at: lies in the future'],
+    [
+      'two zones',
+      [
+        'Jaw,2026-03-01T10:00:00+01:00,5,home',
+        'Jaw,2026-07-01T10:00:00+02:00,5,home',
+        'Jaw,2026-07-02T10:00:00+09:00,5,home',
+      ],
+      'line 4.at: has the zone +09:00, line 2 has the zone +01:00; one zone is accepted',
+    ],
+    [
+      'a zone and none',
+      ['Jaw,2026-03-01,5,home', 'Jaw,2026-03-02T10:00Z,5,home'],
+      'line 3.at: has the zone +00:00, line 2 has no zone; one zone is accepted',
+    ],
+    ['a day that is none', ['Jaw,2026-02-31,5,home'], 'line 2.at: an ISO 8601 date is accepted'],
+    ['no value', ['Jaw,2026-03-01,,home'], 'line 2.value: a whole number from 0 to 10 is accepted'],
+    ['no complaint', [',2026-03-01,5,home'], 'line 2.complaint: is missing'],
+    ['a strange source', ['Jaw,2026-03-01,5,phone'], 'line 2.source: studio or home is accepted'],
+  ])('readings with %s are refused with line and reason', (_, rows, message) => {
+    const out = core('relief', file('bad.csv', ['complaint,at,value,source', ...rows].join('\n')));
+    expect([out.status, out.stdout, out.stderr]).toEqual([1, '', `${message}\n`]);
+  });
+  test.each([
+    [
+      'mixed windows',
+      ['Jaw,2026-03-01,5,home,now,', 'Eyes,2026-03-01,5,home,worst-week,', 'Jaw,2026-03-02,5,home,worst-week,'],
+      'line 4.window: is worst-week, line 2 of the same complaint is now; one window is accepted',
+    ],
+    ['a strange window', ['Jaw,2026-03-01,5,home,today,'], 'line 2.window: now, average-week, worst-week is accepted'],
+    [
+      'two beginnings',
+      ['Jaw,2026-03-01,5,home,,2026-03-01', 'Jaw,2026-03-02,5,home,,2026-03-02'],
+      'line 3.work_began: differs from line 2 of the same complaint; one beginning is accepted',
+    ],
+  ])('readings with %s are refused with line and reason', (_, rows, message) => {
+    const out = core('relief', file('bad.csv', ['complaint,at,value,source,window,work_began', ...rows].join('\n')));
+    expect([out.status, out.stdout, out.stderr]).toEqual([1, '', `${message}\n`]);
+  });
+  test('review days and the day the work began are checked', () => {
+    const path = file('ok.csv', 'complaint,at,value,source\nJaw,2026-03-01,5,home\n');
+    expect(core('relief', path, '--review-days', '3').stderr).toBe('review-days: 7 to 180 days are accepted\n');
+    expect(core('relief', path, '--work-began', 'soon').stderr).toBe('work-began: an ISO 8601 date is accepted\n');
+  });
   test('check exits 3 on a stop and 0 on none, and lists what nobody answered', () => {
     const path = file('hegu-2.json', routineFrom(['hegu-web-massage']));
     const clean = Object.fromEntries(CAUTIONS.filter((c) => c.question && !c.after).map((c) => [c.key, 'no']));
@@ -203,6 +270,8 @@ describe('as a command', () => {
     [['score', 'mood', 'x.json']],
     [['check', 'r.json', '--screning', 's.json']],
     [['plan', 'r.json', '--screening', 's.json']],
+    [['relief', 'r.csv', '--screening', 's.json']],
+    [['check', 'r.json', '--red-flag']],
     [['plan', 'r.json', 'another.json']],
   ])('bad usage %j shows the usage, exit code 2', (args) => {
     const out = core(...args);

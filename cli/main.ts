@@ -3,8 +3,7 @@
  * with the field; exit code 1 for bad input, 2 for bad usage, 3 when a check found something that may not stay.
  */
 import { locateOnClient, readLandmarksFile } from '../core/atlas/index.ts';
-import { nrsScore, REGISTRY } from '../core/measures/index.ts';
-import { courseReason, coursesOf, courseTitle, type RatedAt } from '../core/relief/index.ts';
+import { REGISTRY } from '../core/measures/index.ts';
 import { alternativesTo, propose, readCase, solverOf, worthOfAnHour, type Solve } from '../core/proposal/index.ts';
 import { checkRoutine, type RuleFinding } from '../core/rules/index.ts';
 import {
@@ -21,24 +20,25 @@ import { readAnswers, screenVisit } from '../core/limits/index.ts';
 import { COMPLAINT_KINDS, InputError, type ComplaintKind } from '../core/words/index.ts';
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import Papa from 'papaparse';
 import { BODY_INCHES } from '../reference/facts/body-inches.ts';
 import { CATALOGUE } from '../reference/catalogue.ts';
 import { CAUTIONS } from '../reference/facts/cautions/index.ts';
 import { LANDMARKS } from '../reference/facts/landmarks.ts';
 import { MUSCLES } from '../reference/facts/muscles/index.ts';
 import { POINTS } from '../reference/facts/points/index.ts';
+import { relief, type ReliefOptions } from './relief.ts';
 import { SCORES } from './score.ts';
 
 const USAGE = `usage: core plan <routine.json>
        core check <routine.json> [--screening answers.json] [--techniques techniques.json] [--worse kind,kind]
-       core relief <readings.csv>
+       core relief <readings.csv> [--work-began ISO-date] [--review-days 21] [--red-flag]
        core measures
        core locate <landmarks.json>
        core propose <case.json>
        core score <measure> <answers.json>
 A file may be - for the standard input. Answers are yes, no or unsure; unsure counts as yes. What may concern one side alone is also answered left or right.
 Worse are the kinds of complaint that have become worse over the visits: ${COMPLAINT_KINDS.join(', ')}.
+Readings: complaint, at, value, source; if wanted window and work_began. Where nobody says when the work began, it began with the first reading.
 Exit code 0: good; 1: bad input; 2: bad usage; 3: a check found a stop.`;
 
 class UsageError extends Error {}
@@ -63,31 +63,6 @@ function readJson(path: string | undefined): Record<string, unknown> {
   throw new InputError('file', `${path} must hold one object`);
 }
 
-const ISO_DAY = /^\d{4}-\d{2}-\d{2}(T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:\d{2})?)?$/;
-
-/** Columns: complaint, at (ISO 8601), value (0–10), source (studio or home). */
-function relief(path: string | undefined): unknown {
-  const { data, errors } = Papa.parse<Record<string, string>>(readText(path).trim(), { header: true });
-  if (errors[0]) throw new InputError(`line ${(errors[0].row ?? 0) + 2}`, errors[0].message);
-  const ratings = data.map((row, i): RatedAt & { complaint: string } => {
-    const line = `line ${i + 2}`;
-    const atMs = Date.parse(row.at ?? '');
-    if (!ISO_DAY.test(row.at ?? '') || Number.isNaN(atMs))
-      throw new InputError(`${line}.at`, 'an ISO 8601 date is accepted');
-    if (!row.complaint) throw new InputError(`${line}.complaint`, 'is missing');
-    if (row.source !== 'studio' && row.source !== 'home')
-      throw new InputError(`${line}.source`, 'studio or home is accepted');
-    const value = nrsScore(row.value === '' ? undefined : Number(row.value), `${line}.value`);
-    return { complaint: row.complaint, atMs, value, source: row.source };
-  });
-  return [...coursesOf(ratings)].map(([complaint, { judgement }]) => ({
-    complaint,
-    title: courseTitle(complaint, judgement),
-    reason: courseReason(judgement),
-    ...judgement,
-  }));
-}
-
 function score(measure: string | undefined, path: string | undefined): unknown {
   const rule = SCORES[measure ?? ''];
   if (!rule) throw new UsageError(`unknown measure "${measure ?? ''}"; known: ${Object.keys(SCORES).join(', ')}`);
@@ -108,7 +83,19 @@ interface Options {
   screening?: string;
   techniques?: string;
   worse?: string;
+  'work-began'?: string;
+  'review-days'?: string;
+  'red-flag'?: boolean;
 }
+const OPTIONS: Readonly<Record<string, readonly string[]>> = {
+  check: ['screening', 'techniques', 'worse'],
+  relief: ['work-began', 'review-days', 'red-flag'],
+};
+const reliefOptions = (o: Options): ReliefOptions => ({
+  ...(o['work-began'] === undefined ? {} : { workBegan: o['work-began'] }),
+  ...(o['review-days'] === undefined ? {} : { reviewDays: o['review-days'] }),
+  ...(o['red-flag'] === undefined ? {} : { redFlag: o['red-flag'] }),
+});
 
 /** Kinds of complaint, as a list with commas. */
 function kindsFrom(text: string): ComplaintKind[] {
@@ -154,14 +141,22 @@ function readArgs(args: readonly string[]): { verb: string | undefined; files: s
     parsed = parseArgs({
       args: [...args],
       allowPositionals: true,
-      options: { screening: { type: 'string' }, techniques: { type: 'string' }, worse: { type: 'string' } },
+      options: {
+        screening: { type: 'string' },
+        techniques: { type: 'string' },
+        worse: { type: 'string' },
+        'work-began': { type: 'string' },
+        'review-days': { type: 'string' },
+        'red-flag': { type: 'boolean' },
+      },
     });
   } catch (error) {
     throw new UsageError((error as Error).message);
   }
   const [verb, ...files] = parsed.positionals;
   const options = { ...parsed.values };
-  if (verb !== 'check' && Object.keys(options).length) throw new UsageError('only check takes options');
+  const stray = Object.keys(options).find((o) => !OPTIONS[verb ?? '']?.includes(o));
+  if (stray) throw new UsageError(`${verb ?? 'no verb'} takes no option --${stray}`);
   const most = FILES[verb ?? ''];
   if (most !== undefined && files.length > most)
     throw new UsageError(`${verb} takes ${most} file${most === 1 ? '' : 's'}`);
@@ -189,7 +184,7 @@ export function run(given: readonly string[], note: (text: string) => void = () 
     case 'check':
       return check(args[0], options, note);
     case 'relief':
-      return relief(args[0]);
+      return relief(readText(args[0]), reliefOptions(options), Date.now());
     case 'locate':
       return locateOnClient(readLandmarksFile(readJson(args[0]), LANDMARKS, POINTS), POINTS, BODY_INCHES, LANDMARKS);
     case 'propose':

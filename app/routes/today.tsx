@@ -46,13 +46,13 @@ export async function loader({ request }: Route.LoaderArgs) {
       ...v,
       courses: courses
         .filter((c) => c.clientId === v.clientId)
-        .map(({ complaintId, kind, label, side, recent, verdict }) => ({
+        .map(({ complaintId, kind, label, side, recent, judgement }) => ({
           complaintId,
           kind,
           label,
           side,
           values: recent,
-          verdict,
+          verdict: judgement.verdict,
         })),
     })),
     attention: needsAttention(look.courses, now.getTime()),

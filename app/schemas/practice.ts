@@ -117,7 +117,7 @@ export const patchTestSchema = object({
   reacted: boolean().required(),
 });
 
-/** School that new routines begin with. */
+/** School that new routines begin with, how days are written, and after how long a course is reviewed. */
 export const schoolSchema = object({
   school: string()
     .required('Choose a school.')
@@ -128,4 +128,10 @@ export const schoolSchema = object({
   dateFormat: string<DateFormat>()
     .oneOf(DATE_FORMATS, 'This way of writing days is not known.')
     .required('Choose one.'),
+  reviewDays: number()
+    .typeError('7 to 180 days are accepted.')
+    .integer('Whole days are accepted.')
+    .min(7, '7 to 180 days are accepted.')
+    .max(180, '7 to 180 days are accepted.')
+    .required('7 to 180 days are accepted.'),
 });

@@ -134,6 +134,7 @@ const patches = {
         .required(),
       product: string().max(64).optional(),
     }).required(),
+    because,
   }),
   readings: object({
     kind: string().required(),
@@ -165,6 +166,7 @@ const patches = {
         const told = byCore(() => readFindings(value));
         return told === true || context.createError({ message: told });
       }),
+    because,
   }),
   answers: object({
     kind: string().required(),
@@ -180,6 +182,7 @@ const patches = {
         const told = byCore(() => checkedAnswers(def, value));
         return told === true || context.createError({ message: told });
       }),
+    because,
   }),
   stage: object({ kind: string().required(), stage: string().oneOf(SAVE_STAGES).required() }),
 };

@@ -9,6 +9,7 @@ export {
   screenVisit,
   toMind,
   SEVERITIES,
+  ANSWER_WORDS,
   type Answer,
   type Answers,
   type Caution,

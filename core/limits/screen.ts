@@ -42,6 +42,13 @@ export interface Caution {
  * question of one side: the client's.
  */
 export type Answer = 'yes' | 'no' | 'unsure' | OneSide;
+export const ANSWER_WORDS: Readonly<Record<Answer, string>> = {
+  yes: 'Yes',
+  no: 'No',
+  unsure: 'Not sure',
+  left: 'Yes, client’s left',
+  right: 'Yes, client’s right',
+};
 export type Answers = Readonly<Record<string, Answer>>;
 /** Whether an answer counts as yes. */
 export const isYes = (answer: Answer | undefined): boolean => answer !== undefined && answer !== 'no';

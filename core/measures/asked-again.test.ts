@@ -24,6 +24,7 @@ describe('what is asked again after the work', () => {
         reading('click-opening-mm', { side: 'right' }),
         reading('pressure-threshold', { place: 'masseter-superficial', side: 'left' }),
         reading('forward-mm'),
+        reading('region-felt', { place: 'temple', side: 'left' }),
       ),
     ).toEqual([
       'tenderness digastric left',
@@ -31,6 +32,7 @@ describe('what is asked again after the work', () => {
       'click-opening-mm  right',
       'pressure-threshold masseter-superficial left',
       'forward-mm  midline',
+      'region-felt temple left',
     ]));
   test('not what was measured again, on that side and at that place; not what is taken once', () => {
     const left = reading('tenderness', { place: 'digastric', side: 'left' });

@@ -2,7 +2,8 @@ import { type ComplaintKind, InputError } from '../words/index.ts';
 import type { ItemAnswer, Scored } from './answers.ts';
 import type { MeasureRow } from './row.ts';
 import { eyeStrainTally, ocularSurface } from './eye-strain.ts';
-import { gradedPain } from './graded-pain.ts';
+import { gradedPain, painContradiction } from './graded-pain.ts';
+import { wilson } from './share.ts';
 import { dayPattern, headacheDaysPer28, headacheDisabilityDays, headacheImpact, medicineLimits } from './headache.ts';
 import { jawLimitation8, oralBehaviours } from './jaw-function.ts';
 import { globalChange, goalAttainment } from './own-goals.ts';
@@ -46,6 +47,8 @@ export interface MeasureDef extends MeasureRow {
   fields: readonly MeasureField[];
   /** Raised when scoring changes, so that an old total stays what it was. */
   version: number;
+  /** Two answers that cannot both be so: their keys and both in words; null where all go together. */
+  contradiction?: (answers: MeasureAnswers) => { keys: readonly [string, string]; words: string } | null;
   /** Answers to result; throws InputError for answers that do not go together. */
   score: (answers: MeasureAnswers) => MeasureResult;
 }
@@ -126,6 +129,11 @@ export const QUESTIONNAIRES: readonly MeasureDef[] = [
       scale('social', 'Leisure and company hindered', 0, 10, HINDERED_ENDS),
       scale('work', 'Work hindered', 0, 10, HINDERED_ENDS),
     ],
+    contradiction: (a) => {
+      const [days, now, worst, average, kept] = ['days', 'now', 'worst', 'average', 'kept'].map((k) => number(a, k));
+      const against = painContradiction({ days: days!, now: now!, worst: worst!, average: average!, kept: kept! });
+      return against && { keys: [against.field, against.other], words: against.words };
+    },
     score: (a) =>
       scored(
         gradedPain({
@@ -197,15 +205,25 @@ export const QUESTIONNAIRES: readonly MeasureDef[] = [
     matters: null,
     version: 1,
     fields: [scale('headache', 'Days with headache', 0, 28), scale('recorded', 'Days recorded, of 28', 1, 28)],
+    contradiction: (a) => {
+      const [headache, recorded] = [number(a, 'headache'), number(a, 'recorded')];
+      return headache !== null && recorded !== null && headache > recorded
+        ? {
+            keys: ['headache', 'recorded'],
+            words: `${headache} days with headache cannot be more than ${recorded} days recorded`,
+          }
+        : null;
+    },
     score: (a) => {
       const [headache, recorded] = [number(a, 'headache'), number(a, 'recorded')];
       if (headache === null || recorded === null) return unanswered();
       const { per28, enoughRecorded } = headacheDaysPer28(headache, recorded);
-      return told(
-        per28,
-        `${round(per28)} per 28 days, ${dayPattern(per28)}${enoughRecorded ? '' : '; too few days recorded to compare'}`,
-        per28 >= 15,
-      );
+      const { low, high } = wilson(headache, recorded)!;
+      const share = `${Math.round(low * 100)} to ${Math.round(high * 100)} % of days`;
+      // A handful of days says how wide the share may be, and no number of days in 28.
+      return enoughRecorded
+        ? told(per28, `${round(per28)} per 28 days (${share}), ${dayPattern(per28)}`, per28 >= 15)
+        : unanswered(`${headache} of ${recorded} recorded days are ${share}; 23 recorded days are needed`);
     },
   },
   {
@@ -510,7 +528,10 @@ export function scoreSoFar(def: MeasureDef, answers: MeasureAnswers): MeasureRes
   }
 }
 
-/** The answers to one measure, each in its range. @throws InputError naming the answer that is not, and what is accepted. */
+/** Two answers to a measure that cannot both be so; null where all go together. */
+export const contradictionIn = (def: MeasureDef, answers: MeasureAnswers) => def.contradiction?.(answers) ?? null;
+
+/** The answers to one measure, each in its range. @throws InputError naming the answer that is not, and what is accepted, or two that cannot both be so. */
 export function checkedAnswers(def: MeasureDef, value: unknown): MeasureAnswers {
   if (value === null || typeof value !== 'object' || Array.isArray(value))
     throw new InputError('answers', 'an object is accepted');
@@ -518,7 +539,7 @@ export function checkedAnswers(def: MeasureDef, value: unknown): MeasureAnswers 
   for (const key of Object.keys(given))
     if (!def.fields.some((f) => f.key === key))
       throw new InputError('answers', 'holds an answer that is not asked for');
-  return Object.fromEntries(
+  const checked = Object.fromEntries(
     def.fields.map((f) => {
       const answer = Object.hasOwn(given, f.key) ? (given[f.key] ?? null) : null;
       if (answer === null) return [f.key, null];
@@ -532,6 +553,9 @@ export function checkedAnswers(def: MeasureDef, value: unknown): MeasureAnswers 
       return [f.key, answer];
     }),
   );
+  const against = contradictionIn(def, checked);
+  if (against) throw new InputError(against.keys[0], against.words);
+  return checked;
 }
 
 /** A short set for some complaints: own wording first, at most `minutesMost` minutes, most useful first. */

@@ -46,7 +46,31 @@ export interface GradedPainAnswers {
   interference: readonly ItemAnswer[];
 }
 
-/** @throws InputError for an answer out of its range. */
+/** What of the answers cannot both be so: the later one, and both in words. Null where all go together. */
+export function painContradiction(a: {
+  days: number | null;
+  now: number | null;
+  worst: number | null;
+  average: number | null;
+  kept: number | null;
+}): { field: 'now' | 'worst' | 'average' | 'kept'; other: 'days' | 'worst'; words: string } | null {
+  const names = {
+    now: 'pain right now',
+    worst: 'worst pain',
+    average: 'average pain',
+    kept: 'days kept from activities',
+  };
+  if (a.days === 0)
+    for (const field of ['now', 'worst', 'average', 'kept'] as const)
+      if (a[field])
+        return { field, other: 'days', words: `0 days with pain and ${names[field]} ${a[field]} cannot both be` };
+  for (const field of ['average', 'now'] as const)
+    if (a.worst !== null && (a[field] ?? 0) > a.worst)
+      return { field, other: 'worst', words: `worst pain ${a.worst} cannot lie below ${names[field]} ${a[field]}` };
+  return null;
+}
+
+/** @throws InputError for an answer out of its range, and for two that cannot both be so. */
 export function gradedPain({ daysInSixMonths, pain, daysKept, interference }: GradedPainAnswers): Scored<GradedPain> {
   const days = (value: number | null, field: string, most: number) => {
     if (value !== null && (!Number.isInteger(value) || value < 0 || value > most))
@@ -56,6 +80,9 @@ export function gradedPain({ daysInSixMonths, pain, daysKept, interference }: Gr
   days(daysKept, 'daysKept', 30);
   wholeAnswers(pain, 3, 0, 10);
   wholeAnswers(interference, 3, 0, 10);
+  const [now, worst, average] = pain as [ItemAnswer, ItemAnswer, ItemAnswer];
+  const against = painContradiction({ days: daysInSixMonths, now, worst, average, kept: daysKept });
+  if (against) throw new InputError(against.field, against.words);
   if (daysInSixMonths === null || daysKept === null || answered(pain).length < 3 || answered(interference).length < 3)
     return { scorable: false, why: 'every question has to be answered' };
   const intensity = mean(answered(pain)) * 10;

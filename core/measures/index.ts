@@ -22,6 +22,7 @@ export {
 // Questionnaires: many answers, one score.
 export {
   checkedAnswers,
+  contradictionIn,
   measureOf,
   QUESTIONNAIRES,
   missingIn,
@@ -34,7 +35,8 @@ export {
 } from './catalogue.ts';
 export { mean, sum, type ItemAnswer } from './answers.ts';
 // Ratings of 0 to 10.
-export { diaryMean, nrsChange, nrsScore, sessionRelief, type NrsBand } from './nrs.ts';
+export { diaryMean, nrsChange, nrsScore, sessionRelief, weekContradiction, type NrsBand } from './nrs.ts';
+export { wilson } from './share.ts';
 // The jaw.
 export {
   betweenEdges,

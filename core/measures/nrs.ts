@@ -89,3 +89,9 @@ export function sessionRelief(minutes: readonly number[], ratings: readonly numb
     timeWeightedMean: area / length,
   };
 }
+
+/** Why a worst and an average of one week cannot both be so; null where they can, or one of them is not known. */
+export const weekContradiction = (worst: number | undefined, average: number | undefined): string | null =>
+  worst !== undefined && average !== undefined && worst < average
+    ? `The worst of the past week (${worst}) cannot lie below its average (${average}).`
+    : null;

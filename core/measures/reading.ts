@@ -99,6 +99,7 @@ const ASKED_AGAIN: ReadonlySet<MeasureKey> = new Set<MeasureKey>([
   'click-closing-mm',
   'tenderness',
   'pressure-threshold',
+  'region-felt',
 ]);
 /** What was measured before the work of a visit and not again after it, in the order in which it was taken. */
 export const notAskedAgain = (readings: readonly Reading[]): Reading[] =>
@@ -112,7 +113,8 @@ export const notAskedAgain = (readings: readonly Reading[]): Reading[] =>
 /** before and after the work of a visit, or between visits. */
 export const READING_PHASES = ['before', 'after', 'between'] as const;
 export type ReadingPhase = (typeof READING_PHASES)[number];
-export type ReadingSource = 'studio' | 'home' | 'imported';
+/** Who took it: the practitioner; the client at home, or by telephone; another record it came from. */
+export type ReadingSource = 'studio' | 'home' | 'telephone' | 'imported';
 
 export interface Reading {
   /** Id in the registry. */

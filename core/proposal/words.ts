@@ -1,4 +1,4 @@
-import type { OneSide } from '../words/index.ts';
+import { CONTACT_NAMES, type OneSide } from '../words/index.ts';
 import { type Candidate, isFrame } from './candidates.ts';
 import type { Library, ProposalCase } from './case.ts';
 import { movesJaw } from './credits.ts';
@@ -48,7 +48,7 @@ export function reasonOf(
     words.push(`stop before the click on the ${c.clickSide}`);
   const contact = x.technique.defaults.contact;
   if (HAND_CLASS[contact] === 'thumb' && x.main.contact !== contact)
-    words.push(`${x.main.contact.replaceAll('-', ' ')} in place of the thumb spares your thumbs`);
+    words.push(`${CONTACT_NAMES[x.main.contact]} in place of the thumb spares your thumbs`);
   const usual = x.technique.defaults.pressure?.there;
   if (x.lowered && x.main.pressure && usual !== x.main.pressure.there)
     words.push(`${x.main.pressure.there} instead of ${usual}: ${cautionIn(x.lowered, x.technique.name)}`);

@@ -24,7 +24,15 @@ export {
 // What is worked on, and each change to it.
 export { withPatch, workingOf, type Working } from './working.ts';
 export { referralOf, refusalOf } from './allow.ts';
-export { checkedWords, correctionsOf, isCorrectable, whereWords, type Amendment, type Correction } from './amend.ts';
+export {
+  checkedWords,
+  correctionsOf,
+  isCorrectable,
+  whereWords,
+  type Amendment,
+  type Correction,
+  type CorrectionNames,
+} from './amend.ts';
 export {
   bookingMinutes,
   isStillBooked,
@@ -34,7 +42,7 @@ export {
   type BookingAsks,
 } from './booking.ts';
 export { inverseOf } from './inverse.ts';
-export { joined, leftOf, readPatch, type ReadingEntry, type SaveResult, type VisitPatch } from './patch.ts';
+export { becauseOf, joined, leftOf, readPatch, type ReadingEntry, type SaveResult, type VisitPatch } from './patch.ts';
 // What is found, taken and agreed.
 export {
   feltWords,
@@ -49,6 +57,7 @@ export {
   type Findings,
   type TightSpot,
 } from './findings.ts';
+export { RATING_SOURCE_NAMES, RATING_SOURCES, type KeptRating } from './rating.ts';
 export { sorerSide } from './sorer-side.ts';
 export { knownAt, UNRATED_SCORE } from './known.ts';
 export type { TakenScore } from './score.ts';

@@ -29,14 +29,14 @@ export interface ReadingEntry {
 
 /** One change to a visit. Everything the five stages write goes through here; `because`: it corrects an ended one. */
 export type VisitPatch =
-  | { kind: 'screen'; screen: Screen }
+  | { kind: 'screen'; screen: Screen; because?: string }
   | { kind: 'readings'; entries: ReadingEntry[]; because?: string }
   /** Without an origin it keeps the one it has. */
   | { kind: 'routine'; routine: Routine; origin?: RoutineOrigin | null }
   | { kind: 'record'; record: VisitRecord; because?: string }
-  | { kind: 'findings'; findings: Findings }
+  | { kind: 'findings'; findings: Findings; because?: string }
   /** Answers of a scored measure so far; null takes it back. */
-  | { kind: 'answers'; measure: string; answers: MeasureAnswers | null }
+  | { kind: 'answers'; measure: string; answers: MeasureAnswers | null; because?: string }
   | { kind: 'stage'; stage: VisitStage; referral?: Referral };
 
 export type SaveResult =
@@ -49,9 +49,14 @@ export type SaveResult =
 export const sameReading = (a: Omit<ReadingEntry, 'value'>, b: Omit<ReadingEntry, 'value'>): boolean =>
   a.phase === b.phase && readingKey(a) === readingKey(b);
 
+/** Why an ended visit is corrected; undefined for what is written while it goes on. */
+export const becauseOf = (patch: VisitPatch): string | undefined => ('because' in patch ? patch.because : undefined);
+
 /** A later change that takes the place of an earlier one which nobody has seen yet; null when both are needed. */
 export function joined(earlier: VisitPatch, later: VisitPatch): VisitPatch | null {
   if (earlier.kind !== later.kind || later.kind === 'stage') return null;
+  // Each reason for a correction stands beside what it corrected.
+  if (becauseOf(earlier) !== becauseOf(later)) return null;
   if (earlier.kind === 'answers' && later.kind === 'answers') return earlier.measure === later.measure ? later : null;
   if (earlier.kind !== 'readings' || later.kind !== 'readings') return later;
   return {

@@ -1,32 +1,14 @@
 import type { ComplaintKind, Side } from '../words/index.ts';
-import { judgeCourse, type Advice, type CoursePoint, type Judgement, type Verdict } from './judgement.ts';
-
-/** A dated rating of one complaint. */
-export interface RatedAt {
-  /** Milliseconds since 1970. */
-  atMs: number;
-  /** 0–10. */
-  value: number;
-  /** Who took it. */
-  source: 'studio' | 'home' | 'imported';
-}
-const DAY_MS = 86_400_000;
-
-/** Days since the first rating; imported ratings count as the studio's. */
-function coursePoints(ratings: readonly RatedAt[]): CoursePoint[] {
-  const first = ratings[0]?.atMs ?? 0;
-  return ratings.map((r) => ({
-    day: (r.atMs - first) / DAY_MS,
-    value: r.value,
-    source: r.source === 'home' ? 'home' : 'studio',
-  }));
-}
+import { judgeCourse, RED_FLAG, type CourseFacts, type KeptJudgement, type Judgement } from './judgement.ts';
+import { levelsOf, type LevelAt } from './levels.ts';
+import { coursePoints, type CoursePoint, DAY_MS, firstRatedMs, type RatedAt } from './ratings.ts';
+import { secondOpinions } from './second-opinions.ts';
 
 /** One complaint's ratings with what they say. */
 export interface Course {
   /** Oldest first. */
   ratings: readonly RatedAt[];
-  /** The same in days since the first. */
+  /** Those of one moment as one, in days since the first. */
   points: CoursePoint[];
   /** What they say. */
   judgement: Judgement;
@@ -34,9 +16,13 @@ export interface Course {
 
 /**
  * Courses by complaint out of ratings in any order: the one way in which page, command line and database build them.
- * @example coursesOf([{ complaint: 'Jaw', atMs: 0, value: 7, source: 'studio' }]).get('Jaw')!.judgement.verdict
+ * @param factsOf When the work on a complaint began, and what else is known of it.
+ * @example coursesOf([{ complaint: 'Jaw', atMs: 0, value: 7, source: 'studio' }], () => ({ workStartMs: null })).get('Jaw')!
  */
-export function coursesOf(ratings: readonly (RatedAt & { complaint: string })[]): Map<string, Course> {
+export function coursesOf(
+  ratings: readonly (RatedAt & { complaint: string })[],
+  factsOf: (complaint: string) => CourseFacts,
+): Map<string, Course> {
   const series = new Map<string, RatedAt[]>();
   for (const { complaint, ...rating } of ratings) {
     const so = series.get(complaint);
@@ -44,31 +30,36 @@ export function coursesOf(ratings: readonly (RatedAt & { complaint: string })[])
     else series.set(complaint, [rating]);
   }
   return new Map(
-    [...series].map(([complaint, unordered]) => {
-      const ordered = [...unordered].sort((a, b) => a.atMs - b.atMs);
-      const points = coursePoints(ordered);
-      return [complaint, { ratings: ordered, points, judgement: judgeCourse(points) }];
-    }),
+    [...series].map(([complaint, unordered]) => [
+      complaint,
+      {
+        ratings: [...unordered].sort((a, b) => a.atMs - b.atMs),
+        points: coursePoints(unordered),
+        judgement: judgeCourse(unordered, factsOf(complaint)),
+      },
+    ]),
   );
 }
 
 /** Raised when judging or what is kept of it changes, so that states kept under an older rule are worked out anew. */
-export const COURSE_RULE_VERSION = 1;
+export const COURSE_RULE_VERSION = 2;
 /** Latest ratings that a small line shows. */
 const RECENT = 12;
 
+/** What a course shows beside its ratings; kept apart, because only its own page needs it. */
+export interface DrawnOfCourse {
+  /** Smoothed, of the latest readings. */
+  levels: LevelAt[];
+  /** Null before the work. */
+  opinions: ReturnType<typeof secondOpinions> | null;
+}
+
 /** How one complaint's ratings stand, worked out once when one is written; nothing in it depends on the day it is read. */
 export interface CourseState {
-  /** What the course says. */
-  verdict: Verdict;
-  /** What to do. */
-  advice: Advice;
-  /** 0–10; null without a rating. */
-  baseline: number | null;
-  /** Middle of the last three; null without a rating. */
-  current: number | null;
-  /** From first to last. */
-  days: number;
+  /** What the ratings say, without what was said after each of them. */
+  judgement: KeptJudgement;
+  /** What is drawn of them, and what simpler methods say. */
+  drawn: DrawnOfCourse;
   /** How many. */
   ratings: number;
   /** The latest values, oldest first. */
@@ -79,24 +70,27 @@ export interface CourseState {
   lastHomeAtMs: number | null;
 }
 
-/** @param ratings of one complaint before the work, oldest first. */
-export function courseState(ratings: readonly RatedAt[]): CourseState {
-  const course = coursesOf(ratings.map((r) => ({ ...r, complaint: '' }))).get('');
-  const { verdict, advice, baseline, current, days } = course?.judgement ?? judgeCourse([]);
+/** @param ratings of one complaint before the work of a visit or between visits, in any order. */
+export function courseState(ratings: readonly RatedAt[], facts: CourseFacts): CourseState {
+  const { verdicts: _verdicts, ...judgement } = judgeCourse(ratings, facts);
+  const points = coursePoints(ratings);
+  const firstMs = firstRatedMs(ratings) ?? 0;
+  const startDay = facts.workStartMs === null ? null : (facts.workStartMs - firstMs) / DAY_MS;
+  const ordered = [...ratings].sort((a, b) => a.atMs - b.atMs);
   return {
-    verdict,
-    advice,
-    baseline,
-    current,
-    days,
-    ratings: ratings.length,
-    recent: ratings.slice(-RECENT).map((r) => r.value),
-    lastAtMs: ratings[ratings.length - 1]?.atMs ?? null,
-    lastHomeAtMs: ratings.findLast((r) => r.source === 'home')?.atMs ?? null,
+    judgement,
+    drawn: {
+      levels: levelsOf(points, startDay, firstMs),
+      opinions: startDay === null || !points.length ? null : secondOpinions(points, Math.max(0, startDay)),
+    },
+    ratings: ordered.length,
+    recent: ordered.slice(-RECENT).map((r) => r.value),
+    lastAtMs: ordered[ordered.length - 1]?.atMs ?? null,
+    lastHomeAtMs: ordered.findLast((r) => r.source === 'home')?.atMs ?? null,
   };
 }
 
-export interface CourseOf extends CourseState {
+export interface CourseOf extends Omit<CourseState, 'drawn'> {
   /** Whose. */
   clientId: string;
   /** Whose. */
@@ -109,6 +103,8 @@ export interface CourseOf extends CourseState {
   label: string;
   /** The client’s. */
   side: Side;
+  /** End of the first run that worked on it, ms since 1970; null while none has. */
+  workBeganMs: number | null;
 }
 
 /** Days without a home rating after which somebody who used to rate at home is asked about. Our choice. */
@@ -116,22 +112,27 @@ export const SILENT_AFTER_DAYS = 7;
 /** A course that ended long ago asks for nothing. Our choice. */
 export const FORGET_AFTER_DAYS = 90;
 
+/** Refer and worse come first; then a review that is due; then those who rated at home and no longer do. */
 export type Attention =
-  { why: 'worse' | 'no-change'; course: CourseOf } | { why: 'silent'; course: CourseOf; days: number };
+  { why: 'refer' | 'review' | 'adjust'; course: CourseOf } | { why: 'silent'; course: CourseOf; days: number };
 
-/** Courses that somebody should look at: worse first, then those without change past their review, then the silent. */
+/** Courses that somebody should look at, the most pressing first. */
 export function needsAttention(courses: readonly CourseOf[], nowMs: number): Attention[] {
-  const worse: Attention[] = [];
-  const still: Attention[] = [];
-  const silent: Attention[] = [];
+  const found: Record<'refer' | 'review' | 'adjust' | 'silent', Attention[]> = {
+    refer: [],
+    review: [],
+    adjust: [],
+    silent: [],
+  };
   for (const course of courses) {
     if (course.lastAtMs === null || (nowMs - course.lastAtMs) / DAY_MS > FORGET_AFTER_DAYS) continue;
-    if (course.verdict === 'worse') worse.push({ why: 'worse', course });
-    else if (course.verdict === 'no-clear-change' && course.advice === 'review')
-      still.push({ why: 'no-change', course });
+    const { advice, because } = course.judgement;
+    // A red flag stands with the referrals already.
+    const isTold = because.length === 1 && because[0] === RED_FLAG;
+    if (advice !== 'go-on' && !isTold) found[advice].push({ why: advice, course });
     const days = course.lastHomeAtMs === null ? 0 : Math.floor((nowMs - course.lastHomeAtMs) / DAY_MS);
-    if (days >= SILENT_AFTER_DAYS && !silent.some((s) => s.course.clientId === course.clientId))
-      silent.push({ why: 'silent', course, days });
+    if (days >= SILENT_AFTER_DAYS && !found.silent.some((s) => s.course.clientId === course.clientId))
+      found.silent.push({ why: 'silent', course, days });
   }
-  return [...worse, ...still, ...silent];
+  return [...found.refer, ...found.review, ...found.adjust, ...found.silent];
 }

@@ -1,8 +1,14 @@
 /** The course of a complaint between and across visits. */
-// Is there a trend, and how sure is it.
-export { mannKendall, normalCdf, trend } from './trend.ts';
+// Second opinions: is there a trend, and how sure is it.
+export { normalCdf } from './normal.ts';
+export { mannKendall, trend } from './trend.ts';
+export { overlap, secondOpinions } from './second-opinions.ts';
 // What a course says, and what to do.
-export { courseReason, courseTitle, judgeCourse, type Verdict, WORSE_MEANS } from './judgement.ts';
+export { judgeCourse, judgePoints, REVIEW_DAYS, type CourseFacts, type KeptJudgement } from './judgement.ts';
+export { coursePoints, type CoursePoint, type RatedAt } from './ratings.ts';
+export type { LevelAt } from './levels.ts';
+export { marginFor, neededFor, type Verdict } from './verdict.ts';
+export { adviceWords, courseReason, courseTitle, points, RELIEF_HELP, WORSE_MEANS } from './words.ts';
 export {
   COURSE_RULE_VERSION,
   coursesOf,
@@ -12,7 +18,9 @@ export {
   SILENT_AFTER_DAYS,
   type Attention,
   type CourseOf,
-  type RatedAt,
+  type DrawnOfCourse,
 } from './attention.ts';
+export { workedOn } from './work.ts';
 // Before and after the work.
-export { readingPairs, scorePairs, type ValuePair } from './pairs.ts';
+export { measureCourses, type MeasureCourse } from './measure-courses.ts';
+export type { ValuePair } from './pairs.ts';

@@ -1,168 +1,192 @@
-import { nrsChange } from '../measures/index.ts';
-import { roundHalfAway, counted } from '../words/index.ts';
-import { trend, type Trend } from './trend.ts';
+import { Mixture } from './mixture.ts';
+import { ratingsForVerdict } from './more-ratings.ts';
+import { coursePoints, type CoursePoint, DAY_MS, firstRatedMs, type RatedAt } from './ratings.ts';
+import { allLately, marginFor, type Verdict, verdictOf } from './verdict.ts';
 
-/** One rating on a course: days since the first reading, in order. */
-export interface CoursePoint {
-  /** Days since the first rating. */
-  day: number;
-  /** 0–10. */
-  value: number;
-  /** Where it was rated. */
-  source: 'studio' | 'home';
+type Advice = 'go-on' | 'adjust' | 'review' | 'refer';
+
+/** Days of work after which a course without change is reviewed, unless the practice says otherwise. Common practice. */
+export const REVIEW_DAYS = 21;
+/** The shift between settings is told once each has so many readings and its interval leaves out nought. */
+const SHIFT_NEEDS = 4;
+const Z975 = 1.959963984540054;
+
+/** What is known of a course beside its ratings. */
+export interface CourseFacts {
+  /** End of the first run that worked on the complaint, ms since 1970; null while none has. */
+  workStartMs: number | null;
+  /** The latest screening found a red flag. */
+  redFlag?: boolean;
+  /** Days of work before a review. */
+  reviewDays?: number;
 }
-
-/** Ratings before a trend is shown. Our choice; with four or fewer no rank test can be significant at all. */
-export const READINGS_NEEDED = 8;
-/** Days before a course is judged, and days without clear change after which it is reviewed. Common practice: two to four weeks. */
-const DAYS_NEEDED = 14;
-const REVIEW_AFTER_DAYS = 21;
-/** Worse is said from as many points on 0–10 as matter when it is better (Farrar et al. 2001; sure). */
-const MATTERS_POINTS = 2;
-
-export type Verdict = 'better' | 'no-clear-change' | 'worse' | 'too-early' | 'no-readings';
-export type Advice = 'continue' | 'adjust' | 'review' | 'refer' | 'keep-rating';
 
 export interface Judgement {
-  /** What the course says. */
   verdict: Verdict;
-  /** What to do. */
   advice: Advice;
-  /** The first rating; null without one. */
-  baseline: number | null;
-  /** Middle of the last three; null without one. */
-  current: number | null;
-  /** From first to last. */
+  /** The numbers that led to the advice, in words. */
+  because: string[];
+  /** Readings, those of one moment counted once; how many of them lie before the work. */
+  readings: number;
+  readingsBefore: number;
+  /** Those before the work that lie half a day and more apart: several of one day tell little more than one. */
+  apartBefore: number;
+  /** From the first reading to the last. */
   days: number;
-  /** Readings still needed before a judgement, 0 when enough. */
-  readingsNeeded: number;
-  /** Band of no clear change around the baseline. */
-  band: { low: number; high: number } | null;
-  /** Null with too few ratings. */
-  trend: Trend | null;
-  /** First day from which every reading lies past the smallest change that matters; null when not so. */
-  clearSinceDay: number | null;
+  /** Days worked up to the last reading; null before the work. */
+  workedDays: number | null;
+  /** Usual level before the work and now, 0–10; null without readings. */
+  before: number | null;
+  level: number | null;
+  /** The estimate itself and its standard deviation, not cut to the scale. */
+  change: number | null;
+  changeSd: number | null;
+  /** The change as it is shown: what a level on 0–10 can do. Null before the work. */
+  shown: number | null;
+  /** Bounds of the change as they are shown; 90 % for about the same, else 95 %. */
+  interval: { low: number; high: number } | null;
+  /** More ratings that would give a verdict with an even chance; null where that is not asked or none would. */
+  moreRatings: number | null;
+  /** How much higher the other setting is rated, where that is sure; null else. */
+  shift: { points: number; low: number; high: number; of: 'studio' | 'home' } | null;
+  /** What was said after each reading. */
+  verdicts: Verdict[];
 }
 
-const middle = (values: readonly number[]): number => {
-  const sorted = [...values].sort((a, b) => a - b);
-  const m = sorted.length >> 1;
-  return sorted.length % 2 ? sorted[m]! : (sorted[m - 1]! + sorted[m]!) / 2;
+/** What is kept of a judgement: all but what was said after each reading. */
+export type KeptJudgement = Omit<Judgement, 'verdicts'>;
+
+const NOTHING: Judgement = {
+  verdict: 'no-readings',
+  advice: 'go-on',
+  because: [],
+  readings: 0,
+  readingsBefore: 0,
+  apartBefore: 0,
+  days: 0,
+  workedDays: null,
+  before: null,
+  level: null,
+  change: null,
+  changeSd: null,
+  shown: null,
+  interval: null,
+  moreRatings: null,
+  shift: null,
+  verdicts: [],
 };
 
+const clamp = (v: number): number => Math.min(10, Math.max(0, v));
+
+/** Day of the course on which the work began: the first reading stands for the time before where nothing was rated then. */
+const workDayOf = (points: readonly CoursePoint[], startDay: number | null): number =>
+  startDay === null ? Infinity : Math.max(startDay, points[0]!.day);
+
 /**
- * Judge a course of 0–10 ratings. Baseline = the first reading; current = the middle of the last three. Better needs
- * the smallest change that matters by points and per cent, enough readings over enough days, and a falling trend whose
- * interval does not pass 0. Worse is said early: two readings in a row, or the middle of the last three, at least
- * 2 points up. Regression to the mean is not removed: people come when it is worst.
+ * Judges a course of 0–10 ratings by a model of one person: a usual level before the work, one now, noise that depends
+ * on its neighbours, and the shift between studio and home; 24 such models are mixed by how well they foretold the
+ * ratings. docs/relief.md holds the method and how often it errs.
  */
-export function judgeCourse(points: readonly CoursePoint[]): Judgement {
-  const first = points[0];
-  const last = points[points.length - 1];
-  if (!first || !last)
-    return {
-      verdict: 'no-readings',
-      advice: 'keep-rating',
-      baseline: null,
-      current: null,
-      days: 0,
-      readingsNeeded: READINGS_NEEDED,
-      band: null,
-      trend: null,
-      clearSinceDay: null,
-    };
-  const baseline = first.value;
-  const recent = points.slice(-3).map((p) => p.value);
-  const current = points.length >= 4 ? middle(recent) : last.value;
-  const days = last.day - first.day;
-  const readingsNeeded = Math.max(0, READINGS_NEEDED - points.length);
-  const slope =
-    readingsNeeded === 0
-      ? trend(
-          points.map((p) => p.day),
-          points.map((p) => p.value),
-        )
-      : null;
+export function judgeCourse(ratings: readonly RatedAt[], facts: CourseFacts): Judgement {
+  const first = firstRatedMs(ratings);
+  if (first === null) return facts.redFlag ? { ...NOTHING, advice: 'refer', because: [RED_FLAG] } : NOTHING;
+  const points = coursePoints(ratings);
+  return judgePoints(points, facts.workStartMs === null ? null : (facts.workStartMs - first) / DAY_MS, facts);
+}
+
+/** The same of points already brought together. @param startDay Day of the course on which the work began. */
+export function judgePoints(
+  points: readonly CoursePoint[],
+  startDay: number | null,
+  { redFlag = false, reviewDays = REVIEW_DAYS }: Pick<CourseFacts, 'redFlag' | 'reviewDays'> = {},
+): Judgement {
+  const workDay = workDayOf(points, startDay);
+  const reference = points[0]!.setting;
+  const mixture = new Mixture(workDay);
+  const verdicts: Verdict[] = [];
+  const so: CoursePoint[] = [];
+  for (const p of points) {
+    mixture.take({ day: p.day, value: p.value, other: p.setting !== reference });
+    so.push(p);
+    verdicts.push(verdictOf(mixture, so, p.day <= workDay, verdicts[verdicts.length - 1] ?? null));
+  }
+  const verdict = verdicts[verdicts.length - 1]!;
+  const earlier = points.filter((p) => p.day <= workDay);
+  const last = points[points.length - 1]!;
+  const { mean: change, sd: changeSd } = mixture.change;
+  const b = mixture.before;
+  const shown = (x: number): number => clamp(b + x) - clamp(b);
+  const worked = last.day > workDay ? last.day - workDay : null;
+  const bounds = worked === null ? null : mixture.changeInterval(verdict === 'about-same' ? 0.9 : 0.95);
   const common = {
-    baseline,
-    current,
-    days,
-    readingsNeeded,
-    band: { low: Math.max(0, baseline - MATTERS_POINTS), high: Math.min(10, baseline + MATTERS_POINTS) },
-    trend: slope,
-    clearSinceDay: clearSince(points, baseline),
+    verdict,
+    readings: points.length,
+    readingsBefore: earlier.length,
+    apartBefore: farApart(earlier),
+    days: last.day - points[0]!.day,
+    workedDays: worked,
+    before: b,
+    level: mixture.level,
+    change,
+    changeSd,
+    shown: worked === null ? null : shown(change),
+    interval: bounds && { low: shown(bounds.low), high: shown(bounds.high) },
+    moreRatings: verdict === 'cannot-tell' ? ratingsForVerdict(mixture, points, workDay, marginFor(b)) : null,
+    shift: shiftOf(mixture, points),
+    verdicts,
   };
-  const twoUp = points.length >= 3 && recent.slice(-2).every((v) => v - baseline >= MATTERS_POINTS);
-  if (twoUp || (points.length >= 4 && current - baseline >= MATTERS_POINTS))
-    return { ...common, verdict: 'worse', advice: current - baseline >= 3 ? 'refer' : 'review' };
-  if (readingsNeeded > 0 || days < DAYS_NEEDED) return { ...common, verdict: 'too-early', advice: 'keep-rating' };
-  if (isClearFall(baseline, current) && slope && slope.high <= 0 && slope.slopePerDay < 0)
-    return { ...common, verdict: 'better', advice: 'continue' };
-  return { ...common, verdict: 'no-clear-change', advice: days >= REVIEW_AFTER_DAYS ? 'review' : 'adjust' };
+  return { ...common, ...adviceFor(common, points, redFlag, reviewDays) };
 }
 
-function isClearFall(baseline: number, value: number): boolean {
-  const change = nrsChange(baseline, value);
-  return change.twoPoints && (change.band === 'moderate' || change.band === 'substantial');
-}
-
-function clearSince(points: readonly CoursePoint[], baseline: number): number | null {
-  const lastInside = points.findLastIndex((p) => !isClearFall(baseline, p.value));
-  return points[lastInside + 1]?.day ?? null;
-}
-
-const whole = (v: number): string => String(roundHalfAway(v, 1));
-
-/** The sentence that stands as the title of a course: "Jaw, left: clearly better, 7 to 3 in 24 days". */
-export function courseTitle(name: string, j: Judgement): string {
-  switch (j.verdict) {
-    case 'no-readings':
-      return `${name}: not rated yet`;
-    case 'too-early':
-      return `${name}: too early to tell`;
-    case 'better':
-      return `${name}: clearly better, ${whole(j.baseline!)} to ${whole(j.current!)} in ${Math.round(j.days)} days`;
-    case 'worse':
-      return `${name}: worse, ${whole(j.baseline!)} to ${whole(j.current!)} in ${Math.round(j.days)} days`;
-    case 'no-clear-change':
-      return `${name}: no clear change in ${Math.round(j.days)} days`;
-  }
-}
-
-/** The sentence under the title: what the judgement rests on and what to do next. */
-export function courseReason(j: Judgement): string {
-  switch (j.verdict) {
-    case 'no-readings':
-      return 'Rate it 0 to 10 at the next visit.';
-    case 'too-early': {
-      const pair = `${whole(j.baseline!)} to ${whole(j.current!)}`;
-      const needs = [
-        j.readingsNeeded ? counted(j.readingsNeeded, 'more rating') : '',
-        j.days < DAYS_NEEDED
-          ? `${Math.ceil(DAYS_NEEDED - j.days)} more day${DAYS_NEEDED - j.days <= 1 ? '' : 's'}`
-          : '',
-      ].filter(Boolean);
-      return `${pair} so far. Needs ${needs.join(' and ')}.`;
+/** Readings counted from the first on, each half a day and more after the one counted before. */
+function farApart(points: readonly CoursePoint[]): number {
+  let [count, last] = [0, -Infinity];
+  for (const { day } of points)
+    if (day - last >= 0.5) {
+      count++;
+      last = day;
     }
-    case 'better': {
-      const perWeek = (v: number) => String(roundHalfAway(Math.abs(v) * 7, 1));
-      const t = j.trend!;
-      const since =
-        j.clearSinceDay === null
-          ? ''
-          : ` Past the smallest change that matters since day ${Math.round(j.clearSinceDay)}.`;
-      return `Falling ${perWeek(t.slopePerDay)} a week (${perWeek(t.high)} to ${perWeek(t.low)}).${since} Go on.`;
-    }
-    case 'worse':
-      return j.advice === 'refer'
-        ? 'Up by 3 or more: suggest licensed care before more firm work.'
-        : 'Up by 2 or more: review before more firm work.';
-    case 'no-clear-change':
-      return j.advice === 'review'
-        ? `${whole(j.baseline!)} to ${whole(j.current!)}, inside the band of ordinary ups and downs. Time to review: change the routine or refer.`
-        : `${whole(j.baseline!)} to ${whole(j.current!)}, inside the band of ordinary ups and downs. Adjust the routine.`;
-  }
+  return count;
 }
 
-/** What a course that is worse means for the work, beside every mark that says so. */
-export const WORSE_MEANS = 'Firm work on it is warned of; think of licensed care.';
+function shiftOf(mixture: Mixture, points: readonly CoursePoint[]): Judgement['shift'] {
+  const reference = points[0]!.setting;
+  const others = points.filter((p) => p.setting !== reference).length;
+  if (Math.min(others, points.length - others) < SHIFT_NEEDS) return null;
+  const { mean, sd } = mixture.shift;
+  const [low, high] = [mean - Z975 * sd, mean + Z975 * sd];
+  return low > 0 || high < 0 ? { points: mean, low, high, of: reference === 'studio' ? 'home' : 'studio' } : null;
+}
+
+/** The one reason that is no matter of ratings. */
+export const RED_FLAG = 'a red flag was answered yes';
+const days = (n: number): string => `${Math.floor(n)} days of work`;
+
+/** What to do, the first that fits, with the numbers that led there. */
+function adviceFor(
+  j: Pick<Judgement, 'verdict' | 'change' | 'workedDays'>,
+  points: readonly CoursePoint[],
+  redFlag: boolean,
+  reviewDays: number,
+): Pick<Judgement, 'advice' | 'because'> {
+  const { verdict, change, workedDays } = j;
+  const now = points[points.length - 1]!.day;
+  const highLately = points.filter((p) => now - p.day <= 7 && p.value >= 8).length;
+  const refer = [
+    redFlag ? RED_FLAG : '',
+    verdict === 'worse' && change! >= 3 ? 'up by 3 points or more' : '',
+    highLately >= 2 ? `${highLately} ratings of 8 or more in the last 7 days` : '',
+    workedDays !== null && workedDays >= 14 && allLately(points, (v) => v >= 7)
+      ? 'every rating of the last 14 days at 7 or more'
+      : '',
+  ].filter(Boolean);
+  if (refer.length) return { advice: 'refer', because: refer };
+  const worked = workedDays ?? 0;
+  if (verdict === 'worse' || verdict === 'leaning-worse')
+    return { advice: 'review', because: [verdict === 'worse' ? 'worse than before the work' : 'it leans to worse'] };
+  if ((verdict === 'about-same' || verdict === 'cannot-tell') && worked >= 2 * reviewDays)
+    return { advice: 'review', because: [`${days(worked)}, twice the review time of ${reviewDays}`] };
+  if ((verdict === 'about-same' || verdict === 'leaning-better') && worked >= reviewDays)
+    return { advice: 'adjust', because: [`${days(worked)}, past the review time of ${reviewDays}`] };
+  return { advice: 'go-on', because: [] };
+}

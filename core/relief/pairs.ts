@@ -1,4 +1,6 @@
 import {
+  changeVerdict,
+  type ChangeVerdict,
   changeWords,
   measureOf,
   MEASURES,
@@ -28,16 +30,15 @@ export interface ValuePair {
   now: number;
   /** Latest less first. */
   change: number;
-  /** The way the number went, better or worse by the measure; "same" where it stayed or neither way is better. */
-  direction: 'better' | 'worse' | 'same';
+  /** Better or worse only where it is more than the measure’s own error and as much as matters, as far as either is known. */
+  told: ChangeVerdict;
   /** Whether that is more than error and enough to matter, with the figure and its source. */
   meaning: string;
 }
 
 function pairOf(row: MeasureRow, first: number, now: number, place: string, side: Side): ValuePair {
-  const { id, name, unit, better } = row;
+  const { id, name, unit } = row;
   const change = now - first;
-  const direction = change === 0 || !better ? 'same' : change > 0 === (better === 'up') ? 'better' : 'worse';
   return {
     measure: id,
     name,
@@ -47,7 +48,7 @@ function pairOf(row: MeasureRow, first: number, now: number, place: string, side
     first,
     now,
     change,
-    direction,
+    told: changeVerdict(row, first, now, place),
     meaning: meaningOf(row, first, now, place),
   };
 }

@@ -1,3 +1,5 @@
+import { normalCdf } from './normal.ts';
+
 /**
  * Trend of one series. Formulas: Theil 1950; Sen, J Am Stat Assoc 1968;63:1379–1389; Mann 1945; Kendall. Ratings on
  * neighbouring days depend on each other, so p-values are too small: they are descriptive.
@@ -28,26 +30,6 @@ const median = (sorted: ArrayLike<number>): number => {
   return sorted.length % 2 ? sorted[m]! : (sorted[m - 1]! + sorted[m]!) / 2;
 };
 const ascending = (values: readonly number[]) => [...values].sort((a, b) => a - b);
-
-/** Standard normal distribution function, by the error function in Abramowitz and Stegun's continued form (|ε| < 1e-12). */
-export function normalCdf(x: number): number {
-  const t = Math.abs(x) / Math.SQRT2;
-  let tail: number;
-  if (t < 3) {
-    let term = t;
-    let sum = t;
-    for (let n = 1; n < 200 && Math.abs(term) > 1e-17; n++) {
-      term *= (-t * t * (2 * n - 1)) / (n * (2 * n + 1));
-      sum += term;
-    }
-    tail = 0.5 - sum / Math.sqrt(Math.PI);
-  } else {
-    let fraction = 0;
-    for (let n = 60; n > 0; n--) fraction = n / 2 / (t + fraction);
-    tail = Math.exp(-t * t) / (2 * Math.sqrt(Math.PI) * (t + fraction));
-  }
-  return x < 0 ? tail : 1 - tail;
-}
 
 /** Half to even, as the interval below expects. */
 const roundHalfEven = (v: number): number => {

@@ -1,3 +1,4 @@
+import { CONTACT_NAMES } from '../words/index.ts';
 import isEqual from 'fast-deep-equal';
 import { type Routine, type Step, stepsOf } from './model.ts';
 import { doseWords, pressureWords } from './words.ts';
@@ -43,7 +44,7 @@ function changesOf(a: Step, b: Step): string[] {
     ...told(pressureWords(a), pressureWords(b)),
     ...told(doseWords(a), doseWords(b)),
     ...told(SIDE_WORDS[a.sides.mode], SIDE_WORDS[b.sides.mode]),
-    ...told(a.contact.replaceAll('-', ' '), b.contact.replaceAll('-', ' ')),
+    ...told(CONTACT_NAMES[a.contact], CONTACT_NAMES[b.contact]),
   ];
   const { id: _a, ...restA } = a;
   const { id: _b, ...restB } = b;

@@ -1,3 +1,4 @@
+import { CONTACT_NAMES } from '../words/index.ts';
 import { breathCyclesIn } from './cues.ts';
 import { BOUNDS, type DosePart, type Step } from './model.ts';
 import { newStep, type Technique } from './technique.ts';
@@ -98,8 +99,7 @@ export function stepFromLine(typed: TypedLine, technique: Technique, id: string)
   const twoWays = stroke === 'to-and-fro' || stroke === 'one-way-then-other' || stroke === 'circles-both-ways';
   if (typed.pressureBack && !(step.pressure && twoWays)) ignored.push(`back ${typed.pressureBack}`);
   const mayUse = typed.contact && technique.contacts.includes(typed.contact);
-  if (typed.contact && !mayUse && !matchScore(technique, [typed.contact]))
-    ignored.push(typed.contact.replace('-', ' '));
+  if (typed.contact && !mayUse && !matchScore(technique, [typed.contact])) ignored.push(CONTACT_NAMES[typed.contact]);
   const onOne = mode === 'left' || mode === 'right' ? mode : null;
   const extra = typed.extra && (mode === 'each' || onOne === typed.extra.side) ? typed.extra : null;
   if (typed.extra && !extra) ignored.push(`+${typed.extra.sets} ${typed.extra.side}`);

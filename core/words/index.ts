@@ -10,6 +10,7 @@ export { COMPLAINT_KINDS, COMPLAINT_NAMES, complaintName, type ComplaintKind } f
 // How: pressure, what touches, how it moves, what kind of work, in which phase.
 export { lighterOf, PRESSURE_KPA, pressureRank, PRESSURES, type Pressure } from './pressure.ts';
 export {
+  CONTACT_NAMES,
   CONTACTS,
   contactsLike,
   MOTIONS,

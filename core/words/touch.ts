@@ -31,6 +31,31 @@ export const CONTACTS = [
   'conductive-gloves',
 ] as const;
 export type Contact = (typeof CONTACTS)[number];
+/** What touches, as it is said. */
+export const CONTACT_NAMES: Readonly<Record<Contact, string>> = {
+  none: 'no contact',
+  'ring-finger': 'ring finger',
+  'middle-finger': 'middle finger',
+  'index-finger': 'index finger',
+  'two-fingers': 'two fingers',
+  fingertips: 'fingertips',
+  'v-fingers': 'two fingers in a V',
+  'l-fingers': 'thumb and index finger in an L',
+  thumb: 'thumb',
+  pinch: 'thumb and index finger',
+  'index-knuckle': 'index knuckle',
+  'thumb-knuckle': 'thumb knuckle',
+  knuckles: 'knuckles',
+  fist: 'fist',
+  palm: 'palm',
+  'palm-heel': 'heel of the palm',
+  'whole-hand': 'whole hand',
+  tongue: 'tongue',
+  'single-ball': 'single ball',
+  'ball-pair': 'pair of balls',
+  probe: 'probe',
+  'conductive-gloves': 'conductive gloves',
+};
 
 /** Contacts of the bare hand that may stand in for each other. Our choice. */
 const ALIKE: readonly (readonly Contact[])[] = [

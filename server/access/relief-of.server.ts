@@ -1,24 +1,79 @@
 import { REGISTRY } from '../../core/measures/index';
-import { readingPairs, scorePairs, type ValuePair } from '../../core/relief/index';
+import {
+  coursePoints,
+  type CourseOf,
+  type DrawnOfCourse,
+  type RatedAt,
+  type MeasureCourse,
+  measureCourses,
+  type ValuePair,
+} from '../../core/relief/index';
 import type { CourseRatings } from '../../core/record/index';
+import { drawnCourses, storedCourses } from '../db/queries/courses.server';
 import { scoresOfClient } from '../db/queries/scores.server';
-import { endsOfClient, ratingsOfClient } from '../db/queries/readings.server';
+import { ratingsOfClient, seriesOfClient } from '../db/queries/readings.server';
 
-/** What there is to tell of a client’s relief: ratings by complaint, and what was measured first and now. */
-export interface ReliefOf {
-  ratings: { before: CourseRatings[]; after: CourseRatings[] };
-  pairs: ValuePair[];
-  scored: ValuePair[];
+/** The course of one complaint, ready to be drawn. */
+interface DrawnCourse {
+  complaintId: string;
+  judgement: CourseOf['judgement'];
+  workBeganMs: number | null;
+  /** Those of one moment as one, oldest first. */
+  points: { atMs: number; value: number; setting: 'studio' | 'home' }[];
+  drawn: DrawnOfCourse;
+  /** Ratings right after the work of a visit. */
+  after: { atMs: number; value: number }[];
 }
 
+/** What there is to tell of a client’s relief: a course for each complaint, and what was measured first and now. */
+export interface ReliefOf {
+  courses: DrawnCourse[];
+  /** What was measured first and now, questionnaires first. */
+  pairs: ValuePair[];
+  /** The same over time. */
+  measured: MeasureCourse[];
+}
+
+const DAY_MS = 86_400_000;
+const SOURCES: Readonly<Record<string, RatedAt['source']>> = {
+  s: 'studio',
+  h: 'home',
+  t: 'telephone',
+  i: 'imported',
+};
+const ratingsIn = (course: CourseRatings | undefined): RatedAt[] =>
+  course?.values.map((value, i) => ({ value, atMs: course.atMs[i]!, source: SOURCES[course.sources[i]!]! })) ?? [];
+
 export async function reliefOf(practiceId: string, clientId: string): Promise<ReliefOf> {
-  const [ratings, ends, scores] = await Promise.all([
+  const [ratings, stored, drawn, series, scores] = await Promise.all([
     ratingsOfClient(practiceId, clientId),
-    endsOfClient(practiceId, clientId),
+    storedCourses(practiceId, [clientId]),
+    drawnCourses(practiceId, clientId),
+    seriesOfClient(practiceId, clientId),
     scoresOfClient(practiceId, clientId),
   ]);
-  const rank = (p: ValuePair) => REGISTRY.findIndex((m) => m.id === p.measure);
-  const inOrder = (pairs: ValuePair[]) =>
-    pairs.sort((a, b) => rank(a) - rank(b) || a.place.localeCompare(b.place) || a.side.localeCompare(b.side));
-  return { ratings, pairs: inOrder(readingPairs(ends)), scored: inOrder(scorePairs(scores)) };
+  const courses = stored.map(({ complaintId, judgement, workBeganMs }): DrawnCourse => {
+    const of = (all: readonly CourseRatings[]) => ratingsIn(all.find((c) => c.complaintId === complaintId));
+    const rated = of(ratings.before);
+    const points = coursePoints(rated);
+    const firstMs = rated[0]?.atMs ?? 0;
+    const at = (day: number) => firstMs + day * DAY_MS;
+    return {
+      complaintId,
+      judgement,
+      workBeganMs,
+      drawn: drawn.get(complaintId) ?? { levels: [], opinions: null },
+      points: points.map(({ day, value, setting }) => ({ atMs: at(day), value, setting })),
+      after: of(ratings.after).map(({ atMs, value }) => ({ atMs, value })),
+    };
+  });
+  const rank = (p: { measure: string }) => REGISTRY.findIndex((m) => m.id === p.measure);
+  const measured = measureCourses(series, scores);
+  return {
+    courses,
+    pairs: measured.pairs.sort(
+      (a, b) => rank(a) - rank(b) || a.place.localeCompare(b.place) || a.side.localeCompare(b.side),
+    ),
+    measured: measured.courses.sort((a, b) => rank(a) - rank(b) || a.place.localeCompare(b.place)),
+  };
 }

@@ -20,6 +20,6 @@ export async function screeningOf(
   ]);
   const overridden = new Set(overrides.map((o) => o.caution));
   const last = before?.screen.answers ?? null;
-  const worse = courses.filter((c) => c.verdict === 'worse').map((c) => c.kind);
+  const worse = courses.filter((c) => c.judgement.verdict === 'worse').map((c) => c.kind);
   return (now) => screenVisit(cautions, now.screen.answers, last, client?.pressureCap ?? null, overridden, worse);
 }

@@ -27,8 +27,32 @@ export const test = plain.extend<{ watched: void }>({
     },
     { auto: true },
   ],
+  /** A page that was gone to answers by itself before anything is pressed: a key before that is nobody's. */
+  page: async ({ page, javaScriptEnabled }, run) => {
+    if (!javaScriptEnabled) return run(page);
+    const goto = page.goto.bind(page);
+    page.goto = async (url, options) => {
+      const answer = await goto(url, options);
+      await answering(page);
+      return answer;
+    };
+    const reload = page.reload.bind(page);
+    page.reload = async (options) => {
+      const answer = await reload(options);
+      await answering(page);
+      return answer;
+    };
+    await run(page);
+  },
 });
 export { expect };
+
+/** Waits until the page answers by itself, on every page that has a place for work. */
+const answering = (page: Page) =>
+  page.waitForFunction(() => {
+    const work = document.querySelector('#work');
+    return !work || Object.keys(work).some((key) => key.startsWith('__react'));
+  });
 
 /** Through the same door without the form, for tests that are about something else. */
 export async function letIn(page: Page, who = IMKE): Promise<void> {

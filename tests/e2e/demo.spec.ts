@@ -6,7 +6,7 @@ test('Today: five visits, and who needs a look', async ({ page }) => {
   await expect(page.locator('.visit-list > li')).toHaveCount(5);
   await expect(page.locator('.visit-list > li').nth(1)).toContainText('Noor Halvorsen');
   const aside = page.getByRole('complementary', { name: 'Needs a look' });
-  await expect(aside.getByText('Petr Lindqvist is worse')).toBeVisible();
+  await expect(aside.getByText('Petr Lindqvist: think of licensed care')).toBeVisible();
   await expect(aside.getByText(/Review due/)).toBeVisible();
   await expect(aside.getByText('Lena Marchetti, eye strain.')).toBeVisible();
   await expect(aside.getByText('Refer out, outcome not known')).toBeVisible();
@@ -18,8 +18,14 @@ test('Relief of the worked example, by values that the data gives', async ({ pag
     .locator('.find-list')
     .getByRole('link', { name: /Noor Halvorsen/ })
     .click();
-  await expect(page.getByRole('heading', { name: 'Jaw, left: clearly better, 7 to 3 in 24 days' })).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'Headache: too early to tell' })).toBeVisible();
+  await expect(
+    page.getByRole('heading', { name: /^Jaw, left: better by \d\.\d \(\d\.\d to \d\.\d\) than before the work$/ }),
+  ).toBeVisible();
+  await expect(
+    page.getByRole('heading', { name: /^Headache: cannot tell yet; about \d+ more ratings? would$/ }),
+  ).toBeVisible();
+  await expect(page.getByRole('img', { name: 'Opening, comfortable (mm): 31, 35, 38, 41' })).toBeVisible();
+  await page.getByText('The same as a table, with the source of each error').click();
   const opening = page.getByRole('row', { name: /Opening, comfortable/ });
   await expect(opening).toContainText('31 mm');
   await expect(opening).toContainText('41 mm');
@@ -31,8 +37,10 @@ test('Relief of the worked example, by values that the data gives', async ({ pag
 test('worse is said with a word and a sign, and sends to licensed care', async ({ page }) => {
   await page.goto('/clients?find=petr');
   await page.getByRole('link', { name: 'Petr Lindqvist' }).click();
-  await expect(page.getByRole('heading', { name: /Jaw, both sides: worse, 4 to 7/ })).toBeVisible();
-  await expect(page.getByText('suggest licensed care before more firm work')).toBeVisible();
+  await expect(
+    page.getByRole('heading', { name: /Jaw, both sides: worse by \d\.\d \(\d\.\d to \d\.\d\) than before the work/ }),
+  ).toBeVisible();
+  await expect(page.getByText('Suggest licensed care before more firm work.')).toBeVisible();
 });
 
 test('a course that is worse is told in the strip of the visit; a fact finds its client', async ({ page }) => {
@@ -127,4 +135,45 @@ test('the chart: views, mirror with its letters, layers', async ({ page }) => {
   expect(await chart.locator('.chart-disc').count()).toBeGreaterThan(3);
   await chart.getByRole('button', { name: 'Route', exact: true }).click();
   await expect(chart.locator('.chart-disc')).toHaveCount(0);
+});
+
+test('a rating told by telephone is written down, checked, corrected and taken away; the course says so', async ({
+  page,
+}) => {
+  await page.goto('/clients?find=jun');
+  await page.getByRole('link', { name: 'Jun Castellan' }).click();
+  await page.waitForURL(/clients\/[0-9a-f-]{36}/);
+  await awake(page);
+  await expect(page.getByRole('heading', { name: 'Stress: not rated yet' })).toBeVisible();
+  await page.getByText('Ratings between visits: none yet').click();
+  const form = page.getByRole('group', { name: 'Write down a rating of Stress' });
+  const write = form.getByRole('button', { name: 'Write down' });
+  await form.getByLabel('Now, 0 to 10').fill('11');
+  await write.click();
+  await expect(form.getByText('A whole number from 0 to 10 is accepted.')).toBeVisible();
+  await form.getByLabel('Now, 0 to 10').fill('6');
+  await form.getByLabel('Day').fill('2199-01-01');
+  await write.click();
+  await expect(form.getByText('A day and time up to now are accepted.')).toBeVisible();
+  await form.getByLabel('Day').fill('2020-01-15');
+  await write.click();
+  await expect(form.getByText('A day within the past year is accepted.')).toBeVisible();
+  const yesterday = new Date(Date.now() - 86_400_000).toISOString().slice(0, 10);
+  await form.getByLabel('Day').fill(yesterday);
+  await form.getByLabel('Said').selectOption('by telephone');
+  await write.click();
+  await expect(page.getByRole('heading', { name: 'Stress: before the work, 1 rating' })).toBeVisible();
+  await expect(page.getByText('3 ratings on different days before the work tell most: 2 more.')).toBeVisible();
+  const kept = page.locator('.kept-ratings li').first();
+  await expect(kept).toContainText('by telephone, written down by Imke Dahl');
+  await kept.getByRole('button', { name: /^Correct/ }).click();
+  const correction = page.getByRole('group', { name: /^Correct the rating of/ });
+  await correction.getByLabel('Now, 0 to 10').fill('7');
+  await correction.getByRole('button', { name: 'Correct' }).click();
+  await expect(kept.locator('strong')).toHaveText('7');
+  await kept.getByRole('button', { name: /^Take away/ }).click();
+  await kept.getByRole('button', { name: 'Take away', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Stress: not rated yet' })).toBeVisible();
+  await page.goto('/practice/trail');
+  await expect(page.getByText('Rating between visits corrected').first()).toBeVisible();
 });

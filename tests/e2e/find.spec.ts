@@ -16,7 +16,7 @@ test('the find box: clients in spite of a slip, places and techniques, by arrows
   await expect(box).toHaveValue('');
 
   await box.fill('maseter');
-  const options = page.getByRole('option');
+  const options = page.getByRole('listbox').getByRole('option');
   await expect(options.first()).toContainText('Masseter');
   await page.keyboard.press('ArrowUp');
   await expect(options.last()).toHaveAttribute('aria-selected', 'true');

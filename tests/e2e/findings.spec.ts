@@ -143,6 +143,20 @@ test('the scan from inside goes by tap and by keys', async ({ page }) => {
     .click();
   await expect(section(page, 'Scan from inside')).toContainText('2 of 22 told, 1 tense');
   await saved(page);
+
+  // After the work it is asked again, with what was felt before beside it.
+  await page.goto(page.url().replace('/assess', '/record'));
+  await awake(page);
+  await expect(page.getByText('2 tested before, not again yet:')).toBeVisible();
+  await page.getByRole('group', { name: 'What a touch means' }).getByText('From inside').click();
+  const again = section(page, 'Scan again from inside');
+  await expect(again).toContainText('was tense');
+  await again
+    .getByRole('button', { name: /neck.*: at ease/ })
+    .first()
+    .click();
+  await expect(again).toContainText('1 of 22 told, 0 tense');
+  await expect(page.getByText('1 tested before, not again yet:')).toBeVisible();
 });
 
 test('three presses with the gauge give a threshold in three units; what is typed is checked', async ({ page }) => {

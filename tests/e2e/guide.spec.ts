@@ -243,6 +243,31 @@ test('hands are waited for when that is wanted: the work begins when they are th
   await expect(page.getByText(/of \d+ circles/)).toBeVisible();
 });
 
+test('on a phone on its side the count, the side and what is waited for stay in sight; near a hand it says whose', async ({
+  page,
+}) => {
+  await ready(page, 'LI4 press each', 'stay masseter');
+  await page.getByLabel(/^Wait for my hands/).check();
+  await page.setViewportSize({ width: 844, height: 390 });
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  const seen = async (locator: ReturnType<typeof page.locator>) => {
+    await expect(locator).toBeVisible();
+    const box = (await locator.boundingBox())!;
+    const controls = (await page.getByRole('group', { name: 'Run' }).boundingBox())!;
+    expect(box.y).toBeGreaterThanOrEqual(0);
+    expect(box.y + box.height).toBeLessThanOrEqual(controls.y + 1);
+  };
+  const there = page.getByRole('button', { name: /There, begin/ });
+  for (const part of [page.getByTestId('count'), page.locator('.where'), there]) await seen(part);
+  expect((await there.boundingBox())!.height).toBeGreaterThanOrEqual(64);
+  await expect(page.locator('.chart-corner-word').first()).toHaveText('client’s left hand');
+  await aWhile(page);
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Enter');
+  const softened = page.getByRole('button', { name: /Softened, go on/ });
+  for (const part of [page.getByTestId('count'), softened]) await seen(part);
+});
+
 test('by ear: every step is said, also the first, and after a key; the side before it comes; the last count', async ({
   page,
 }) => {

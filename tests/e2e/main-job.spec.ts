@@ -113,8 +113,8 @@ test('a new practitioner does one visit from end to end', async ({ page }) => {
   });
 
   await test.step('relief: one rating is too early to judge, and nothing is promised', async () => {
-    await expect(page.getByRole('heading', { name: 'Jaw, left: too early to tell' })).toBeVisible();
-    await expect(page.getByText('7 to 7 so far. Needs 7 more ratings and 14 more days.')).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Jaw, left: before the work, 1 rating' })).toBeVisible();
+    await expect(page.getByText('3 ratings on different days before the work tell most: 2 more. Go on.')).toBeVisible();
     await page.getByRole('link', { name: 'Visits', exact: true }).click();
     await expect(page.getByRole('row', { name: /Jaw, left 7 → 5/ })).toContainText('Warmth');
   });

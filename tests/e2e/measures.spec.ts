@@ -1,4 +1,4 @@
-import { addClient, expect, openPractice, saved, startVisit, test, toCompose } from './base.ts';
+import { addClient, awake, expect, openPractice, saved, startVisit, test, toCompose } from './base.ts';
 
 test('a measure is taken by keys, refused where it cannot be, kept, and not carried over', async ({ page }) => {
   await openPractice(page);
@@ -13,9 +13,11 @@ test('a measure is taken by keys, refused where it cannot be, kept, and not carr
   await expect(page.getByText('A whole number from 1 to 28 is accepted.')).toBeVisible();
   await expect(days).toHaveValue('12');
   await page.getByLabel('Days recorded, of 28').fill('10');
-  await expect(page.getByRole('status').filter({ hasText: 'a whole number from 0 to 10 is accepted' })).toBeVisible();
+  await expect(page.getByText('Not kept: 12 days with headache cannot be more than 10 days recorded.')).toBeVisible();
   await page.getByLabel('Days recorded, of 28').fill('26');
-  await expect(page.getByRole('status').filter({ hasText: '12.9 per 28 days, frequent' })).toBeVisible();
+  await expect(
+    page.getByRole('status').filter({ hasText: '12.9 per 28 days (29 to 65 % of days), frequent' }),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Done', exact: true }).click();
 
   await page.getByLabel('Add a measure').selectOption({ label: 'Perceived stress, 10 items (3 min)' });
@@ -29,11 +31,11 @@ test('a measure is taken by keys, refused where it cannot be, kept, and not carr
   await saved(page);
 
   await page.reload();
-  await expect(page.getByText('12.9 per 28 days, frequent')).toBeVisible();
+  await expect(page.getByText('12.9 per 28 days (29 to 65 % of days), frequent')).toBeVisible();
   // The next visit shows what it was, and asks anew.
   await startVisit(page);
   await page.goto(page.url().replace('/screen', '/assess'));
-  await expect(page.getByText('12.9 per 28 days, frequent')).toBeVisible();
+  await expect(page.getByText('12.9 per 28 days (29 to 65 % of days), frequent')).toBeVisible();
   await page.getByRole('button', { name: 'Take: Headache days' }).click();
   await expect(page.getByLabel('Days with headache')).toHaveValue('');
 });
@@ -127,4 +129,24 @@ test('a press is counted, and what it brings up can be the pain the client knows
   await expect(asked).toHaveCount(0);
   await grade.getByText('1', { exact: true }).click();
   await expect(asked).toHaveAttribute('aria-pressed', 'false');
+});
+
+test('a worst of the week below its average is refused at the field with both named, and nothing is kept', async ({
+  page,
+}) => {
+  await openPractice(page);
+  await addClient(page, 'Jun Castellan', 'headache', 'both');
+  await toCompose(page);
+  await page.goto(page.url().replace('/compose', '/assess'));
+  await awake(page);
+  const scale = (of: string) => page.getByRole('radiogroup', { name: `Headache, ${of}, past week, 0 to 10` });
+  await scale('average').getByText('6', { exact: true }).click();
+  await scale('worst').getByText('3', { exact: true }).click();
+  await expect(
+    page.getByText('Not kept: The worst of the past week (3) cannot lie below its average (6).'),
+  ).toBeVisible();
+  await expect(scale('worst').getByRole('radio', { checked: true })).toHaveCount(0);
+  await scale('worst').getByText('8', { exact: true }).click();
+  await expect(page.getByText('Not kept:')).toBeHidden();
+  await saved(page);
 });

@@ -27,7 +27,11 @@ async function sheets(page: Page): Promise<[path: string, who: string, says: Reg
     [`/paper/routines/${routine}`, '', [/Left jaw, before rehearsal/, /17:57 of 20 min/, /client’s right/]],
     [`/paper/visits/${first}/routine`, 'Noor Halvorsen', [/Old neck strain/, /more than medium/]],
     [`/paper/visits/${first}`, 'Noor Halvorsen', [/With Imke Dahl/, /Masseter left/, /Hands on/]],
-    [`/paper/clients/${client}/relief`, 'Noor Halvorsen', [/Jaw, left/, /no diagnosis/]],
+    [
+      `/paper/clients/${client}/relief`,
+      'Noor Halvorsen',
+      [/Jaw, left: better by/, /What was done/, /Yawn without thinking/, /no diagnosis/],
+    ],
     ['/paper/atlas/point/GB20', '', [/GB20/]],
     ['/paper/atlas/muscle/masseter-superficial', '', [/Masseter/, /Pain is often felt/]],
     ['/paper/atlas/technique/masseter-pin-open', '', [/Pin a knot/]],

@@ -38,12 +38,12 @@ test('ratings typed by keys are what was typed: 10 is 10, Tab goes to the next r
   await page.keyboard.type('10');
   await expect(row(page, 'now').getByRole('radio', { name: ': 10' })).toBeChecked();
   await page.keyboard.press('Tab');
-  await page.keyboard.press('7');
-  await page.keyboard.press('Tab');
   await page.keyboard.press('8');
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('7');
   await expect(row(page, 'now').getByRole('radio', { name: ': 10' })).toBeChecked();
-  await expect(row(page, 'worst').getByRole('radio', { name: ': 7' })).toBeChecked();
-  await expect(row(page, 'average').getByRole('radio', { name: ': 8' })).toBeChecked();
+  await expect(row(page, 'worst').getByRole('radio', { name: ': 8' })).toBeChecked();
+  await expect(row(page, 'average').getByRole('radio', { name: ': 7' })).toBeChecked();
   await saved(page);
   await page.reload();
   await expect(row(page, 'now').getByRole('radio', { name: ': 10' })).toBeChecked();

@@ -51,6 +51,18 @@ test('finishing says what is open and asks once; corrected afterwards, the old v
   await page.getByLabel('Add to this visit').fill('Rang: slept well');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(afterwards.getByText('Rang: slept well')).toBeVisible();
+  // What was asked is corrected where it was asked, and each place is opened for itself.
+  await afterwards.getByRole('link', { name: 'Screen' }).click();
+  await page.waitForURL('**/screen');
+  const neck = page.getByRole('radiogroup', { name: /Pregnant, possibly pregnant/ });
+  await expect(neck.getByLabel('Yes')).toBeDisabled();
+  await page.getByLabel('Correct what was asked, because').fill('She told it later');
+  await page.getByRole('button', { name: 'Open for correction' }).click();
+  await neck.getByLabel('Yes').check();
+  await saved(page);
+  await page.goto(page.url().replace('/screen', '/record'));
+  await expect(afterwards).toContainText('Pregnancy: No Yes');
+
   await page.goto('/practice/trail');
   await expect(page.getByText('Ended visit corrected').first()).toBeVisible();
   await expect(page.getByText('Added to an ended visit').first()).toBeVisible();

@@ -87,6 +87,11 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
       `/visits/${ids.visitId}/save`,
       { saveId: 'steal-00001', expectedVersion: 1, patch: { kind: 'stage', stage: 'done' } },
     ],
+    [
+      `/clients/${ids.clientId}/ratings?do=keep`,
+      { complaintId: ids.visitId, value: 5, day: '2026-11-02', time: '10:00', source: 'home' },
+    ],
+    [`/clients/${ids.clientId}/ratings?do=remove`, { id: ids.visitId }],
     ['/bookings', { clientId: ids.clientId, day: '2030-01-01', time: '10:00', minutes: 60 }],
     [`/bookings/${ids.visitId}/move`, { day: '2030-01-01', time: '10:00', minutes: 60 }],
     [`/bookings/${ids.visitId}/end`, { as: 'missed' }],
@@ -97,7 +102,7 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
 
   // The owner still finds everything as it was.
   for (const address of addresses.filter(
-    (a) => !/\/(save|run|outcome|score|override|photo|consent|patch-test|move|end|referral)$/.test(a),
+    (a) => !/\/(save|run|outcome|score|override|photo|consent|patch-test|ratings|move|end|referral)$/.test(a),
   ))
     expect((await page.request.get(address)).status(), address).toBeLessThan(400);
   await stranger.close();

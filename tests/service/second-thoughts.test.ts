@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { beforeEach, describe, expect, test } from 'vitest';
-import { EMPTY_RECORD, type VisitPatch } from '../../core/record/index.ts';
+import { EMPTY_FINDINGS, EMPTY_RECORD, type VisitPatch } from '../../core/record/index.ts';
+import { emptyRoutine } from '../../core/routine/index.ts';
 import { addToVisit, amendmentsOf } from '../../server/db/queries/amendments.server.ts';
 import { readingsOfVisit } from '../../server/db/queries/readings.server.ts';
 import { saveVisit } from '../../server/db/queries/save-visit.server.ts';
@@ -52,12 +53,46 @@ describe('an ended visit', () => {
     );
     expect(trail).toEqual([{ values: '1' }, { values: '1' }]);
   });
-  test('takes nothing without a reason, and nothing that is no record or reading', async () => {
-    expect(await write(tender(2))).toBe('ended');
-    expect(await write({ kind: 'screen', screen: { answers: {}, preparation: [] } })).toBe('ended');
-    expect(await write({ kind: 'screen', screen: { answers: {}, preparation: [] }, because: 'x' } as VisitPatch)).toBe(
-      'ended',
+  test('takes the answers of its screening and what was found, in words; the reading keeps the time it was taken at', async () => {
+    await asOwner(`update readings set taken_at = '2026-01-05T09:00:00Z' where visit_id = :visitId`, { visitId });
+    await asOwner(
+      `update visits set starts_at = '2026-01-05T08:30:00Z', ended_at = '2026-01-05T09:30:00Z' where id = :visitId`,
+      { visitId },
     );
+    expect(await write(tender(2, 'Misread'))).toBe('saved');
+    const other: VisitPatch = {
+      kind: 'readings',
+      entries: [{ ...(tender(1) as Extract<VisitPatch, { kind: 'readings' }>).entries[0]!, side: 'right' }],
+      because: 'Left out',
+    };
+    expect(await write(other)).toBe('saved');
+    // A slip that is mended weeks later is no rating of today.
+    expect((await readingsOfVisit(own.tenant.practiceId, visitId)).map((r) => [r.side, r.value, r.takenAt])).toEqual([
+      ['left', 2, '2026-01-05T09:00:00.000Z'],
+      ['right', 1, '2026-01-05T09:30:00.000Z'],
+    ]);
+    const screen = { answers: { pregnancy: 'yes' as const }, preparation: ['hands'] };
+    expect(await write({ kind: 'screen', screen, because: 'She wears them' })).toBe('saved');
+    const findings = {
+      ...EMPTY_FINDINGS,
+      feltElsewhere: [{ muscle: 'masseter-superficial', side: 'left', to: 'temple', toSide: 'left' } as const],
+    };
+    expect(await write({ kind: 'findings', findings, because: 'Forgotten' })).toBe('saved');
+    expect((await findVisit(own.tenant.practiceId, visitId))!.screen.answers).toEqual(screen.answers);
+    expect((await amendmentsOf(own.tenant.practiceId, visitId)).slice(2).map((a) => a.changes)).toEqual([
+      [
+        { what: 'Pregnancy', before: '', after: 'Yes' },
+        { what: 'Preparation', before: '', after: 'Hands washed and warm, nails short, rings off' },
+      ],
+      [{ what: 'Felt elsewhere', before: '', after: 'Masseter, left, felt in temple, left' }],
+    ]);
+  });
+  test('takes nothing without a reason, and nothing of what was planned or how it ended', async () => {
+    expect(await write(tender(2))).toBe('ended');
+    const screen: VisitPatch = { kind: 'screen', screen: { answers: {}, preparation: [] } };
+    expect(await write(screen)).toBe('ended');
+    expect(await write({ ...screen, because: '' })).toBe('ended');
+    expect(await write({ kind: 'routine', routine: emptyRoutine('R'), because: 'x' } as VisitPatch)).toBe('ended');
     expect(await write({ kind: 'stage', stage: 'record' })).toBe('ended');
     expect(await amendmentsOf(own.tenant.practiceId, visitId)).toEqual([]);
   });

@@ -158,7 +158,7 @@ describe('where a visit’s routine came from', () => {
   test('how the complaints of its clients stand is told from five clients up', async () => {
     const template = await saveTemplate(mine, 'Relieved', ONE);
     const line = async () => (await templateLines(mine.practiceId, CATALOGUE, '')).find((t) => t.id === template)!;
-    const verdicts = ['better', 'better', 'worse', 'no-clear-change', 'too-early', 'no-clear-change'];
+    const verdicts = ['better', 'better', 'worse', 'about-same', 'too-early', 'cannot-tell'];
     for (const [i, verdict] of verdicts.entries()) {
       const client = await addClient(mine);
       const visitId = await addVisit(mine, client.id);
@@ -166,7 +166,7 @@ describe('where a visit’s routine came from', () => {
       await openRun(mine.practiceId, visitId, crypto.randomUUID());
       await inPractice(mine.practiceId, () =>
         database().query(
-          `insert into course_states (complaint_id, practice_id, client_id, rule_version, verdict, advice, days, ratings, recent) values (:id, :practiceId, :client, 1, :verdict, 'continue', 30, 9, '[]')
+          `insert into course_states (complaint_id, practice_id, client_id, rule_version, verdict, advice, judgement, ratings, recent) values (:id, :practiceId, :client, 1, :verdict, 'go-on', '{}', 9, '[]')
            on conflict (complaint_id) do update set verdict = excluded.verdict, ratings = 9`,
           { replacements: { id: client.complaints[0]!.id, practiceId: mine.practiceId, client: client.id, verdict } },
         ),
@@ -174,6 +174,6 @@ describe('where a visit’s routine came from', () => {
       // Of those whose course says something: too early is not told.
       if (i === 4) expect((await line()).relief).toBeNull();
     }
-    expect(await line()).toMatchObject({ clients: 6, relief: { of: 5, better: 2, worse: 1 } });
+    expect(await line()).toMatchObject({ clients: 6, relief: { of: 5, better: 2, worse: 1, same: 1 } });
   });
 });

@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { findClient, findClients, listClients, updateClient } from '../../server/db/queries/clients.server.ts';
 import { storedCourses, coursesToLookAt } from '../../server/db/queries/courses.server.ts';
 import {
-  endsOfClient,
+  seriesOfClient,
   ratingsOfClient,
   ratingsOfVisits,
   readingsOfVisit,
@@ -77,7 +77,7 @@ describe('reading another practice’s rows finds nothing', () => {
     expect([
       await visitsOfClient(p, client.id),
       await readingsOfVisit(p, visitId),
-      await endsOfClient(p, client.id),
+      await seriesOfClient(p, client.id),
       await ratingsOfVisits(p, [visitId]),
       await runsOfVisit(p, visitId),
     ]).toEqual([[], [], [], [], []]);

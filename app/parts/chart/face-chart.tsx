@@ -295,11 +295,7 @@ export function FaceChart(props: Props) {
         )}
         {!zoom && <Edges left={leftEdge} right={rightEdge} />}
         {!zoom && view === 'opened' && <span className="chart-edge-word">{OPENED_IS}</span>}
-        {zoom && (
-          <span className="chart-corner-word">
-            {view === 'left' || view === 'right' ? leftEdge : `client’s ${leftEdge === 'R' ? 'right' : 'left'} is here`}
-          </span>
-        )}
+        {zoom && <span className="chart-corner-word">{nearWords(view, leftEdge, follow)}</span>}
       </div>
     </section>
   );
@@ -307,6 +303,15 @@ export function FaceChart(props: Props) {
 
 /** Said beside the opened face, once. */
 const OPENED_IS = 'opened: both sides, ear to ear; a map, not a likeness';
+
+/** Near a place the edges are out of sight: which hand it is, or which side of the client the left edge lies on. */
+function nearWords(view: View, leftEdge: string, follow: readonly Place[] | undefined): string {
+  if (view === 'palms' || view === 'backs') {
+    const sides = new Set(follow?.map((p) => p.side));
+    return sides.size === 1 ? `client’s ${[...sides][0]} hand` : 'both hands';
+  }
+  return view === 'left' || view === 'right' ? leftEdge : `client’s ${leftEdge === 'R' ? 'right' : 'left'} is here`;
+}
 
 /** The small picture of a view, out of the one file that holds them all. */
 const thumbOf = (view: View) => ({

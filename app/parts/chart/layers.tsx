@@ -1,3 +1,4 @@
+import { changeVerdict, type ChangeVerdict, MEASURES } from '../../../core/measures';
 import { type Pressure, pressureRank } from '../../../core/words';
 import { placeKey, type Place, type Shown } from './places';
 import { spread } from './spread';
@@ -150,7 +151,10 @@ export function KeepOffLayer({ shown, zones }: LayerProps & { zones: readonly Ke
   );
 }
 
-/** What changed between the first visit and now: "3 → 1", green when it eased. */
+/** Inside its own error a change has no colour. */
+const CHANGE_TONES: Partial<Record<ChangeVerdict, string>> = { better: 'var(--relief)', worse: 'var(--worse)' };
+
+/** What changed between the first visit and now: "3 → 1". */
 export function ChangeLayer({ shown, unit = 1, changes }: LayerProps & { changes: readonly Change[] }) {
   const placed = spread(
     changes.flatMap((c) => {
@@ -168,7 +172,7 @@ export function ChangeLayer({ shown, unit = 1, changes }: LayerProps & { changes
           x={c.x}
           y={c.y}
           style={{ fontSize: 12.5 * unit }}
-          fill={c.after < c.before ? 'var(--relief)' : c.after > c.before ? 'var(--worse)' : 'var(--ink-soft)'}
+          fill={CHANGE_TONES[changeVerdict(MEASURES.tenderness, c.before, c.after)] ?? 'var(--ink-soft)'}
         >
           {c.before} → {c.after}
         </text>

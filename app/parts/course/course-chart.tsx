@@ -1,159 +1,232 @@
-import { roundHalfAway } from '../../../core/words';
-import { line, range, scaleLinear } from 'd3';
+import { type KeptJudgement, type LevelAt, marginFor, neededFor, points as inPoints } from '../../../core/relief';
+import { counted } from '../../../core/words';
+import { area, line, scaleLinear } from 'd3';
+import { apart, PLOT, type TimeAxis, withRoom } from './time-axis';
 
 export interface ChartPoint {
-  day: number;
+  atMs: number;
   value: number;
-  source: 'studio' | 'home';
+  setting: 'studio' | 'home';
+}
+interface Post {
+  atMs: number;
+  label: string;
+  /** The day, in words. */
+  day: string;
+  isToday: boolean;
 }
 interface Props {
   title: string;
+  axis: TimeAxis;
   points: readonly ChartPoint[];
   /** Ratings right after the work of a visit. */
-  after: readonly { day: number; value: number }[];
-  band: { low: number; high: number } | null;
-  posts: readonly { day: number; label: string }[];
-  ending: { value: number; tone: string };
+  after: readonly { atMs: number; value: number }[];
+  levels: readonly LevelAt[];
+  judgement: KeptJudgement;
+  /** Null while nothing was worked. */
+  workStartMs: number | null;
+  posts: readonly Post[];
+  /** The first day drawn, in words. */
+  firstDay: string;
 }
-const WIDTH = 856;
-const HEIGHT = 214;
-const LEFT = 34;
-const RIGHT = 62;
-const TOP = 20;
-const BASE = 172;
+const HEIGHT = 186;
+const TOP = 34;
+const BASE = 158;
+const y = scaleLinear([0, 10], [BASE, TOP]);
+const LETTER = 6.4;
 
-/** Ratings 0–10 over days: the band of no clear change, visits as posts, home ratings as rings and ticks below. */
-export function CourseChart({ title, points, after, band, posts, ending }: Props) {
-  const lastDay = Math.max(7, ...points.map((p) => p.day), ...posts.map((p) => p.day));
-  const x = scaleLinear([0, lastDay], [LEFT, WIDTH - RIGHT]);
-  const y = scaleLinear([0, 10], [BASE, TOP]);
-  const step = [1, 2, 7, 14, 28, 56, 112, 182].find((s) => (lastDay / s) * 84 < WIDTH - LEFT - RIGHT) ?? 365;
-  const last = points[points.length - 1];
-  const dots = (source: ChartPoint['source']) =>
+/**
+ * Ratings 0–10 over days: the level before the work with its band, visits as posts, studio filled squares, home open
+ * diamonds; at the right on the same scale the change with its interval and the smallest change that matters.
+ */
+export function CourseChart(props: Props) {
+  const { title, axis, points, after, levels, judgement: j, workStartMs, posts, firstDay } = props;
+  const { x } = axis;
+  const workX = workStartMs === null ? PLOT.right : Math.max(x(workStartMs), PLOT.left);
+  const before = j.before;
+  const margin = before === null ? 0 : marginFor(before);
+  const marks = (setting: ChartPoint['setting'], shape: string) =>
     points
-      .filter((p) => p.source === source)
-      .map((p) => `M${px(x(p.day))} ${px(y(p.value))}h0`)
+      .filter((p) => p.setting === setting)
+      .map((p) => `M${px(x(p.atMs))} ${px(y(p.value))}${shape}`)
       .join('');
+  const named = withRoom(posts, (p) => ({ start: x(p.atMs), end: x(p.atMs) + p.label.length * LETTER + 12 }));
+  const days = [
+    { atMs: axis.fromMs, day: firstDay, isToday: false },
+    ...posts.filter((p) => x(p.atMs) > x(axis.fromMs) + 1),
+  ];
+  const dated = withRoom(days, (d) => {
+    const half = (d.day.length * LETTER) / 2 + 4;
+    return { start: x(d.atMs) - half, end: x(d.atMs) + half };
+  });
+  const beforeWords = [`before the work, ${counted(j.readingsBefore, 'rating')}`, `${j.readingsBefore} before`].find(
+    (words) => workX - PLOT.left > words.length * LETTER,
+  );
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`${title}. ${toldPoints(points)}`}>
-      {band && (
+    <svg viewBox={`0 0 ${PLOT.width} ${HEIGHT}`} role="img" aria-label={`${title}. ${toldPoints(points)}`}>
+      {before !== null && (
         <rect
           className="band"
-          x={LEFT}
-          width={WIDTH - RIGHT - LEFT}
-          y={y(band.high)}
-          height={y(band.low) - y(band.high)}
+          x={PLOT.left}
+          width={PLOT.right - PLOT.left}
+          y={y(Math.min(10, before + margin))}
+          height={y(Math.max(0, before - margin)) - y(Math.min(10, before + margin))}
         />
       )}
       {[0, 5, 10].map((v) => (
         <g key={v}>
-          <line className="grid" x1={LEFT} x2={WIDTH - RIGHT} y1={y(v)} y2={y(v)} />
-          <text className="num" x={LEFT - 8} y={y(v) + 4} textAnchor="end">
+          <line className="grid" x1={PLOT.left} x2={PLOT.right} y1={y(v)} y2={y(v)} />
+          <text className="num" x={PLOT.left - 8} y={y(v) + 4} textAnchor="end">
             {v}
           </text>
         </g>
       ))}
-      {labelled(posts, x).map((p) => (
-        <g key={p.day}>
-          <line className="post" x1={x(p.day)} x2={x(p.day)} y1={TOP} y2={BASE + 4} />
-          {p.shown && (
-            <text x={x(p.day) + 4} y={TOP - 6}>
+      {posts.map((p) => (
+        <g key={p.atMs} className={p.isToday ? 'is-today' : ''}>
+          <line className="post" x1={x(p.atMs)} x2={x(p.atMs)} y1={TOP - 8} y2={BASE + 6} />
+          {named.has(p) && (
+            <text className="post-name" x={x(p.atMs) + 5} y={TOP - 12}>
               {p.label}
             </text>
           )}
         </g>
       ))}
-      {band && <BandName band={band} points={points} x={x} y={y} lastDay={lastDay} />}
+      {beforeWords && (
+        <text x={PLOT.left} y={TOP - 12}>
+          {beforeWords}
+        </text>
+      )}
+      {before !== null && (
+        <>
+          <line className="before" x1={PLOT.left} x2={Math.min(workX, PLOT.right)} y1={y(before)} y2={y(before)} />
+          <line className="before is-carried" x1={workX} x2={PLOT.gauge} y1={y(before)} y2={y(before)} />
+        </>
+      )}
+      <path
+        className="level-band"
+        d={
+          area<LevelAt>(
+            (l) => x(l.atMs),
+            (l) => y(l.low),
+            (l) => y(l.high),
+          )(levels) ?? ''
+        }
+      />
+      <path
+        className="level"
+        d={
+          line<LevelAt>(
+            (l) => x(l.atMs),
+            (l) => y(l.level),
+          )(levels) ?? ''
+        }
+      />
       <path
         className="line"
         d={
           line<ChartPoint>(
-            (p) => x(p.day),
+            (p) => x(p.atMs),
             (p) => y(p.value),
           )(points) ?? ''
         }
       />
-      <path className="after" d={after.map((p) => `M${px(x(p.day) + 3)} ${px(y(p.value))}l6 -3.5v7z`).join('')} />
-      {after[0] && (
-        <text x={x(after[0].day) + 13} y={y(after[0].value) + 4}>
-          right after
-        </text>
+      <path className="after" d={after.map((p) => `M${px(x(p.atMs) + 4)} ${px(y(p.value))}l6 -3.5v7z`).join('')} />
+      {/* One path for hundreds of ratings. */}
+      <path className="mark home" d={marks('home', 'm0 -5l5 5l-5 5l-5 -5z')} />
+      <path className="mark studio" d={marks('studio', 'm-4.5 -4.5h9v9h-9z')} />
+      {days.map((d) =>
+        dated.has(d) ? (
+          <text
+            key={d.atMs}
+            x={x(d.atMs)}
+            y={BASE + 24}
+            textAnchor={d.atMs === axis.fromMs ? 'start' : 'middle'}
+            className={`num${d.isToday ? ' is-today' : ''}`}
+          >
+            {d.isToday ? `today, ${d.day}` : d.day}
+          </text>
+        ) : null,
       )}
-      {/* Ends of strokes of no length are discs: one element for hundreds of ratings. A ring is a smaller disc on a larger. */}
-      <path className="dots home-edge" d={dots('home')} />
-      <path className="dots home" d={dots('home')} />
-      <path className="dots studio" d={dots('studio')} />
-      <path
-        className="home-tick"
-        d={points
-          .filter((p) => p.source === 'home')
-          .map((p) => `M${px(x(p.day))} ${BASE + 6}v8`)
-          .join('')}
-      />
-      {last && (
-        <text className="ending" x={x(last.day) + 10} y={y(last.value) + 5} style={{ fill: ending.tone }}>
-          {roundHalfAway(ending.value, 1)}
-        </text>
-      )}
-      {range(0, lastDay + 0.5, step).map((d) => (
-        <text key={d} x={x(d)} y={HEIGHT - 10} textAnchor="middle" className="num">
-          day {d}
-        </text>
-      ))}
+      <Gauge j={j} />
     </svg>
   );
+}
+
+/** The change on the scale of the ratings: before the work, now with its interval, and what would matter. */
+function Gauge({ j }: { j: KeptJudgement }) {
+  if (j.before === null) return null;
+  const before = Math.min(10, Math.max(0, j.before));
+  const told = j.shown !== null && j.interval !== null;
+  const now = told ? before + j.shown! : before;
+  const tone = j.verdict === 'better' ? 'is-better' : j.verdict === 'worse' ? 'is-worse' : '';
+  const up = told && j.shown! > 0;
+  const needed = neededFor(j.before);
+  const matters = up ? Math.min(10, before + needed) : Math.max(0, before - needed);
+  const heights = apart(
+    [
+      { y: y(before), tall: 15 },
+      ...(told
+        ? [
+            { y: y(matters), tall: 15 },
+            { y: y(now), tall: 33 },
+          ]
+        : []),
+    ],
+    TOP,
+    BASE + 18,
+  );
+  return (
+    <g className={`gauge ${tone}`}>
+      <line className="grid" x1={PLOT.gauge} x2={PLOT.gauge} y1={TOP} y2={BASE} />
+      <line className="tick" x1={PLOT.gauge - 5} x2={PLOT.gauge + 5} y1={y(before)} y2={y(before)} />
+      <text x={PLOT.words} y={heights[0]! + 4}>
+        before the work {inPoints(before)}
+      </text>
+      {told && (
+        <>
+          <line className="matters" x1={PLOT.right} x2={PLOT.gauge + 10} y1={y(matters)} y2={y(matters)} />
+          <text x={PLOT.words} y={heights[1]! + 4}>
+            smallest change that matters
+          </text>
+          <rect
+            className="interval"
+            x={PLOT.gauge - 4}
+            width={8}
+            y={y(before + j.interval!.high)}
+            height={Math.max(2, y(before + j.interval!.low) - y(before + j.interval!.high))}
+          />
+          <line className="estimate" x1={PLOT.gauge - 8} x2={PLOT.gauge + 8} y1={y(now)} y2={y(now)} />
+          <text className="estimate-words" x={PLOT.words} y={heights[2]! + 5}>
+            {tone ? (up ? '▲ ' : '▼ ') : ''}
+            {inPoints(Math.abs(j.shown!))} {up ? 'worse' : 'better'}
+          </text>
+          <text x={PLOT.words} y={heights[2]! + 20}>
+            {rangeWords(j.interval!, up)}
+          </text>
+        </>
+      )}
+    </g>
+  );
+}
+
+/** Ends of an interval, in the words of the estimate where both lie on its side. */
+function rangeWords({ low, high }: { low: number; high: number }, up: boolean): string {
+  const words = (v: number) => `${inPoints(Math.abs(v))} ${v > 0 ? 'worse' : 'better'}`;
+  if (up && low >= 0) return `${inPoints(low)} to ${inPoints(high)}`;
+  if (!up && high <= 0) return `${inPoints(-high)} to ${inPoints(-low)}`;
+  return up ? `${words(low)} to ${words(high)}` : `${words(high)} to ${words(low)}`;
 }
 
 const px = (v: number): string => v.toFixed(1);
 
 /** Read aloud, a long course is told by its beginning and its end. */
 const SAID_ALOUD = 24;
+const DAY_MS = 86_400_000;
 function toldPoints(points: readonly ChartPoint[]): string {
-  const say = (some: readonly ChartPoint[]) => some.map((p) => `day ${Math.round(p.day)}: ${p.value}`).join(', ');
+  const first = points[0]?.atMs ?? 0;
+  const say = (some: readonly ChartPoint[]) =>
+    some.map((p) => `day ${Math.round((p.atMs - first) / DAY_MS)}: ${p.value}`).join(', ');
   return points.length <= SAID_ALOUD
     ? `Ratings ${say(points)}`
     : `${points.length} ratings, the first ${say(points.slice(0, 4))}, the latest ${say(points.slice(-12))}`;
-}
-
-/** Names of posts that have room. */
-function labelled(posts: Props['posts'], x: (d: number) => number) {
-  let free = -Infinity;
-  return posts.map((p) => {
-    const shown = x(p.day) >= free;
-    if (shown) free = x(p.day) + p.label.length * 6.4 + 10;
-    return { ...p, shown };
-  });
-}
-
-/** The name of the band stands at the end of the band, above or below, where the course leaves room. */
-function BandName({
-  band,
-  points,
-  x,
-  y,
-  lastDay,
-}: {
-  band: { low: number; high: number };
-  points: readonly ChartPoint[];
-  x: (d: number) => number;
-  y: (v: number) => number;
-  lastDay: number;
-}) {
-  const width = 104;
-  const spots = [
-    { at: y(band.high) + 14, end: x(lastDay) - 6 },
-    { at: y(band.low) - 6, end: x(lastDay) - 6 },
-    { at: y(band.low) - 6, end: x(0) + width + 12 },
-  ];
-  const clear =
-    spots.find((s) =>
-      points.every(
-        (p) => x(p.day) < s.end - width - 8 || x(p.day) > s.end + 6 || Math.abs(y(p.value) - (s.at - 4)) > 13,
-      ),
-    ) ?? spots[0]!;
-  return (
-    <text x={clear.end} y={clear.at} textAnchor="end">
-      no clear change
-    </text>
-  );
 }

@@ -1,6 +1,6 @@
 import { bodyWords, endsByFeel, faceOf, nextWords, type GuideState } from '../../../core/guide';
 import { type Catalogue, type Cue, pathWords, type Step } from '../../../core/routine';
-import type { OneSide, Side } from '../../../core/words';
+import { CONTACT_NAMES, type OneSide, type Side } from '../../../core/words';
 import { PressureDot, SideMark, sideName } from '../marks/marks';
 import { FeltEnd } from './felt-end';
 import { TestPanel } from './test-panel';
@@ -61,7 +61,7 @@ export function CuePanel({
         )}
       </div>
       <p className="soft at-place">
-        {[where, step.contact === 'none' ? '' : step.contact.replaceAll('-', ' ')].filter(Boolean).join(', ')}
+        {[where, step.contact === 'none' ? '' : CONTACT_NAMES[step.contact]].filter(Boolean).join(', ')}
       </p>
       {children ?? (
         <>

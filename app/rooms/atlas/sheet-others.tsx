@@ -1,6 +1,6 @@
 import { CLIENT_MEASURES, type LandmarkRow, type NodeRow, wayToTerminus } from '../../../core/atlas';
 import { doseWords, groundWords, pathWords, type Technique } from '../../../core/routine';
-import { DOER_NAMES, NEED_NAMES, PHASE_NAMES, REGION_NAMES, GLIDE_NAMES } from '../../../core/words';
+import { DOER_NAMES, NEED_NAMES, PHASE_NAMES, REGION_NAMES, GLIDE_NAMES, CONTACT_NAMES } from '../../../core/words';
 import { Link } from 'react-router';
 import { CATALOGUE } from '../../../reference/catalogue';
 import { BODY_INCHES } from '../../../reference/facts/body-inches';
@@ -109,7 +109,7 @@ export function TechniqueSheet({ technique: t }: { technique: Technique }) {
           </Row>
         )}
         <Row label="How">
-          <MotionGlyph motion={t.motion} /> {t.contacts[0]!.replaceAll('-', ' ')}, {t.motion.replace('-', ' ')}
+          <MotionGlyph motion={t.motion} /> {CONTACT_NAMES[t.contacts[0]!]}, {t.motion.replace('-', ' ')}
           {t.direction && `: ${t.direction}`}
         </Row>
         <Row label="Dose">

@@ -23,7 +23,7 @@ import {
 } from '../../../core/record';
 import { complaintName, roundHalfAway } from '../../../core/words';
 import type { ComponentProps } from 'react';
-import { anchorName } from '../../parts/words/anchor-name';
+import { anchorName } from '../../../reference/anchor-name';
 import { muscleName } from '../../parts/words/muscle-name';
 import { placeWords, valueWords } from '../../parts/words/reading-words';
 import { useDates } from '../../parts/frame/use-dates';

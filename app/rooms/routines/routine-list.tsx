@@ -1,3 +1,4 @@
+import { wilson } from '../../../core/measures';
 import { clock, COMPLAINT_NAMES, counted } from '../../../core/words';
 import { Link } from 'react-router';
 import { useDates } from '../../parts/frame/use-dates';
@@ -86,20 +87,36 @@ export function RoutineList({
 /** How the complaints of its clients stand: counts, never a share of a handful. */
 function ReliefSeen({ row: { clients, relief } }: { row: RoutineRow }) {
   if (!relief) return <span className="soft">{clients ? 'too few to tell' : 'not used yet'}</span>;
-  const { of, better, worse } = relief;
+  const { of, better, worse, same } = relief;
+  const untold = of - better - worse - same;
+  const share = (n: number) => {
+    const { low, high } = wilson(n, of)!;
+    return ` (${Math.round(low * 100)} to ${Math.round(high * 100)} %)`;
+  };
   return (
     <>
       {better > 0 && (
         <div className="better">
           ↓ {better} of {of} better
+          {share(better)}
         </div>
       )}
       {worse > 0 && (
         <div className="worse">
           ↑ {worse} of {of} worse
+          {share(worse)}
         </div>
       )}
-      {better + worse < of && <div className="soft">{better + worse ? 'rest' : `${of}:`} no clear change</div>}
+      {same > 0 && (
+        <div className="soft">
+          {same} of {of} about the same
+        </div>
+      )}
+      {untold > 0 && (
+        <div className="soft">
+          {untold} of {of} cannot be told
+        </div>
+      )}
     </>
   );
 }

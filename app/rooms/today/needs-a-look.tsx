@@ -1,6 +1,6 @@
 import type { OpenReferral, ReviewDue } from '../../../core/record';
-import type { Attention } from '../../../core/relief';
-import { complaintName, roundHalfAway } from '../../../core/words';
+import { adviceWords, type Attention, courseTitle } from '../../../core/relief';
+import { complaintName } from '../../../core/words';
 import { Button } from 'react-bootstrap';
 import { Link, useFetcher } from 'react-router';
 import { CAUTIONS } from '../../../reference/facts/cautions/index';
@@ -8,7 +8,7 @@ import type { FieldErrors } from '../../schemas/read';
 import { FieldFrame } from '../../parts/fields/field';
 import { useDates } from '../../parts/frame/use-dates';
 
-/** People to think of today: worse first, then reviews, the silent, and referrals whose outcome is not known. */
+/** People to think of today: licensed care first, then reviews, what may be adjusted, the silent, and referrals whose outcome is not known. */
 export function NeedsALook({
   attention,
   referrals,
@@ -29,7 +29,7 @@ export function NeedsALook({
       <h2>Needs a look</h2>
       {nothing && <p className="soft mt-2">Nothing today.</p>}
       {attention
-        .filter((a) => a.why === 'worse')
+        .filter((a) => a.why === 'refer')
         .map((a) => (
           <AttentionItem key={a.course.complaintId} item={a} />
         ))}
@@ -44,7 +44,7 @@ export function NeedsALook({
         </div>
       ))}
       {attention
-        .filter((a) => a.why !== 'worse')
+        .filter((a) => a.why !== 'refer')
         .map((a) => (
           <AttentionItem key={`${a.why}-${a.course.complaintId}`} item={a} />
         ))}
@@ -57,6 +57,8 @@ export function NeedsALook({
     </aside>
   );
 }
+
+const ASKED_WORDS = { refer: 'think of licensed care', review: 'review', adjust: 'adjust the routine' } as const;
 
 function AttentionItem({ item }: { item: Attention }) {
   const { course } = item;
@@ -71,16 +73,12 @@ function AttentionItem({ item }: { item: Attention }) {
         </>
       ) : (
         <>
-          <h3 className={item.why === 'worse' ? 'worse' : 'now'}>
-            {item.why === 'worse' ? '▲ ' : ''}
-            {course.clientName} {item.why === 'worse' ? 'is worse' : 'has no clear change'}
+          <h3 className={course.judgement.verdict === 'worse' || item.why === 'refer' ? 'worse' : 'now'}>
+            {course.judgement.verdict === 'worse' ? '▲ ' : ''}
+            {course.clientName}: {ASKED_WORDS[item.why]}
           </h3>
           <p>
-            {complaintName(course)} {roundHalfAway(course.baseline!, 1)} to {roundHalfAway(course.current!, 1)} in{' '}
-            {Math.round(course.days)} days.{' '}
-            {course.advice === 'refer'
-              ? 'Suggest licensed care before more firm work.'
-              : 'Review before going on the same way.'}
+            {courseTitle(complaintName(course), course.judgement)}. {adviceWords(course.judgement)}
           </p>
         </>
       )}

@@ -1,8 +1,10 @@
 import { complaintName } from '../../../core/words';
 import { Link, useRouteLoaderData } from 'react-router';
 import { reliefOf } from '../../../server/access/relief-of.server';
+import { keptRatings } from '../../../server/db/queries/ratings.server';
 import { requirePractitioner } from '../../../server/access/session.server';
 import { FaceChart } from '../../parts/chart/face-chart';
+import { KeptRatings } from '../../rooms/client/kept-ratings';
 import { PairTable, ReliefCourses } from '../../rooms/client/relief-courses';
 import { changeMarks } from '../../parts/chart/chart-marks';
 import type { Route } from './+types/relief';
@@ -10,11 +12,17 @@ import type { loader as frame } from './client';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
-  return reliefOf(practiceId, params.clientId);
+  const [relief, kept] = await Promise.all([
+    reliefOf(practiceId, params.clientId),
+    keptRatings(practiceId, params.clientId),
+  ]);
+  return { ...relief, kept };
 }
 
-export default function Relief({ loaderData: { ratings: all, pairs, scored } }: Route.ComponentProps) {
-  const { client, begun } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof frame>>;
+export default function Relief({ loaderData: { courses, pairs, measured, kept } }: Route.ComponentProps) {
+  const { client, begun, now, timeZone } = useRouteLoaderData('routes/client/client') as Awaited<
+    ReturnType<typeof frame>
+  >;
   const changes = changeMarks(pairs);
   const open = client.complaints.filter((c) => !c.closed);
   return (
@@ -27,8 +35,29 @@ export default function Relief({ loaderData: { ratings: all, pairs, scored } }: 
             <Link to={`/clients/${client.id}/details`}>Add what they come for</Link>, then rate it at a visit.
           </p>
         )}
-        <ReliefCourses complaints={open} ratings={all} begun={begun} />
-        <PairTable pairs={[...scored, ...pairs]} />
+        <ReliefCourses
+          complaints={open}
+          courses={courses}
+          begun={begun}
+          nowIso={now}
+          measured={measured}
+          extra={(c) => (
+            <KeptRatings
+              clientId={client.id}
+              complaintId={c.id}
+              name={complaintName(c)}
+              ratings={kept.filter((r) => r.complaintId === c.id)}
+              nowIso={now}
+              timeZone={timeZone}
+            />
+          )}
+        />
+        {pairs.length > 0 && (
+          <details className="course-legend">
+            <summary>The same as a table, with the source of each error</summary>
+            <PairTable pairs={pairs} />
+          </details>
+        )}
       </main>
       <aside>
         {open.length > 0 && (

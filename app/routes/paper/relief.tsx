@@ -1,22 +1,30 @@
 import { findClient } from '../../../server/db/queries/clients.server';
-import { visitTimes } from '../../../server/db/queries/visits.server';
+import { complaintName } from '../../../core/words';
+import { standingFacts } from '../../../server/db/queries/facts.server';
+import { visitsOfClient, visitTimes } from '../../../server/db/queries/visits.server';
 import { reliefOf } from '../../../server/access/relief-of.server';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';
 import { changeMarks } from '../../parts/chart/chart-marks';
+import { useDates } from '../../parts/frame/use-dates';
 import { PaperCharts, viewsShowing } from '../../parts/paper/paper-charts';
 import { Sheet } from '../../parts/paper/sheet';
 import { PairTable, ReliefCourses } from '../../rooms/client/relief-courses';
 import type { Route } from './+types/relief';
 
+/** So many of the latest visits are told. */
+const VISITS_TOLD = 8;
+
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
-  const [client, begun, relief] = await Promise.all([
+  const [client, begun, relief, visits, facts] = await Promise.all([
     findClient(practiceId, params.clientId),
     visitTimes(practiceId, params.clientId, new Date()),
     reliefOf(practiceId, params.clientId),
+    visitsOfClient(practiceId, params.clientId, null, VISITS_TOLD),
+    standingFacts(practiceId, params.clientId),
   ]);
   if (!client) notFound('client');
-  return { client, begun, ...relief };
+  return { client, begun, nowIso: new Date().toISOString(), visits, facts, ...relief };
 }
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `Relief of ${loaderData?.client.name ?? 'a client'} · Velvet Compass` },
@@ -24,15 +32,48 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 
 /** The relief course of a client on paper: for themselves, or for whoever treats them. */
 export default function ReliefOnPaper({ loaderData }: Route.ComponentProps) {
-  const { client, begun, ratings, pairs, scored } = loaderData;
+  const { client, begun, courses, pairs, nowIso, visits, facts } = loaderData;
+  const { shortDay } = useDates();
+  const done = visits.filter((v) => v.stage === 'done' && v.routine);
+  const wishes = client.complaints.filter((c) => !c.closed && c.goal);
   const open = client.complaints.filter((c) => !c.closed);
   const changes = changeMarks(pairs);
   return (
     <Sheet title="Relief" who={client.name} back={{ to: `/clients/${client.id}`, words: 'Back to the relief course' }}>
       <h1>Relief of {client.name}</h1>
       {open.length === 0 && <p>No complaint is on record.</p>}
-      <ReliefCourses complaints={open} ratings={ratings} begun={begun} />
-      <PairTable pairs={[...scored, ...pairs]} />
+      <ReliefCourses complaints={open} courses={courses} begun={begun} nowIso={nowIso} measured={[]} />
+      <PairTable pairs={pairs} />
+      {done.length > 0 && (
+        <>
+          <h2>What was done</h2>
+          <ul>
+            {done.map((v) => (
+              <li key={v.id}>
+                {shortDay(v.startsAt)}: {v.routine}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {facts.length > 0 && (
+        <>
+          <h2>What is minded</h2>
+          <p>{facts.join('; ')}.</p>
+        </>
+      )}
+      {wishes.length > 0 && (
+        <>
+          <h2>What the client wishes for</h2>
+          <ul>
+            {wishes.map((c) => (
+              <li key={c.id}>
+                {complaintName(c)}: {c.goal}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
       {changes.length > 0 && <PaperCharts views={viewsShowing(changes.map((c) => c.place))} changes={changes} />}
       <p>
         These are the client’s own ratings and the practitioner’s readings. They are no diagnosis, and they promise

@@ -21,7 +21,7 @@ export default function PracticeFrame({ loaderData }: Route.ComponentProps) {
             Rules
           </NavLink>
           <NavLink to="/practice/techniques">Techniques</NavLink>
-          <NavLink to="/practice/school">School and dates</NavLink>
+          <NavLink to="/practice/school">School, dates, review</NavLink>
           <NavLink to="/practice/texts">Texts</NavLink>
           <NavLink to="/practice/products">Products</NavLink>
           {loaderData.isOwner && <NavLink to="/practice/trail">Audit trail</NavLink>}

@@ -3,7 +3,8 @@ import { data, Form, useActionData, useRouteLoaderData } from 'react-router';
 import { DATE_FORMATS } from '../../../core/record';
 import { SCHOOLS } from '../../../reference/schools';
 import { requirePractitioner } from '../../../server/access/session.server';
-import { dateFormatOf, schoolOf, setSchool } from '../../../server/db/queries/practice.server';
+import { judgeAnew } from '../../../server/access/judge-anew.server';
+import { dateFormatOf, reviewDaysOf, schoolOf, setSchool } from '../../../server/db/queries/practice.server';
 import { datesIn } from '../../parts/marks/time';
 import { FRAMES, orderWords, walkWords } from '../../parts/routine/order-words';
 import { schoolSchema } from '../../schemas/practice';
@@ -13,8 +14,12 @@ import type { Route } from './+types/school';
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
-  const [school, dateFormat] = await Promise.all([schoolOf(practiceId), dateFormatOf(practiceId)]);
-  return { school, dateFormat };
+  const [school, dateFormat, reviewDays] = await Promise.all([
+    schoolOf(practiceId),
+    dateFormatOf(practiceId),
+    reviewDaysOf(practiceId),
+  ]);
+  return { school, dateFormat, reviewDays };
 }
 
 export async function action({ request }: Route.ActionArgs) {
@@ -27,7 +32,9 @@ export async function action({ request }: Route.ActionArgs) {
     );
   const input = await checkForm(schoolSchema, form);
   if (!input.ok) return data({ errors: input.errors, kept: false }, { status: 422 });
-  await setSchool(who, input.value.school, input.value.dateFormat);
+  const { school, dateFormat, reviewDays } = input.value;
+  // Judged anew while the answer goes out already; whatever is left over is taken up by the upkeep of the next start.
+  if (await setSchool(who, { school, dateFormat, reviewDays })) void judgeAnew(who.practiceId);
   return { errors: {} as FieldErrors, kept: true };
 }
 
@@ -39,11 +46,12 @@ export default function School({ loaderData }: Route.ComponentProps) {
   const { isOwner } = useRouteLoaderData('routes/practice/practice') as Awaited<ReturnType<typeof frame>>;
   const answered = useActionData<typeof action>();
   const told = answered?.errors.school ?? answered?.errors.dateFormat;
+  const reviewTold = answered?.errors.reviewDays;
   return (
     <div className="page">
       <main>
         <div className="page-head">
-          <h1>School and dates</h1>
+          <h1>School, dates and review</h1>
           <span className="soft">the order that new routines begin with; each routine can name another</span>
         </div>
         <p className="narrow soft">
@@ -89,6 +97,27 @@ export default function School({ loaderData }: Route.ComponentProps) {
                 />
               );
             })}
+          </fieldset>
+          <fieldset disabled={!isOwner} className="border-0 p-0 mt-4">
+            <legend className="fs-5">Review</legend>
+            <BsForm.Label htmlFor="review-days">Days of work after which a course is reviewed</BsForm.Label>
+            <BsForm.Control
+              id="review-days"
+              name="reviewDays"
+              type="number"
+              className="w-auto"
+              min={7}
+              max={180}
+              defaultValue={loaderData.reviewDays}
+              isInvalid={!!reviewTold}
+              aria-describedby="review-told"
+            />
+            <BsForm.Control.Feedback type="invalid" id="review-told">
+              {reviewTold}
+            </BsForm.Control.Feedback>
+            <p className="soft small mb-0">
+              From then on “about the same” asks to adjust the routine, after twice as long for a review.
+            </p>
           </fieldset>
           {told && (
             <p className="caution" role="alert">

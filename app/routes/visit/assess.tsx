@@ -4,6 +4,7 @@ import { Button } from 'react-bootstrap';
 import { AssessChart, type ChartMode } from '../../rooms/visit/assess/assess-chart';
 import { UndoButtons } from '../../parts/frame/undo-buttons';
 import { useVisit } from '../../rooms/visit/session/context';
+import { Correction } from '../../rooms/visit/session/correction';
 import { LevelSection } from '../../rooms/visit/assess/level-section';
 import { MeasuresSection } from '../../rooms/visit/assess/measures-section';
 import { OpeningFields } from '../../rooms/visit/assess/opening-fields';
@@ -37,6 +38,7 @@ export default function Assess() {
             {!ended && <Button onClick={() => goTo('compose')}>Compose</Button>}
           </div>
         </div>
+        <Correction what="what was found" />
         <fieldset disabled={ended} className="border-0 p-0 m-0">
           <section className="section">
             <h2>How bad is it, 0 to 10?</h2>
@@ -57,7 +59,7 @@ export default function Assess() {
             />
           </section>
           <SpotsSection pinning={mode.kind === 'spots'} onPinning={toggle('spots')} chosen={spot} onChoose={setSpot} />
-          <ScanSection on={mode.kind === 'scan'} onScan={toggle('scan')} />
+          <ScanSection phase="before" on={mode.kind === 'scan'} onScan={toggle('scan')} />
           <section className="section">
             <h2>Mouth opening</h2>
             <OpeningFields phase="before" />

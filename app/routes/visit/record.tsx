@@ -8,6 +8,8 @@ import { addToVisit, amendmentsOf } from '../../../server/db/queries/amendments.
 import { nextBooking } from '../../../server/db/queries/bookings.server';
 import { findVisit } from '../../../server/db/queries/visits.server';
 import { FaceChart } from '../../parts/chart/face-chart';
+import { ScanLayer } from '../../parts/chart/finding-layers';
+import type { Pick } from '../../parts/chart/use-picking';
 import { placesOn } from '../../parts/chart/places';
 import { UndoButtons } from '../../parts/frame/undo-buttons';
 import { readingWords } from '../../parts/words/reading-words';
@@ -27,6 +29,7 @@ import { DayField } from '../../rooms/visit/record/day-field';
 import { LevelSection } from '../../rooms/visit/assess/level-section';
 import { OpeningFields } from '../../rooms/visit/assess/opening-fields';
 import { Ratings } from '../../rooms/visit/assess/ratings';
+import { ScanSection, useScan } from '../../rooms/visit/assess/scan-section';
 import { SaveConflict, SaveState } from '../../rooms/visit/session/save-note';
 import { TendernessTable, useTenderness } from '../../rooms/visit/assess/tenderness-table';
 import { ThresholdSection } from '../../rooms/visit/assess/threshold-section';
@@ -64,9 +67,14 @@ export async function action({ request, params }: Route.ActionArgs) {
 }
 
 export default function Record({ loaderData: { runs, amendments, next } }: Route.ComponentProps) {
-  const { readings, record, setRecord, ended, amending, stage, visit, client, undo, redo } = useVisit();
+  const { readings, record, setRecord, ended, stage, visit, client, undo, redo } = useVisit();
   const tender = useTenderness('after');
-  const [asked, setAsked] = useState<Reaction | null>(null);
+  /** What a touch on the chart means: press again, scan again, or where a reaction was. */
+  const [means, setMeans] = useState<'press' | 'scan' | Reaction>('press');
+  const asked = means === 'press' || means === 'scan' ? null : means;
+  const setAsked = (reaction: Reaction | null) => setMeans(reaction ?? 'press');
+  const scan = useScan('after');
+  const scanned = readings.some((r) => r.measure === 'region-felt');
   const [asksFinish, setAsksFinish] = useState(false);
   const reactions = useReactions(asked);
   const numbers = useNumbers('after');
@@ -82,23 +90,26 @@ export default function Record({ loaderData: { runs, amendments, next } }: Route
     record.reactions.length ? '' : 'No reactions noted, not even “nothing to note”',
     record.nextOn || next ? '' : 'No next visit is booked',
   ].filter(Boolean);
-  const pick = ended
+  const pick: Pick = ended
     ? { places: pickable }
-    : asked
-      ? { places: pickable, onPick: reactions.point }
-      : { places: pickable, choices: tender.choices, onKey: tender.key };
+    : means === 'scan'
+      ? scan.pick(false)
+      : asked
+        ? { places: pickable, onPick: reactions.point }
+        : { places: pickable, choices: tender.choices, onKey: tender.key };
 
   return (
     <div className="visit-body">
       <div className="chart-side">
         <ChartBar told={asked ? `Touch where it was: ${REACTION_NAMES[asked].toLowerCase()}.` : numbers.told}>
-          {!ended && record.reactions.some((r) => r !== 'none') && (
+          {!ended && (scanned || record.reactions.some((r) => r !== 'none')) && (
             <BarChoice
               label="What a touch means"
-              value={asked ?? 'press'}
-              onChoose={(what) => setAsked(what === 'press' ? null : what)}
+              value={means}
+              onChoose={setMeans}
               choices={[
-                { value: 'press', words: 'Press again' },
+                { value: 'press' as const, words: 'Press again' },
+                ...(scanned ? [{ value: 'scan' as const, words: 'From inside' }] : []),
                 ...record.reactions.filter((r) => r !== 'none').map((r) => ({ value: r, words: REACTION_NAMES[r] })),
               ]}
             />
@@ -111,6 +122,7 @@ export default function Record({ loaderData: { runs, amendments, next } }: Route
           pick={pick}
           over={(view, shown, unit, mirrored) => (
             <>
+              {means === 'scan' && <ScanLayer shown={shown} unit={unit} regions={scan.told} />}
               {numbers.over(shown, unit)}
               <FindingsOver view={view} shown={shown} unit={unit} mirrored={mirrored} />
             </>
@@ -136,11 +148,6 @@ export default function Record({ loaderData: { runs, amendments, next } }: Route
           </div>
         </div>
         {asksFinish && !isOver && <FinishQuestion missing={missing} onBack={() => setAsksFinish(false)} />}
-        {amending !== null && (
-          <p className="note-bar" role="status">
-            Open for correction, because: {amending}. Every value that is changed keeps its old one beside it.
-          </p>
-        )}
         <fieldset disabled={ended} className="border-0 p-0 m-0">
           {untested.length > 0 && !ended && (
             <div className="note-bar">
@@ -156,6 +163,9 @@ export default function Record({ loaderData: { runs, amendments, next } }: Route
             <h2>Press again</h2>
             <TendernessTable phase="after" />
           </section>
+          {scanned && (
+            <ScanSection phase="after" on={means === 'scan'} onScan={(on) => setMeans(on ? 'scan' : 'press')} />
+          )}
           <section className="section">
             <h2>Open again</h2>
             <OpeningFields phase="after" />

@@ -1,4 +1,4 @@
-import { STAGE_NAMES } from '../../../core/record';
+import { hasEnded, STAGE_NAMES } from '../../../core/record';
 import {
   acceptedFor,
   askedWith,
@@ -20,6 +20,7 @@ import { takenAwayBy } from '../../parts/words/caution-words';
 import { useKeys } from '../../parts/keys/use-keys';
 import { keepOffMarks } from '../../parts/chart/chart-marks';
 import { useVisit } from '../../rooms/visit/session/context';
+import { Correction } from '../../rooms/visit/session/correction';
 import { ProductChoice } from '../../rooms/visit/screen/product-choice';
 import { ReferNote } from '../../rooms/visit/screen/refer-note';
 import { SaveConflict, SaveState } from '../../rooms/visit/session/save-note';
@@ -125,6 +126,7 @@ export default function ScreenStage() {
           </div>
         </div>
         {stage === 'stopped' && <ReferNote />}
+        <Correction what="what was asked" />
         <fieldset disabled={ended} className="two-columns border-0 p-0 m-0">
           <div>
             <h2 className="mb-1">Preparation</h2>
@@ -296,8 +298,9 @@ function Question({
 
 /** The one way on from here: refer out, postpone, or assess. */
 function Onward({ open }: { open: number }) {
-  const { screening, goTo, end, ended, stage, visit } = useVisit();
-  if (ended)
+  const { screening, goTo, end, stage, visit } = useVisit();
+  // Corrected or not: how it ended stays.
+  if (hasEnded(stage))
     return (
       <span>
         {stage === 'stopped' ? 'Stopped and referred. ' : stage === 'done' ? 'Finished. ' : `${STAGE_NAMES[stage]}. `}

@@ -59,7 +59,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     practiceName,
     practiceSchool,
     own,
-    worse: courses.filter((c) => c.verdict === 'worse').map((c) => c.complaintId),
+    worse: courses.filter((c) => c.judgement.verdict === 'worse').map((c) => c.complaintId),
     who: { practitionerId, name, email },
     timeZone,
     readings,

@@ -1,5 +1,5 @@
 import { WORKING } from '../../routine/index.ts';
-import { clock, type Region } from '../../words/index.ts';
+import { clock, type Region, CONTACT_NAMES } from '../../words/index.ts';
 import type { LoadRule } from '../rule.ts';
 import { selects } from '../select.ts';
 import { nameOf, type Placed, type RuleContext, type Said } from '../types.ts';
@@ -33,7 +33,7 @@ function unbroken(rule: LoadRule, { cues, steps, catalogue }: RuleContext): Said
         fix:
           swap && contact
             ? {
-                label: `${nameOf(swap)} with ${contact.replaceAll('-', ' ')}`,
+                label: `${nameOf(swap)} with ${CONTACT_NAMES[contact]}`,
                 action: { do: 'set-contact', stepId: swap.step.id, contact },
               }
             : null,

@@ -22,6 +22,8 @@ export class PracticeModel extends Model<InferAttributes<PracticeModel>, InferCr
   /** School of order that a new routine begins with. */
   declare school: CreationOptional<string>;
   declare dateFormat: CreationOptional<DateFormat>;
+  /** Days of work before a course is reviewed. */
+  declare reviewDays: CreationOptional<number>;
   declare createdAt: CreationOptional<Date>;
 }
 
@@ -91,6 +93,7 @@ export function definePeople(sequelize: Sequelize): void {
       timeZone: DataTypes.TEXT,
       school: DataTypes.TEXT,
       dateFormat: DataTypes.TEXT,
+      reviewDays: DataTypes.INTEGER,
       createdAt: now,
     },
     { sequelize, tableName: 'practices' },

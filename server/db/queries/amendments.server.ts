@@ -2,24 +2,30 @@ import {
   type Amendment,
   checkedWords,
   type Correction,
+  type CorrectionNames,
   correctionsOf,
   hasEnded,
   readRecord,
-  type ReadingEntry,
   type VisitPatch,
+  withFindings,
 } from '../../../core/record/index.ts';
+import { cautionOf } from '../../../core/limits/index.ts';
 import { MEASURES } from '../../../core/measures/index.ts';
 import { complaintName } from '../../../core/words/index.ts';
 import { QueryTypes, type Transaction } from 'sequelize';
+import { anchorName } from '../../../reference/anchor-name.ts';
+import { CAUTIONS } from '../../../reference/facts/cautions/index.ts';
+import { PREPARATION } from '../../../reference/facts/preparation.ts';
 import { PLACE_INDEX } from '../../../reference/place-index.ts';
 import { database } from '../connection.ts';
 import type { VisitModel } from '../models/index.ts';
-import { ComplaintModel } from '../models/index.ts';
+import { ComplaintModel, LocalRuleModel, ProductModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';
 import type { Member } from './accounts.server.ts';
 import { writeAudit } from './audit.server.ts';
 import { once } from './once.server.ts';
 import { readingsIn } from './readings.server.ts';
+import { scoresIn } from './scores.server.ts';
 import { lockVisit } from './shared.server.ts';
 
 async function keep(
@@ -50,6 +56,33 @@ async function keep(
 const placeName = (id: string): string =>
   PLACE_INDEX.placeName({ kind: 'muscle', id }) ?? PLACE_INDEX.placeName({ kind: 'region', id }) ?? id;
 
+/** What a visit holds is called as it is called now; what the practice has dropped since goes by its key. */
+async function namesFor(practiceId: string, clientId: string, transaction: Transaction): Promise<CorrectionNames> {
+  const all = { where: { practiceId }, transaction };
+  const complaints = await ComplaintModel.findAll({ where: { practiceId, clientId }, transaction });
+  const products = await ProductModel.findAll(all);
+  const rules = await LocalRuleModel.findAll(all);
+  const complaint = new Map(complaints.map((c) => [c.id, complaintName(c)]));
+  const cautions = new Map([...CAUTIONS, ...rules.map((r) => cautionOf(r.id, r.body))].map((c) => [c.key, c.title]));
+  return {
+    reading: ({ measure, place, side, phase, complaintId }) =>
+      [
+        MEASURES[measure].name,
+        complaintId ? complaint.get(complaintId) : '',
+        place && placeName(place),
+        side === 'midline' ? '' : `client’s ${side}`,
+        phase,
+      ]
+        .filter(Boolean)
+        .join(', '),
+    place: placeName,
+    question: (key) => cautions.get(key) ?? key,
+    preparation: (key) => PREPARATION.find((p) => p.key === key)?.label ?? key,
+    product: (id) => products.find((p) => p.id === id)?.body.name ?? id,
+    anchor: anchorName,
+  };
+}
+
 /** Keeps the old values beside the new ones before a correction of an ended visit is written. */
 export async function noteCorrection(
   who: Member,
@@ -59,24 +92,14 @@ export async function noteCorrection(
   transaction: Transaction,
 ): Promise<void> {
   const { practiceId } = who;
-  const complaints = new Map(
-    (await ComplaintModel.findAll({ where: { practiceId, clientId: visit.clientId }, transaction })).map((c) => [
-      c.id,
-      complaintName(c),
-    ]),
-  );
-  const nameOf = ({ measure, place, side, phase, complaintId }: ReadingEntry): string =>
-    [
-      MEASURES[measure].name,
-      complaintId ? complaints.get(complaintId) : '',
-      place && placeName(place),
-      side === 'midline' ? '' : `client’s ${side}`,
-      phase,
-    ]
-      .filter(Boolean)
-      .join(', ');
-  const readings = patch.kind === 'readings' ? await readingsIn(practiceId, visit.id, transaction) : [];
-  const changes = correctionsOf(patch, visit.record && readRecord(visit.record), readings, nameOf, placeName);
+  const before = {
+    screen: visit.screen,
+    record: visit.record && readRecord(visit.record),
+    findings: withFindings(visit.findings),
+    readings: patch.kind === 'readings' ? await readingsIn(practiceId, visit.id, transaction) : [],
+    scores: patch.kind === 'answers' ? await scoresIn(practiceId, visit.id, transaction) : [],
+  };
+  const changes = correctionsOf(patch, before, await namesFor(practiceId, visit.clientId, transaction));
   if (!changes.length) return;
   await keep(who, visit.id, checkedWords(why, 'because'), changes, transaction);
   await writeAudit(who, 'visit-corrected', { visit: visit.id, values: changes.length }, transaction);

@@ -7,6 +7,7 @@ import { byPractice, isUuid } from '../scope.ts';
 import type { Member } from './accounts.server.ts';
 import { writeAudit } from './audit.server.ts';
 import { factsNamed, HAS_FACT } from './facts.server.ts';
+import { workAnew } from './courses.server.ts';
 import { once } from './once.server.ts';
 import { LEAST_LETTERS, like, nearName } from './shared.server.ts';
 
@@ -156,8 +157,11 @@ async function writeComplaints(
   for (const gone of existing) if (!kept.has(gone.id)) await gone.update({ closed: true }, { transaction });
   for (const [position, { id, ...own }] of complaints.entries()) {
     const known = existing.find((e) => e.id === id);
-    if (known) await known.update({ ...own, position, closed: own.closed ?? false }, { transaction });
-    else await ComplaintModel.create({ practiceId, clientId, ...own, position }, { transaction });
+    if (known) {
+      const isOther = known.kind !== own.kind;
+      await known.update({ ...own, position, closed: own.closed ?? false }, { transaction });
+      if (isOther) await workAnew(practiceId, clientId, known.id, transaction);
+    } else await ComplaintModel.create({ practiceId, clientId, ...own, position }, { transaction });
   }
 }
 

@@ -1,19 +1,80 @@
 import type { MeasureKey } from '../../../core/measures/index.ts';
+import { readStepRecords, type StepRecord } from '../../../core/guide/index.ts';
 import {
   COURSE_RULE_VERSION,
+  type CourseFacts,
   type CourseOf,
   courseState,
+  type DrawnOfCourse,
   FORGET_AFTER_DAYS,
   type RatedAt,
   SILENT_AFTER_DAYS,
+  workedOn,
 } from '../../../core/relief/index.ts';
+import type { ComplaintKind } from '../../../core/words/index.ts';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { database } from '../connection.ts';
 import { byPractice, isUuid } from '../scope.ts';
+import { storedRoutine } from '../stored.ts';
+import { catalogueOf } from './techniques.server.ts';
 
 const RATED: MeasureKey = 'nrs-now';
 
-/** Works out how a complaint's ratings stand, in the transaction that wrote one of them. */
+/** How a practice judges, beside the ratings themselves. */
+async function factsOf(
+  practiceId: string,
+  clientId: string,
+  complaintId: string,
+  transaction: Transaction,
+): Promise<CourseFacts> {
+  const [row] = await database().query<{ began: Date | null; kind: ComplaintKind; days: number; red: boolean }>(
+    `select k.work_began_at as began, k.kind, p.review_days as days,
+       exists (select 1 from visits v where v.practice_id = k.practice_id and v.client_id = k.client_id and v.stage = 'stopped' and v.referral->>'outcome' is null) as red
+     from complaints k join practices p on p.id = k.practice_id where k.practice_id = :practiceId and k.id = :complaintId`,
+    { replacements: { practiceId, complaintId }, type: QueryTypes.SELECT, transaction },
+  );
+  if (!row) return { workStartMs: null };
+  let began = row.began;
+  if (!began) {
+    began = await workBegan(practiceId, clientId, row.kind, transaction);
+    if (began)
+      await database().query(
+        'update complaints set work_began_at = :began where practice_id = :practiceId and id = :complaintId',
+        { replacements: { began, practiceId, complaintId }, transaction },
+      );
+  }
+  return { workStartMs: began?.getTime() ?? null, redFlag: row.red, reviewDays: row.days };
+}
+
+/** Visits that are looked through at once for the first that worked on a complaint. */
+const AT_ONCE = 20;
+
+/** End of the first run that worked on a kind of complaint, or of a finished visit whose routine does and that has no run. */
+async function workBegan(
+  practiceId: string,
+  clientId: string,
+  kind: ComplaintKind,
+  transaction: Transaction,
+): Promise<Date | null> {
+  const catalogue = await catalogueOf(practiceId, transaction);
+  for (let offset = 0; ; offset += AT_ONCE) {
+    const visits = await database().query<{ routine: unknown; steps: StepRecord[] | null; ended: Date }>(
+      `select coalesce(r.routine, v.routine) as routine, r.steps,
+         coalesce((select to_timestamp(max(e.at_ms) / 1000) from run_events e where e.practice_id = r.practice_id and e.run_id = r.id), v.ended_at, v.starts_at) as ended
+       from visits v left join runs r on r.practice_id = v.practice_id and r.visit_id = v.id and r.status <> 'open'
+       where v.practice_id = :practiceId and v.client_id = :clientId and (r.id is not null or v.stage = 'done') and coalesce(r.routine, v.routine) is not null
+       order by v.starts_at, r.created_at limit ${AT_ONCE} offset :offset`,
+      { replacements: { practiceId, clientId, offset }, type: QueryTypes.SELECT, transaction },
+    );
+    const first = visits.find((v) =>
+      workedOn(kind, storedRoutine(v.routine)!, v.steps && readStepRecords(v.steps), catalogue),
+    );
+    if (first) return first.ended;
+    if (visits.length < AT_ONCE) return null;
+  }
+}
+
+/** Works out how a complaint's ratings stand, in the transaction that wrote one of them or changed what is known beside. */
 export async function refreshCourse(
   practiceId: string,
   clientId: string,
@@ -24,19 +85,27 @@ export async function refreshCourse(
     `select value::float8 as value, taken_at as at, source from readings where practice_id = :practiceId and complaint_id = :complaintId and measure = :measure and phase <> 'after' order by taken_at, id`,
     { replacements: { practiceId, complaintId, measure: RATED }, type: QueryTypes.SELECT, transaction },
   );
-  const s = courseState(rows.map((r) => ({ value: r.value, atMs: r.at.getTime(), source: r.source })));
+  const facts = await factsOf(practiceId, clientId, complaintId, transaction);
+  const s = courseState(
+    rows.map((r) => ({ value: r.value, atMs: r.at.getTime(), source: r.source })),
+    facts,
+  );
   await database().query(
-    `insert into course_states (complaint_id, practice_id, client_id, rule_version, verdict, advice, baseline, current, days, ratings, recent, last_at, last_home_at)
-     values (:complaintId, :practiceId, :clientId, :rule, :verdict, :advice, :baseline, :current, :days, :ratings, :recent, :lastAt, :lastHomeAt)
-     on conflict (complaint_id) do update set rule_version = excluded.rule_version, verdict = excluded.verdict, advice = excluded.advice, baseline = excluded.baseline, current = excluded.current,
-       days = excluded.days, ratings = excluded.ratings, recent = excluded.recent, last_at = excluded.last_at, last_home_at = excluded.last_home_at`,
+    `insert into course_states (complaint_id, practice_id, client_id, rule_version, verdict, advice, judgement, drawn, ratings, recent, last_at, last_home_at)
+     values (:complaintId, :practiceId, :clientId, :rule, :verdict, :advice, :judgement, :drawn, :ratings, :recent, :lastAt, :lastHomeAt)
+     on conflict (complaint_id) do update set rule_version = excluded.rule_version, verdict = excluded.verdict, advice = excluded.advice, judgement = excluded.judgement, drawn = excluded.drawn,
+       ratings = excluded.ratings, recent = excluded.recent, last_at = excluded.last_at, last_home_at = excluded.last_home_at`,
     {
       replacements: {
-        ...s,
         practiceId,
         clientId,
         complaintId,
         rule: COURSE_RULE_VERSION,
+        verdict: s.judgement.verdict,
+        advice: s.judgement.advice,
+        judgement: JSON.stringify(s.judgement),
+        drawn: JSON.stringify(s.drawn),
+        ratings: s.ratings,
         recent: JSON.stringify(s.recent),
         lastAt: s.lastAtMs === null ? null : new Date(s.lastAtMs),
         lastHomeAt: s.lastHomeAtMs === null ? null : new Date(s.lastHomeAtMs),
@@ -45,6 +114,36 @@ export async function refreshCourse(
     },
   );
 }
+
+/** A complaint is of another kind now: when the work on it began is looked for anew. */
+export async function workAnew(
+  practiceId: string,
+  clientId: string,
+  complaintId: string,
+  transaction: Transaction,
+): Promise<void> {
+  await database().query(
+    'update complaints set work_began_at = null where practice_id = :practiceId and id = :complaintId',
+    { replacements: { practiceId, complaintId }, transaction },
+  );
+  await refreshCourse(practiceId, clientId, complaintId, transaction);
+}
+
+/** All rated complaints of a client: after a run, and where a red flag stopped a visit or its outcome is known. */
+export async function refreshCoursesOf(practiceId: string, clientId: string, transaction: Transaction): Promise<void> {
+  const rows = await database().query<{ id: string }>(
+    'select complaint_id as id from course_states where practice_id = :practiceId and client_id = :clientId order by complaint_id',
+    { replacements: { practiceId, clientId }, type: QueryTypes.SELECT, transaction },
+  );
+  for (const { id } of rows) await refreshCourse(practiceId, clientId, id, transaction);
+}
+
+/** The practice judges otherwise from now on: what is kept no longer holds, and is worked out anew by the upkeep. */
+export const outdateCourses = (practiceId: string, transaction: Transaction): Promise<unknown> =>
+  database().query('update course_states set rule_version = 0 where practice_id = :practiceId', {
+    replacements: { practiceId },
+    transaction,
+  });
 
 /** Complaints rated under an older rule, or before their state was kept; a few hundred at a time. */
 export const refreshOutdatedCourses = byPractice(async (practiceId: string): Promise<number> => {
@@ -63,7 +162,7 @@ export const refreshOutdatedCourses = byPractice(async (practiceId: string): Pro
   }
 });
 
-const COLUMNS = `s.client_id as "clientId", c.name as "clientName", s.complaint_id as "complaintId", k.kind, k.label, k.side, s.verdict, s.advice, s.baseline, s.current, s.days, s.ratings, s.recent,
+const COLUMNS = `s.client_id as "clientId", c.name as "clientName", s.complaint_id as "complaintId", k.kind, k.label, k.side, (extract(epoch from k.work_began_at) * 1000)::float8 as "workBeganMs", s.judgement, s.ratings, s.recent,
   (extract(epoch from s.last_at) * 1000)::float8 as "lastAtMs", (extract(epoch from s.last_home_at) * 1000)::float8 as "lastHomeAtMs"`;
 const FROM = `course_states s join complaints k on k.id = s.complaint_id and k.practice_id = s.practice_id and not k.closed join clients c on c.id = s.client_id and c.practice_id = s.practice_id`;
 
@@ -79,14 +178,26 @@ export const storedCourses = byPractice(
   },
 );
 
-/** Courses that may need a look now, worse first and the latest first, at most so many; and how many there are. */
+/** What is drawn of the courses of one client, by complaint. */
+export const drawnCourses = byPractice(
+  async (practiceId: string, clientId: string): Promise<Map<string, DrawnOfCourse>> => {
+    if (!isUuid(clientId)) return new Map();
+    const rows = await database().query<{ id: string; drawn: DrawnOfCourse }>(
+      'select complaint_id as id, drawn from course_states where practice_id = :practiceId and client_id = :clientId',
+      { replacements: { practiceId, clientId }, type: QueryTypes.SELECT },
+    );
+    return new Map(rows.map((r) => [r.id, r.drawn]));
+  },
+);
+
+/** Courses that may need a look now, the most pressing first and the latest first, at most so many; and how many there are. */
 export const coursesToLookAt = byPractice(
   async (practiceId: string, now: Date, limit: number): Promise<{ courses: CourseOf[]; total: number }> => {
     const days = (n: number) => new Date(now.getTime() - n * 86_400_000);
     const rows = await database().query<CourseOf & { total: number }>(
       `select ${COLUMNS}, count(*) over ()::int as total from ${FROM}
-     where s.practice_id = :practiceId and s.last_at >= :since and (s.verdict = 'worse' or (s.verdict = 'no-clear-change' and s.advice = 'review') or s.last_home_at <= :silentSince)
-     order by s.verdict = 'worse' desc, s.verdict = 'no-clear-change' desc, s.last_at desc, s.complaint_id limit :limit`,
+     where s.practice_id = :practiceId and s.last_at >= :since and (s.advice <> 'go-on' or s.last_home_at <= :silentSince)
+     order by s.advice = 'refer' desc, s.verdict = 'worse' desc, s.advice = 'review' desc, s.advice = 'adjust' desc, s.last_at desc, s.complaint_id limit :limit`,
       {
         replacements: { practiceId, since: days(FORGET_AFTER_DAYS), silentSince: days(SILENT_AFTER_DAYS), limit },
         type: QueryTypes.SELECT,

@@ -12,8 +12,10 @@ import { Op, type Transaction } from 'sequelize';
 import { CAUTIONS } from '../../../reference/facts/cautions/index.ts';
 import { FIRST_TEXTS } from '../../../reference/facts/practice-texts.ts';
 import { database } from '../connection.ts';
+import { REVIEW_DAYS } from '../../../core/relief/index.ts';
 import { LocalRuleModel, PracticeModel, PracticeTextModel, ProductModel } from '../models/index.ts';
 import { writeAudit } from './audit.server.ts';
+import { outdateCourses } from './courses.server.ts';
 import { byPractice, isUuid } from '../scope.ts';
 import { once } from './once.server.ts';
 
@@ -220,9 +222,22 @@ export const dateFormatOf = byPractice(async (practiceId: string): Promise<DateF
   return row?.dateFormat ?? 'day-first';
 });
 
-export const setSchool = byPractice(async (who: Who, school: string, dateFormat: DateFormat): Promise<void> => {
-  await database().transaction(async (transaction) => {
-    await PracticeModel.update({ school, dateFormat }, { where: { id: who.practiceId }, transaction });
-    await writeAudit(who, 'school-chosen', { school, dateFormat }, transaction);
-  });
+/** Days of work after which the practice reviews a course. */
+export const reviewDaysOf = byPractice(async (practiceId: string): Promise<number> => {
+  database();
+  const row = await PracticeModel.findOne({ where: { id: practiceId }, attributes: ['reviewDays'] });
+  return row?.reviewDays ?? REVIEW_DAYS;
 });
+
+/** @returns whether courses have to be judged anew. */
+export const setSchool = byPractice(
+  async (who: Who, ways: { school: string; dateFormat: DateFormat; reviewDays: number }): Promise<boolean> =>
+    database().transaction(async (transaction) => {
+      const before = await PracticeModel.findOne({ where: { id: who.practiceId }, transaction });
+      await PracticeModel.update(ways, { where: { id: who.practiceId }, transaction });
+      await writeAudit(who, 'school-chosen', ways, transaction);
+      const judgesAnew = before?.reviewDays !== ways.reviewDays;
+      if (judgesAnew) await outdateCourses(who.practiceId, transaction);
+      return judgesAnew;
+    }),
+);

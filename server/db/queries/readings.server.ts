@@ -71,15 +71,17 @@ export const ratingsOfClient = byPractice(
   },
 );
 
-/** The first and the latest reading before the work of everything that belongs to no complaint, oldest first. */
-export const endsOfClient = byPractice(async (practiceId: string, clientId: string): Promise<Reading[]> => {
+/** How many of the latest readings of one thing its course shows, beside the very first. */
+const LATEST_OF_SERIES = 12;
+
+/** The first and the latest few readings before the work of everything that belongs to no complaint, oldest first. */
+export const seriesOfClient = byPractice(async (practiceId: string, clientId: string): Promise<Reading[]> => {
   if (!isUuid(clientId)) return [];
-  const end = (
-    way: 'asc' | 'desc',
-  ) => `(select distinct on (measure, place, side) measure, place, side, phase, value::float8 as value, source, taken_at as "takenAt", visit_id as "visitId", id
-     from readings where practice_id = :practiceId and client_id = :clientId and complaint_id is null and phase <> 'after' order by measure, place, side, taken_at ${way}, id ${way})`;
   const rows = await database().query<Omit<Reading, 'takenAt' | 'complaintId'> & { takenAt: Date; id: string }>(
-    `select * from (${end('asc')} union ${end('desc')}) ends order by "takenAt", id`,
+    `select measure, place, side, phase, value::float8 as value, source, taken_at as "takenAt", visit_id as "visitId", id from
+       (select *, row_number() over (partition by measure, place, side order by taken_at desc, id desc) as nth, row_number() over (partition by measure, place, side order by taken_at, id) as age
+        from readings where practice_id = :practiceId and client_id = :clientId and complaint_id is null and phase <> 'after') read
+     where nth <= ${LATEST_OF_SERIES} or age = 1 order by taken_at, id`,
     { replacements: { practiceId, clientId }, type: QueryTypes.SELECT },
   );
   return rows.map(({ id: _id, ...r }) => ({ ...r, complaintId: null, takenAt: r.takenAt.toISOString() }));

@@ -17,6 +17,7 @@ import { database } from '../connection.ts';
 import { RunEventModel, RunModel, VisitModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';
 import { eventRow, storedEvent, storedRoutine } from '../stored.ts';
+import { refreshCoursesOf } from './courses.server.ts';
 import { lockVisit } from './shared.server.ts';
 
 export interface Run {
@@ -207,6 +208,10 @@ export const takeEvents = byPractice(
       const status = state.status === 'done' || state.status === 'stopped' ? state.status : 'open';
       const felt = status === 'open' ? null : lengthsOf(routine, replayed, now);
       await run.update({ status, steps: status === 'open' ? null : steps, felt }, { transaction });
+      if (status !== 'open') {
+        const visit = await VisitModel.findOne({ where: { practiceId, id: visitId }, transaction });
+        if (visit) await refreshCoursesOf(practiceId, visit.clientId, transaction);
+      }
       return { taken: ids, status };
     });
   },

@@ -1,4 +1,5 @@
 import {
+  becauseOf,
   hasEnded,
   isCorrectable,
   type ReadingEntry,
@@ -6,7 +7,13 @@ import {
   type Visit,
   type VisitPatch,
 } from '../../../core/record/index.ts';
-import { type MeasureAnswers, measureOf, scoreSoFar } from '../../../core/measures/index.ts';
+import {
+  type MeasureAnswers,
+  measureOf,
+  type ReadingPhase,
+  scoreSoFar,
+  weekContradiction,
+} from '../../../core/measures/index.ts';
 import { createHash } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import { database } from '../connection.ts';
@@ -23,7 +30,7 @@ import {
 import type { Member } from './accounts.server.ts';
 import { noteCorrection } from './amendments.server.ts';
 import { writeAudit } from './audit.server.ts';
-import { refreshCourse } from './courses.server.ts';
+import { refreshCourse, refreshCoursesOf } from './courses.server.ts';
 import { readingsIn } from './readings.server.ts';
 import { scoresIn } from './scores.server.ts';
 import { plainVisit } from './visits.server.ts';
@@ -75,7 +82,7 @@ export const saveVisit = byPractice(
         scores: await scoresIn(practiceId, visitId, transaction),
       });
       if (visit.version !== write.expectedVersion) return { result: 'stale', ...(await stored()) };
-      const why = 'because' in write.patch ? write.patch.because : undefined;
+      const why = becauseOf(write.patch);
       if (hasEnded(visit.stage)) {
         if (!why || !isCorrectable(write.patch)) return { result: 'ended', ...(await stored()) };
         await noteCorrection(who, visit, write.patch, why, transaction);
@@ -134,9 +141,18 @@ async function applyPatch(
           transaction,
         );
       if (patch.stage === 'done') await keepReview(visit, transaction);
+      // What is judged knows of the work and of the red flag.
+      if (hasEnded(patch.stage)) {
+        await visit.save({ transaction });
+        await refreshCoursesOf(who.practiceId, visit.clientId, transaction);
+      }
       return null;
   }
 }
+
+/** When something read or scored now was taken: of an ended visit while it went on, whenever the slip is mended. */
+const takenAt = ({ endedAt, startsAt }: VisitModel, phase: ReadingPhase): Date =>
+  !endedAt ? new Date() : phase === 'after' || endedAt < startsAt ? endedAt : startsAt;
 
 const isProduct = async (practiceId: string, id: string, transaction: Transaction): Promise<boolean> =>
   isUuid(id) && (await ProductModel.count({ where: { practiceId, id }, transaction })) > 0;
@@ -174,10 +190,34 @@ async function writeAnswers(
   const def = measureOf(measure);
   if (!def) return 'This measure is not known.';
   const { value, words } = scoreSoFar(def, answers);
-  const fields = { ruleVersion: def.version, answers, value, words, takenBy: who.practitionerId, takenAt: new Date() };
+  const fields = { ruleVersion: def.version, answers, value, words, takenBy: who.practitionerId };
+  const at = takenAt(visit, 'before');
   const known = await ScoreModel.findOne({ where, transaction });
-  if (known) await known.update(fields, { transaction });
-  else await ScoreModel.create({ ...where, clientId: visit.clientId, ...fields }, { transaction });
+  if (known) await known.update({ ...fields, takenAt: visit.endedAt ? known.takenAt : at }, { transaction });
+  else await ScoreModel.create({ ...where, clientId: visit.clientId, ...fields, takenAt: at }, { transaction });
+  return null;
+}
+
+/** Why the ratings of the past week would not go together after the change; null where they do. */
+async function weekAgainst(
+  practiceId: string,
+  visitId: string,
+  entries: readonly ReadingEntry[],
+  transaction: Transaction,
+): Promise<string | null> {
+  const week = entries.filter((e) => e.measure === 'nrs-worst-week' || e.measure === 'nrs-average-week');
+  if (!week.some((e) => e.value !== null)) return null;
+  const kept = await readingsIn(practiceId, visitId, transaction);
+  for (const { complaintId, phase } of week) {
+    const of = (measure: ReadingEntry['measure']): number | undefined => {
+      const so = (r: Omit<ReadingEntry, 'value'>) =>
+        r.measure === measure && r.complaintId === complaintId && r.phase === phase;
+      const written = entries.findLast(so);
+      return written ? (written.value ?? undefined) : kept.find(so)?.value;
+    };
+    const against = weekContradiction(of('nrs-worst-week'), of('nrs-average-week'));
+    if (against) return against;
+  }
   return null;
 }
 
@@ -198,6 +238,8 @@ async function writeReadings(
   );
   if (entries.some((e) => e.complaintId !== null && !complaints.has(e.complaintId)))
     return 'This complaint is not this client’s.';
+  const against = await weekAgainst(who.practiceId, visit.id, entries, transaction);
+  if (against) return against;
   for (const entry of entries) {
     const { value, ...key } = entry;
     const where = { practiceId: who.practiceId, visitId: visit.id, ...key };
@@ -206,7 +248,12 @@ async function writeReadings(
       continue;
     }
     const known = await ReadingModel.findOne({ where, transaction });
-    if (known) await known.update({ value, takenBy: who.practitionerId, takenAt: new Date() }, { transaction });
+    const at = takenAt(visit, entry.phase);
+    if (known)
+      await known.update(
+        { value, takenBy: who.practitionerId, takenAt: visit.endedAt ? known.takenAt : at },
+        { transaction },
+      );
     else
       await ReadingModel.create(
         {
@@ -215,7 +262,7 @@ async function writeReadings(
           value,
           source: 'studio',
           takenBy: who.practitionerId,
-          takenAt: new Date(),
+          takenAt: at,
         },
         { transaction },
       );

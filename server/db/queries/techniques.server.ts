@@ -24,19 +24,21 @@ export const KNOWN_HERE: KnownHere = { catalogue: CATALOGUE, cautions: new Set(C
 export type TechniqueKept = 'saved' | 'stale' | 'missing' | 'name-taken' | 'too-many';
 
 /** The practice's own techniques, those in use first, by name. */
-export const ownTechniques = byPractice(async (practiceId: string): Promise<StoredTechnique[]> => {
-  database();
-  const rows = await TechniqueModel.findAll({ where: { practiceId } });
-  return rows
-    .map((r) => ({ own: r.body, retired: r.retired, version: r.version }))
-    .sort((a, b) => Number(a.retired) - Number(b.retired) || a.own.name.localeCompare(b.own.name));
-});
+export const ownTechniques = byPractice(
+  async (practiceId: string, transaction: Transaction | null = null): Promise<StoredTechnique[]> => {
+    database();
+    const rows = await TechniqueModel.findAll({ where: { practiceId }, transaction });
+    return rows
+      .map((r) => ({ own: r.body, retired: r.retired, version: r.version }))
+      .sort((a, b) => Number(a.retired) - Number(b.retired) || a.own.name.localeCompare(b.own.name));
+  },
+);
 
 /** The library with the practice's own techniques. */
-export const catalogueOf = async (practiceId: string): Promise<Catalogue> =>
+export const catalogueOf = async (practiceId: string, transaction: Transaction | null = null): Promise<Catalogue> =>
   catalogueWith(
     CATALOGUE,
-    (await ownTechniques(practiceId)).map(({ own, retired }) => fromOwn(own, CATALOGUE, retired)),
+    (await ownTechniques(practiceId, transaction)).map(({ own, retired }) => fromOwn(own, CATALOGUE, retired)),
   );
 
 const make = (who: Member, body: OwnTechnique, transaction: Transaction): Promise<TechniqueModel> =>

@@ -34,7 +34,7 @@ export interface TemplateLine extends Summary, Omit<Template, 'body'> {
   /** With how many clients. */
   clients: number;
   /** How the complaints of these clients stand; null while they are too few to tell. */
-  relief: { of: number; better: number; worse: number } | null;
+  relief: { of: number; better: number; worse: number; same: number } | null;
 }
 
 function summaryOf(body: Routine, catalogue: Catalogue): Summary {
@@ -69,7 +69,7 @@ interface Use {
 
 /**
  * When copies of each template were last worked with, with how many clients, and how their complaints stand: a client
- * counts as worse when any open complaint is, else as better when any is. Seen together with a routine, no proof of it.
+ * counts as worse when any open complaint is, else as better when any is, else as the same when any is; of the others it cannot be told. Seen together with a routine, no proof of it.
  */
 async function uses(practiceId: string): Promise<Map<string, Use>> {
   const rows = await database().query<{
@@ -79,25 +79,31 @@ async function uses(practiceId: string): Promise<Map<string, Use>> {
     told: number;
     better: number;
     worse: number;
+    same: number;
   }>(
     `with used as (
        select v.routine_origin->>'template' as id, v.client_id, max(r.created_at) as at
        from visits v join runs r on r.visit_id = v.id and r.practice_id = v.practice_id
        where v.practice_id = :practiceId and v.routine_origin is not null group by 1, 2
      ), told as (
-       select s.client_id, bool_or(s.verdict = 'worse') as worse, bool_or(s.verdict = 'better') as better
+       select s.client_id, bool_or(s.verdict = 'worse') as worse, bool_or(s.verdict = 'better') as better, bool_or(s.verdict in ('about-same', 'low-steady')) as same
        from course_states s join complaints k on k.id = s.complaint_id and k.practice_id = s.practice_id and not k.closed
-       where s.practice_id = :practiceId and s.verdict in ('better', 'worse', 'no-clear-change') group by 1
+       where s.practice_id = :practiceId and s.verdict not in ('no-readings', 'before-work', 'too-early') group by 1
      )
      select u.id, max(u.at) as at, count(*)::int as clients, count(t.client_id)::int as told,
-       count(*) filter (where t.worse)::int as worse, count(*) filter (where t.better and not t.worse)::int as better
+       count(*) filter (where t.worse)::int as worse, count(*) filter (where t.better and not t.worse)::int as better,
+       count(*) filter (where t.same and not t.better and not t.worse)::int as same
      from used u left join told t on t.client_id = u.client_id group by u.id`,
     { replacements: { practiceId }, type: QueryTypes.SELECT },
   );
   return new Map(
-    rows.map(({ id, at, clients, told, better, worse }) => [
+    rows.map(({ id, at, clients, told, better, worse, same }) => [
       id,
-      { usedAt: at.toISOString(), clients, relief: told < RELIEF_FROM_CLIENTS ? null : { of: told, better, worse } },
+      {
+        usedAt: at.toISOString(),
+        clients,
+        relief: told < RELIEF_FROM_CLIENTS ? null : { of: told, better, worse, same },
+      },
     ]),
   );
 }

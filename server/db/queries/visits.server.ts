@@ -16,6 +16,7 @@ import { ClientModel, PractitionerModel, VisitModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';
 import { storedRoutine } from '../stored.ts';
 import { writeAudit } from './audit.server.ts';
+import { refreshCoursesOf } from './courses.server.ts';
 import { once } from './once.server.ts';
 
 export const plainVisit = (v: VisitModel): Visit => ({
@@ -272,6 +273,7 @@ export const noteReferralOutcome = byPractice(
       });
       if (!visit?.referral) return false;
       await visit.update({ referral: { ...visit.referral, outcome, outcomeOn } }, { transaction });
+      await refreshCoursesOf(who.practiceId, visit.clientId, transaction);
       await writeAudit(who, 'outcome-noted', { visit: visitId }, transaction);
       return true;
     });

@@ -1,7 +1,7 @@
 import { BODY_WAYS, BOUNDS, LENGTHS, type Step, type Technique } from '../../../../core/routine';
-import { CONTACTS, MOTIONS } from '../../../../core/words';
+import { MOTIONS } from '../../../../core/words';
 import { PhaseWords } from './parts-sentence';
-import { SayChoice, SayNumber, SayText, SayVerb, spaced } from './say';
+import { CONTACT_CHOICES, SayChoice, SayNumber, SayText, SayVerb, spaced } from './say';
 
 const PAUSE_WORDS = {
   findPlaceSeconds: 'to find the place',
@@ -41,7 +41,7 @@ export function MoreOfStep({
             <SayChoice
               label="Still contact"
               value={still.contact}
-              options={spaced(CONTACTS)}
+              options={CONTACT_CHOICES}
               onChoose={(contact) => set({ still: { ...still, contact } })}
             />{' '}
             stays put{' '}

@@ -1,3 +1,4 @@
+import { CONTACT_NAMES, CONTACTS } from '../../../../core/words';
 import { useId } from 'react';
 import { useDraft } from '../../fields/use-draft';
 
@@ -131,3 +132,5 @@ export function SayVerb({ label, children, onClick }: { label?: string; children
 /** The words of a list of the model as choices: "turns-away" is "turns away". */
 export const spaced = <T extends string>(values: readonly T[]): (readonly [T, string])[] =>
   values.map((v) => [v, v.replaceAll('-', ' ')] as const);
+
+export const CONTACT_CHOICES = CONTACTS.map((c) => [c, CONTACT_NAMES[c]] as const);

@@ -1,10 +1,10 @@
 import { BOUNDS, LENGTHS, STROKES, sumWords, type Step, type Stroke, type Technique } from '../../../../core/routine';
-import { CONTACTS, type OneSide, type Pressure, PRESSURES } from '../../../../core/words';
+import { type OneSide, type Pressure, PRESSURES } from '../../../../core/words';
 import { useState } from 'react';
 import { MoreOfStep } from './more-of-step';
 import { PartsSentence } from './parts-sentence';
 import { PlacesSentence } from './places-sentence';
-import { SayChoice, SayNumber, SayText, SayVerb, spaced } from './say';
+import { CONTACT_CHOICES, SayChoice, SayNumber, SayText, SayVerb } from './say';
 import { WorkWords } from './work-words';
 
 interface Props {
@@ -120,7 +120,7 @@ export function StepSentence({
         <SayChoice
           label="Contact"
           value={step.contact}
-          options={spaced(CONTACTS)}
+          options={CONTACT_CHOICES}
           onChoose={(contact) => set({ contact })}
         />
       </p>

@@ -1,5 +1,5 @@
 import { TECHNIQUE_LENGTHS, STROKES } from '../../../../core/routine';
-import { CONTACTS, MOTIONS, PRESSURES, type Pressure } from '../../../../core/words';
+import { CONTACTS, MOTIONS, PRESSURES, type Pressure, CONTACT_NAMES } from '../../../../core/words';
 import { ChoiceControl, Section, TextControl, Told, type Part } from './controls';
 
 /** What touches, what it does, how it travels and how firmly. */
@@ -16,6 +16,7 @@ export function HowFields({ own, set, setWork, refused }: Part) {
           <ChoiceControl
             label="What touches"
             all={CONTACTS}
+            words={(c) => CONTACT_NAMES[c]}
             value={work.contact}
             onChange={(contact) => setWork({ contact })}
             {...at('work.contact')}
@@ -80,6 +81,7 @@ export function HowFields({ own, set, setWork, refused }: Part) {
           <ChoiceControl
             label="A still hand beside it"
             all={['no', ...CONTACTS] as const}
+            words={(c) => (c === 'no' ? 'no' : CONTACT_NAMES[c])}
             value={work.still?.contact ?? 'no'}
             onChange={(v) => setWork({ still: v === 'no' ? null : { contact: v, place: work.still?.place ?? null } })}
             {...at('work.still')}

@@ -1,4 +1,3 @@
-import { FELT_WORDS } from '../../../../core/measures';
 import { MOST_SPOTS } from '../../../../core/record';
 import { type OneSide, REGION_NAMES } from '../../../../core/words';
 import { useContext, useState } from 'react';
@@ -43,13 +42,13 @@ export function AssessChart({
   chosenSpot: string | null;
   onChooseSpot: (id: string) => void;
 }) {
-  const { readings, findings, setFindings, ended } = useVisit();
+  const { findings, setFindings, ended } = useVisit();
   const client = useContext(ClientChart);
   const table = client.head?.places;
   const bodies = useBodies(client.head ? client.measures : null);
   const tender = useTenderness('before');
   const felt = useFeltElsewhere();
-  const scan = useScan();
+  const scan = useScan('before');
   const numbers = useNumbers('before');
   const [view, setView] = useState<View>('opened');
   const pinning = mode.kind === 'spots' && !ended;
@@ -83,19 +82,7 @@ export function AssessChart({
       : mode.kind === 'elsewhere'
         ? { places: EVERY_REGION, onPick: (p) => felt.toggle(mode.from, { to: p.id as never, toSide: p.side }) }
         : mode.kind === 'scan'
-          ? {
-              places: scan.places.map((place) => {
-                const value = scan.valueAt(place.id, place.side);
-                return {
-                  place,
-                  name: REGION_NAMES[place.id as keyof typeof REGION_NAMES],
-                  region: null,
-                  state: value === undefined ? 'not told' : FELT_WORDS[value],
-                };
-              }),
-              choices: ended ? undefined : scan.choices,
-              onKey: ended ? undefined : scan.key,
-            }
+          ? scan.pick(ended)
           : undefined;
 
   return (
@@ -137,18 +124,7 @@ export function AssessChart({
         onPoint={pinning ? pin : undefined}
         over={(on, shown, unit, mirrored) => (
           <>
-            {mode.kind === 'scan' && (
-              <ScanLayer
-                shown={shown}
-                unit={unit}
-                regions={readings
-                  .filter((r) => r.measure === 'region-felt' && r.phase === 'before')
-                  .map((r) => ({
-                    place: { kind: 'region', id: r.place, side: r.side as Place['side'] },
-                    value: r.value,
-                  }))}
-              />
-            )}
+            {mode.kind === 'scan' && <ScanLayer shown={shown} unit={unit} regions={scan.told} />}
             {numbers.over(shown, unit)}
             <FindingsOver view={on} shown={shown} unit={unit} mirrored={mirrored} chosenSpot={chosenSpot} />
             {pinning && <Cross at={cross.at} view={on} mirrored={mirrored} unit={unit} />}

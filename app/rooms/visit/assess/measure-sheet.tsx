@@ -1,4 +1,5 @@
 import {
+  contradictionIn,
   type MeasureAnswers,
   type MeasureDef,
   type MeasureField,
@@ -26,6 +27,15 @@ export function MeasureSheet({ def, answers, onAnswer, onClose }: Props) {
   const missing = missingIn(def, answers);
   const begun = Object.values(answers).some((a) => a !== null);
   const result = scoreSoFar(def, answers);
+  /** An answer that was not kept because another one speaks against it. */
+  const [refused, setRefused] = useState<{ key: string; words: string } | null>(null);
+  const answer = (key: string, value: string | number | null) => {
+    const next = { ...answers, [key]: value };
+    const against = contradictionIn(def, next);
+    const isNew = against?.keys.includes(key);
+    setRefused(isNew ? { key, words: against!.words } : null);
+    if (!isNew) onAnswer(next);
+  };
   return (
     <div className="measure-sheet" role="group" aria-label={def.name}>
       <p className="soft small">
@@ -38,7 +48,8 @@ export function MeasureSheet({ def, answers, onAnswer, onClose }: Props) {
           first={i === 0}
           value={answers[f.key] ?? null}
           isMissing={begun && missing.includes(f)}
-          onAnswer={(value) => onAnswer({ ...answers, [f.key]: value })}
+          refused={refused?.key === f.key ? `Not kept: ${refused.words}.` : ''}
+          onAnswer={(value) => answer(f.key, value)}
         />
       ))}
       <p className="mb-0 mt-2" role="status">
@@ -58,12 +69,15 @@ function Question({
   first,
   value,
   isMissing,
+  refused,
   onAnswer,
 }: {
   field: MeasureField;
   first: boolean;
   value: string | number | null;
   isMissing: boolean;
+  /** Why the last answer was not kept; empty where it was. */
+  refused: string;
   onAnswer: (value: string | number | null) => void;
 }) {
   if (f.kind === 'words')
@@ -91,6 +105,7 @@ function Question({
             ? ''
             : `A whole number from ${f.least} to ${f.most} is accepted.`
         }
+        refused={refused}
         onAnswer={(text) => onAnswer(text.trim() === '' ? null : Number(text))}
       />
     );
@@ -123,6 +138,11 @@ function Question({
           </label>
         ))}
       </div>
+      {refused && (
+        <div className="caution small" role="alert">
+          {refused}
+        </div>
+      )}
       {f.ends && (
         <div className="scale-ends soft small">
           <span>{f.ends[0]}</span>
@@ -141,6 +161,7 @@ function TypedAnswer({
   hint,
   most,
   refuse = () => '',
+  refused = '',
   onAnswer,
 }: {
   label: string;
@@ -149,10 +170,12 @@ function TypedAnswer({
   hint?: string;
   most?: number;
   refuse?: (text: string) => string;
+  /** Why what was typed last was not kept. */
+  refused?: string;
   onAnswer: (text: string) => void;
 }) {
   const [text, setText] = useState(start);
-  const message = refuse(text);
+  const message = refuse(text) || refused;
   return (
     <FieldFrame
       label={label}

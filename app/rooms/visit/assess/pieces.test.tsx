@@ -164,7 +164,7 @@ describe('scan, spots and threshold', () => {
               taken('region-felt', 1, { place: 'forehead' }),
             ]),
         ),
-        <ScanSection on={false} onScan={() => {}} />,
+        <ScanSection phase="before" on={false} onScan={() => {}} />,
       ),
     ).toMatch(/2 of 22 told, 1 tense.*Tense: temple left\./));
   test('an open one shows what was felt last time, and chooses nothing', () => {
@@ -175,7 +175,7 @@ describe('scan, spots and threshold', () => {
             { measure: 'region-felt', complaintId: null, place: 'forehead', side: 'midline', values: [1, 2], first: 1 },
           ]),
       ),
-      <ScanSection on onScan={() => {}} />,
+      <ScanSection phase="before" on onScan={() => {}} />,
     );
     expect(wordsOf(out)).toContain('was tense');
     expect(out).not.toContain('aria-pressed="true" aria-label');

@@ -3,7 +3,7 @@ import { type Region, REGION_NAMES, type Side } from '../../../../core/words';
 import { Button } from 'react-bootstrap';
 import { REGION_PATCHES } from '../../../../reference/facts/other-places';
 import type { Place } from '../../../parts/chart/places';
-import type { Choices } from '../../../parts/chart/use-picking';
+import type { Choices, Pick } from '../../../parts/chart/use-picking';
 import { useVisit } from '../session/context';
 import { usePast } from './past';
 
@@ -29,54 +29,82 @@ const PAIRED = new Map(REGION_PATCHES.map((r) => [r.id, r.paired]));
 /** A key for each of the words. */
 const FELT_KEYS = ['n', 'e', 't'];
 
-/** What is felt from inside, by region and side. */
-export function useScan() {
+/** What is felt from inside, by region and side, before or after the work. */
+export function useScan(phase: 'before' | 'after') {
   const { readings, setReading } = useVisit();
   const past = usePast();
-  const find = (id: string, side: Side) =>
-    readings.find((r) => r.measure === 'region-felt' && r.place === id && r.side === side && r.phase === 'before')
-      ?.value;
+  const find = (id: string, side: Side, at = phase) =>
+    readings.find((r) => r.measure === 'region-felt' && r.place === id && r.side === side && r.phase === at)?.value;
   const set = (id: string, side: Side, value: number | null) =>
-    setReading({ measure: 'region-felt', complaintId: null, place: id, side, phase: 'before', value });
+    setReading({ measure: 'region-felt', complaintId: null, place: id, side, phase, value });
+  const places = SCANNED.flatMap((id): Place[] =>
+    PAIRED.get(id)
+      ? [
+          { kind: 'region', id, side: 'right' },
+          { kind: 'region', id, side: 'left' },
+        ]
+      : [{ kind: 'region', id, side: 'midline' }],
+  );
+  const valueAt = (id: string, side: Side) => find(id, side);
+  /** What a press on the chart lays round the finger. */
+  const choices = {
+    of: 'what is felt there',
+    options: FELT_WORDS.map((word, value) => ({ value, sign: FELT_KEYS[value]!, word })),
+    valueAt: (place: Place) => find(place.id, place.side),
+    onChoose: (place: Place, value: number | null) => set(place.id, place.side, value),
+  } satisfies Choices;
+  /** t, e and n set, Backspace takes away. */
+  const key = (place: Place, pressed: string): boolean => {
+    const at = FELT_KEYS.indexOf(pressed);
+    if (at < 0 && pressed !== 'Backspace' && pressed !== 'Delete') return false;
+    set(place.id, place.side, at < 0 ? null : at);
+    return true;
+  };
   return {
-    places: SCANNED.flatMap((id): Place[] =>
-      PAIRED.get(id)
-        ? [
-            { kind: 'region', id, side: 'right' },
-            { kind: 'region', id, side: 'left' },
-          ]
-        : [{ kind: 'region', id, side: 'midline' }],
-    ),
-    valueAt: (id: string, side: Side) => find(id, side),
-    wasAt: (id: string, side: Side) => past({ measure: 'region-felt', place: id, side }).at(-1),
+    places,
+    valueAt,
+    wasAt: (id: string, side: Side) =>
+      phase === 'after' ? find(id, side, 'before') : past({ measure: 'region-felt', place: id, side }).at(-1),
     set,
-    /** What a press on the chart lays round the finger. */
-    choices: {
-      of: 'what is felt there',
-      options: FELT_WORDS.map((word, value) => ({ value, sign: FELT_KEYS[value]!, word })),
-      valueAt: (place: Place) => find(place.id, place.side),
-      onChoose: (place: Place, value: number | null) => set(place.id, place.side, value),
-    } satisfies Choices,
-    /** t, e and n set, Backspace takes away. */
-    key: (place: Place, key: string): boolean => {
-      const at = FELT_KEYS.indexOf(key);
-      const value = at < 0 ? undefined : at;
-      if (value === undefined && key !== 'Backspace' && key !== 'Delete') return false;
-      set(place.id, place.side, value ?? null);
-      return true;
-    },
+    /** Everything told, for the chart. */
+    told: places.flatMap((place) => {
+      const value = valueAt(place.id, place.side);
+      return value === undefined ? [] : [{ place, value }];
+    }),
+    /** What a touch on the chart means while the scan is on. */
+    pick: (closed: boolean): Pick => ({
+      places: places.map((place) => {
+        const value = valueAt(place.id, place.side);
+        return {
+          place,
+          name: REGION_NAMES[place.id as Region],
+          region: null,
+          state: value === undefined ? 'not told' : FELT_WORDS[value],
+        };
+      }),
+      choices: closed ? undefined : choices,
+      onKey: closed ? undefined : key,
+    }),
   };
 }
 
-export function ScanSection({ on, onScan }: { on: boolean; onScan: (on: boolean) => void }) {
-  const scan = useScan();
+export function ScanSection({
+  phase,
+  on,
+  onScan,
+}: {
+  phase: 'before' | 'after';
+  on: boolean;
+  onScan: (on: boolean) => void;
+}) {
+  const scan = useScan(phase);
   const { ended } = useVisit();
   const done = scan.places.filter((p) => scan.valueAt(p.id, p.side) !== undefined);
   const tense = done.filter((p) => scan.valueAt(p.id, p.side) === 2);
   return (
     <section className="section">
       <div className="d-flex align-items-baseline gap-3">
-        <h2>Scan from inside</h2>
+        <h2>{phase === 'after' ? 'Scan again from inside' : 'Scan from inside'}</h2>
         {!ended && (
           <Button size="sm" variant="outline-primary" aria-pressed={on} onClick={() => onScan(!on)}>
             {on ? 'Close the scan' : 'Scan'}

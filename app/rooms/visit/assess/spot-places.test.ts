@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { FLAT_VIEWS as FLAT, sheetOf, spotOf, places } from '../../../parts/chart/places';
 import { buildBodies } from '../../../../core/drawing';
-import { anchorName } from '../../../parts/words/anchor-name';
+import { anchorName } from '../../../../reference/anchor-name';
 import { isDrawn, pinFrom, pinOn, pinsIn } from './spot-places';
 
 const reference = buildBodies();

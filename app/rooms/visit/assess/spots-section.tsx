@@ -2,7 +2,7 @@ import { counted } from '../../../../core/words';
 import { offsetWords, type TightSpot } from '../../../../core/record';
 import { Button, Form } from 'react-bootstrap';
 import { VIEW_NAMES } from '../../../parts/chart/places';
-import { anchorName } from '../../../parts/words/anchor-name';
+import { anchorName } from '../../../../reference/anchor-name';
 import { isDrawn } from './spot-places';
 import { useVisit } from '../session/context';
 import { Scale } from './scale';

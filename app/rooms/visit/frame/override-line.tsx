@@ -1,4 +1,5 @@
 import { type Caution, mayBeOverridden, type Override } from '../../../../core/limits';
+import { hasEnded } from '../../../../core/record';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { overrideSchema } from '../../../schemas/practice';
@@ -11,7 +12,7 @@ import { send } from '../../../parts/frame/send';
 /** Under a caution: who overrode it and why, or the way to do so in writing. */
 export function OverrideLine({ caution }: { caution: Caution }) {
   const { shortDay } = useDates();
-  const { alongside, visit, ended } = useVisit();
+  const { alongside, visit, stage } = useVisit();
   const [open, setOpen] = useState(false);
   const signed = alongside.overrides.find((o) => o.caution === caution.key);
   if (signed)
@@ -20,7 +21,7 @@ export function OverrideLine({ caution }: { caution: Caution }) {
         <strong>Overridden</strong> by {signed.signedName}, {shortDay(signed.signedAt)}: {signed.reason}
       </div>
     );
-  if (ended || !mayBeOverridden(caution) || caution.severity === 'note') return null;
+  if (hasEnded(stage) || !mayBeOverridden(caution) || caution.severity === 'note') return null;
   return open ? (
     <OverrideForm caution={caution} visitId={visit.id} onClose={() => setOpen(false)} />
   ) : (

@@ -1,19 +1,16 @@
 import type { Amendment } from '../../../../core/record';
-import { useState } from 'react';
 import { Button, Form as Fields } from 'react-bootstrap';
-import { Form, useActionData, useRevalidator } from 'react-router';
+import { Form, Link, useActionData } from 'react-router';
 import { OnceKey } from '../../../parts/fields/once-key';
 import { useDates } from '../../../parts/frame/use-dates';
 import { useVisit } from '../session/context';
+import { Correction } from '../session/correction';
 
 /** Second thoughts on an ended visit: what was added and corrected, by whom and when, and the way to do so. */
 export function Amendments({ list }: { list: readonly Amendment[] }) {
   const { timeOfDay, shortDay } = useDates();
-  const { amending, setAmending } = useVisit();
+  const { visit } = useVisit();
   const answered = useActionData<{ errors?: Record<string, string>; kept?: number }>();
-  const [why, setWhy] = useState('');
-  const [told, setTold] = useState('');
-  const { revalidate } = useRevalidator();
   return (
     <section className="section amendments">
       <h2>Added and corrected afterwards</h2>
@@ -52,46 +49,11 @@ export function Amendments({ list }: { list: readonly Amendment[] }) {
           Add
         </Button>
       </Form>
-      {amending === null ? (
-        <form
-          className="add-to no-print"
-          onSubmit={(e) => {
-            e.preventDefault();
-            if (!why.trim()) return setTold('Say why: it stands beside each value that is changed.');
-            setTold('');
-            setAmending(why.trim());
-          }}
-        >
-          <Fields.Label htmlFor="why-correct">Correct what was recorded, because</Fields.Label>
-          <Fields.Control
-            id="why-correct"
-            maxLength={2000}
-            value={why}
-            isInvalid={!!told}
-            aria-describedby="why-told"
-            onChange={(e) => setWhy(e.target.value)}
-          />
-          <Fields.Control.Feedback type="invalid" id="why-told">
-            {told}
-          </Fields.Control.Feedback>
-          <Button type="submit" variant="outline-primary" className="mt-2">
-            Open for correction
-          </Button>
-        </form>
-      ) : (
-        <p className="note-bar no-print">
-          Open for correction, because: {amending}. Old values are kept.{' '}
-          <Button
-            size="sm"
-            onClick={() => {
-              setAmending(null);
-              void revalidate();
-            }}
-          >
-            Close again
-          </Button>
-        </p>
-      )}
+      <Correction what="what was recorded" />
+      <p className="soft small no-print">
+        What was asked is corrected in <Link to={`/visits/${visit.id}/screen`}>Screen</Link>, what was found before the
+        work in <Link to={`/visits/${visit.id}/assess`}>Assess</Link>.
+      </p>
     </section>
   );
 }

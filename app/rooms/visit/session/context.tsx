@@ -77,9 +77,9 @@ export interface VisitWork extends Omit<VisitData, 'scores'>, Omit<Working, 'sco
   cautions: readonly Caution[];
   noteAlongside: (change: (before: Alongside) => Partial<Alongside>) => void;
   setFindings: (findings: Findings) => void;
-  /** No more entries are taken; false while Record corrects an ended visit. */
+  /** No more entries are taken; false while an ended visit is corrected. */
   ended: boolean;
-  /** Why an ended visit is corrected in Record; null while it is not. */
+  /** Why an ended visit is corrected at this stage; null while it is not. */
   amending: string | null;
   setAmending: (why: string | null) => void;
   save: SaveState;
@@ -106,6 +106,9 @@ export interface VisitWork extends Omit<VisitData, 'scores'>, Omit<Working, 'sco
 
 /** Does it, unless `allow` says no to the change that it makes. */
 type Undo = (allow?: (patch: VisitPatch) => boolean) => void;
+
+/** What was planned and run stays as it was. */
+const CORRECTED_AT: ReadonlySet<Stage> = new Set(['screen', 'assess', 'record']);
 
 const Context = createContext<VisitWork | null>(null);
 export function useVisit(): VisitWork {
@@ -202,7 +205,7 @@ export function VisitProvider({
   const [why, setWhy] = useState<string | null>(null);
   const last = useLocation().pathname.split('/').at(-1) as Stage;
   const showing = STAGES.includes(last) ? last : 'screen';
-  const amending = over && showing === 'record' ? why : null;
+  const amending = over && CORRECTED_AT.has(showing) ? why : null;
   const ended = over && amending === null;
   /** A correction says why. */
   const signed = (patch: VisitPatch): VisitPatch =>

@@ -1,5 +1,5 @@
-import { LANDMARKS } from '../../../reference/facts/landmarks';
-import { POINTS } from '../../../reference/facts/points';
+import { LANDMARKS } from './facts/landmarks.ts';
+import { POINTS } from './facts/points/index.ts';
 
 const NAMES = new Map<string, string>([
   ...LANDMARKS.map((l) => [`landmark:${l.id}`, l.name] as const),

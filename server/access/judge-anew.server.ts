@@ -1,0 +1,11 @@
+import { refreshOutdatedCourses } from '../db/queries/courses.server';
+import { log, told } from '../log';
+
+/** Judges every outdated course of a practice; what fails is told to the log and left for the next start. */
+export async function judgeAnew(practiceId: string): Promise<void> {
+  try {
+    await refreshOutdatedCourses(practiceId);
+  } catch (error) {
+    log.error({ practiceId, ...told(error) }, 'courses not judged anew');
+  }
+}
