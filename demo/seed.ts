@@ -1,5 +1,6 @@
 import { eventRow } from '../server/db/stored.ts';
 import { expandRoutine, type Routine, stepsOf } from '../core/routine/index.ts';
+import { techniquesWorked } from '../core/relief/index.ts';
 import { endsByFeel, EXTEND_MS, type GuideEvent, lengthsOf, runRecord } from '../core/guide/index.ts';
 import { type MeasureKey, pressureThreshold } from '../core/measures/index.ts';
 import { admitRoutine, type Answer, screen } from '../core/limits/index.ts';
@@ -395,6 +396,8 @@ async function seedRun(
       createdAt: new Date(startMs),
       practitionerId,
       felt: lengthsOf(routine, events, endMs),
+      worked: techniquesWorked(routine, steps),
+      endedAt: new Date(events[events.length - 1]!.atMs),
     },
     { transaction },
   );

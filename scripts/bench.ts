@@ -33,6 +33,7 @@ import { ComplaintModel, ReadingModel, TemplateModel, VisitModel } from '../serv
 import { measureCues } from './lib/bench-cues.ts';
 import { measureChart, measureTyping } from './lib/bench-chart.ts';
 import { measureProposals, measureProposing } from './lib/bench-proposal.ts';
+import { measureReliefPages } from './lib/bench-relief.ts';
 import { measureService } from './lib/bench-service.ts';
 import { inPractice } from '../server/db/scope.ts';
 import { openDemo } from './lib/open-demo.ts';
@@ -200,7 +201,11 @@ try {
   await close();
 }
 await measureService({ say, quantile, short });
+await measureReliefPages({ say, quantile, short });
 await measureProposals(say, quantile, short);
+// How often the judgement errs is no matter of speed and of this machine: it has a page of its own.
+await import('./relief-trials.ts');
+say('\nHow often the judgement of a course errs: docs/relief-trials.md, written by the same run.');
 writeFileSync(join(ROOT, 'docs', 'bench.md'), `${lines.join('\n')}\n`);
 
 /** Copies of the demo's routines until the practice has two hundred. */

@@ -14,6 +14,7 @@ export {
   type GuideState,
 } from './machine.ts';
 export { readStepRecords, runRecord, type StepRecord } from './run-record.ts';
+export { doneRibbon, type DoneRibbon } from './done-ribbon.ts';
 // What a practitioner's own runs tell about the next.
 export { learnedFrom, lengthsOf, yourSeconds, type FeltLengths, type Learned, type Middle } from './learned.ts';
 export { countsBySide, unevenSteps } from './uneven.ts';

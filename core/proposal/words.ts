@@ -54,7 +54,9 @@ export function reasonOf(
     words.push(`${x.main.pressure.there} instead of ${usual}: ${cautionIn(x.lowered, x.technique.name)}`);
   const own = c.response.find((r) => r.technique === x.technique.id);
   if (own)
-    words.push(`after it the rating fell by ${oneDecimal(own.effect)} ± ${oneDecimal(own.standardError)} before`);
+    words.push(
+      `after it the rating ${own.effect < 0 ? 'rose' : 'fell'} by ${oneDecimal(Math.abs(own.effect))} ± ${oneDecimal(own.standardError)} before`,
+    );
   if (x.care) words.push(`with care: ${cautionIn(x.care, x.technique.name)}`);
   return words.join('; ') || 'fills the time with light work';
 }

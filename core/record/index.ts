@@ -83,3 +83,12 @@ export {
   type StoredTechnique,
   type TrailCheck,
 } from './practice.ts';
+// Over all clients.
+export {
+  RATING_DUE_DAYS,
+  STANDS_FROM_CLIENTS,
+  STOPPED_AFTER_DAYS,
+  type RatingDue,
+  type Stands,
+  type StoppedComing,
+} from './stands.ts';

@@ -56,6 +56,27 @@ describe('what is known at a visit', () => {
     ]);
     expect(unrated).toEqual(['Stress']);
   });
+  test('what came before easier days is taken from the complaint that is worst today; a closed one tells nothing', () => {
+    const of = (technique: string, effect: number) => ({ technique, effect, standardError: 0.3 });
+    const three = [complaint('a'), complaint('b', { kind: 'headache' }), complaint('d', { closed: true })];
+    const helped = [
+      { complaintId: 'd', techniques: [of('closed', 1)] },
+      { complaintId: 'a', techniques: [of('both', 0.1), of('only-a', 0.2)] },
+      { complaintId: 'b', techniques: [of('both', 0.9)] },
+    ];
+    const worst = (a: number, b: number) =>
+      knownAt(
+        { complaints: three },
+        [reading({ complaintId: 'a', value: a }), reading({ complaintId: 'b', value: b })],
+        [],
+        EMPTY_FINDINGS,
+        CATALOGUE,
+        helped,
+      ).known;
+    expect(worst(2, 7).response).toEqual([of('both', 0.9), of('only-a', 0.2)]);
+    expect(worst(7, 2).response).toEqual([of('both', 0.1), of('only-a', 0.2)]);
+    expect(worst(7, 2).practiceEffect).toBe(0);
+  });
   test('presses with their pain and where they were felt, spots by region, the scan, thresholds, opening and click', () => {
     const { known } = at(
       [],

@@ -22,6 +22,8 @@ function spotAt({ anchor, tenderness }: TightSpot, { regionOf }: Catalogue): Kno
 /**
  * What is known of a client at a visit, as a proposal wants it: ratings before the work (else the last ones), presses
  * with where they were felt, pinned spots, the scan from inside, thresholds, opening and click.
+ * @param helped What came before easier days, by complaint: each technique is taken from the complaint that is worst today
+ *   and tells of it.
  * @returns `unrated`: names of complaints that count as `UNRATED_SCORE` because nobody has rated them.
  */
 export function knownAt(
@@ -30,17 +32,19 @@ export function knownAt(
   earlier: readonly EarlierReadings[],
   findings: Findings,
   catalogue: Catalogue,
+  helped: readonly { complaintId: string; techniques: Known['response'] }[] = [],
 ): { known: Known; unrated: string[] } {
   const before = readings.filter((r) => r.phase === 'before');
   const unrated: string[] = [];
-  const complaints = client.complaints
+  const rated = client.complaints
     .filter((c) => !c.closed)
-    .map((c): Known['complaints'][number] => {
+    .map((c): Known['complaints'][number] & { id: string } => {
       const now = before.find((r) => r.measure === 'nrs-now' && r.complaintId === c.id)?.value;
       const last = earlier.find((r) => r.measure === 'nrs-now' && r.complaintId === c.id)?.values.at(-1);
       if (now === undefined && last === undefined) unrated.push(complaintName(c));
-      return { kind: c.kind, side: oneSide(c.side), score: now ?? last ?? UNRATED_SCORE };
+      return { id: c.id, kind: c.kind, side: oneSide(c.side), score: now ?? last ?? UNRATED_SCORE };
     });
+  const complaints = rated.map(({ id: _id, ...c }) => c);
   const familiar = (muscle: string, side: OneSide) =>
     before.some((r) => r.measure === 'familiar-pain' && r.place === muscle && r.side === side && r.value === 1);
   const value = (measure: Reading['measure']) => before.find((r) => r.measure === measure)?.value ?? null;
@@ -83,9 +87,21 @@ export function knownAt(
       .map((r) => ({ muscle: r.place, side: r.side, kpa: r.value })),
     openingMm: value('opening-mm'),
     clickSide: clicks[0]?.side ?? null,
-    // Until the courses say what helped: neutral.
-    response: [],
+    response: responseOf(rated, helped),
+    // What is told is drawn towards nought already.
     practiceEffect: 0,
   };
   return { known, unrated };
+}
+
+/** Each technique once, from the complaint with the highest score that tells of it. */
+function responseOf(
+  rated: readonly { id: string; score: number }[],
+  helped: readonly { complaintId: string; techniques: Known['response'] }[],
+): Known['response'] {
+  const response = new Map<string, Known['response'][number]>();
+  for (const { id } of [...rated].sort((a, b) => b.score - a.score))
+    for (const one of helped.find((h) => h.complaintId === id)?.techniques ?? [])
+      if (!response.has(one.technique)) response.set(one.technique, one);
+  return [...response.values()];
 }

@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { coursesOf, courseState, needsAttention, type CourseOf } from './attention.ts';
+import { adviceOfAll } from './decision.ts';
 import { judgeCourse } from './judgement.ts';
 import type { RatedAt } from './ratings.ts';
 
@@ -15,10 +16,28 @@ const of = (name: string, ...values: [daysAgo: number, value: number, at?: 'h'][
   label: '',
   side: 'both',
   workBeganMs: null,
+  decidedMs: null,
   ...courseState(rated(...values), { workStartMs: NOW - values[0]![0] * DAY }),
 });
 /** Every fourth day, the latest today. */
 const every4 = (...values: number[]): [number, number][] => values.map((v, i) => [(values.length - 1 - i) * 4, v]);
+
+describe('what was decided', () => {
+  const review = of('review', ...every4(5, 5, 6, 5, 5, 4, 5, 5, 5, 5, 6, 5, 5, 4));
+  test('since the last rating is not asked again; a rating after it asks anew', () => {
+    expect(needsAttention([{ ...review, decidedMs: NOW }], NOW)).toEqual([]);
+    expect(needsAttention([{ ...review, decidedMs: NOW - 1 }], NOW)).toMatchObject([{ why: 'review' }]);
+  });
+  test('never puts licensed care aside', () => {
+    const refer = of('refer', [6, 4], [3, 8], [0, 9]);
+    expect(needsAttention([{ ...refer, decidedMs: NOW }], NOW)).toMatchObject([{ why: 'refer' }]);
+  });
+  test('the most pressing of all courses is proposed for the client', () => {
+    expect(adviceOfAll([])).toBe('go-on');
+    expect(adviceOfAll([{ advice: 'adjust' }, { advice: 'refer' }, { advice: 'review' }])).toBe('refer');
+    expect(adviceOfAll([{ advice: 'go-on' }, { advice: 'adjust' }])).toBe('adjust');
+  });
+});
 
 describe('who needs a look', () => {
   test('licensed care comes first, then a review, what may be adjusted, then the silent', () => {

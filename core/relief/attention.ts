@@ -1,6 +1,7 @@
 import type { ComplaintKind, Side } from '../words/index.ts';
 import { judgeCourse, RED_FLAG, type CourseFacts, type KeptJudgement, type Judgement } from './judgement.ts';
 import { levelsOf, type LevelAt } from './levels.ts';
+import { type Preceded, precededOf, type RunDone } from './preceded.ts';
 import { coursePoints, type CoursePoint, DAY_MS, firstRatedMs, type RatedAt } from './ratings.ts';
 import { secondOpinions } from './second-opinions.ts';
 
@@ -42,7 +43,7 @@ export function coursesOf(
 }
 
 /** Raised when judging or what is kept of it changes, so that states kept under an older rule are worked out anew. */
-export const COURSE_RULE_VERSION = 2;
+export const COURSE_RULE_VERSION = 3;
 /** Latest ratings that a small line shows. */
 const RECENT = 12;
 
@@ -60,6 +61,8 @@ export interface CourseState {
   judgement: KeptJudgement;
   /** What is drawn of them, and what simpler methods say. */
   drawn: DrawnOfCourse;
+  /** What was done before easier days. */
+  preceded: Preceded;
   /** How many. */
   ratings: number;
   /** The latest values, oldest first. */
@@ -70,8 +73,15 @@ export interface CourseState {
   lastHomeAtMs: number | null;
 }
 
-/** @param ratings of one complaint before the work of a visit or between visits, in any order. */
-export function courseState(ratings: readonly RatedAt[], facts: CourseFacts): CourseState {
+/**
+ * @param ratings of one complaint before the work of a visit or between visits, in any order.
+ * @param runs of the client, at visits and at home, in any order.
+ */
+export function courseState(
+  ratings: readonly RatedAt[],
+  facts: CourseFacts,
+  runs: readonly RunDone[] = [],
+): CourseState {
   const { verdicts: _verdicts, ...judgement } = judgeCourse(ratings, facts);
   const points = coursePoints(ratings);
   const firstMs = firstRatedMs(ratings) ?? 0;
@@ -83,6 +93,7 @@ export function courseState(ratings: readonly RatedAt[], facts: CourseFacts): Co
       levels: levelsOf(points, startDay, firstMs),
       opinions: startDay === null || !points.length ? null : secondOpinions(points, Math.max(0, startDay)),
     },
+    preceded: precededOf(points, startDay, firstMs, runs),
     ratings: ordered.length,
     recent: ordered.slice(-RECENT).map((r) => r.value),
     lastAtMs: ordered[ordered.length - 1]?.atMs ?? null,
@@ -90,7 +101,7 @@ export function courseState(ratings: readonly RatedAt[], facts: CourseFacts): Co
   };
 }
 
-export interface CourseOf extends Omit<CourseState, 'drawn'> {
+export interface CourseOf extends Omit<CourseState, 'drawn' | 'preceded'> {
   /** Whose. */
   clientId: string;
   /** Whose. */
@@ -105,6 +116,8 @@ export interface CourseOf extends Omit<CourseState, 'drawn'> {
   side: Side;
   /** End of the first run that worked on it, ms since 1970; null while none has. */
   workBeganMs: number | null;
+  /** When somebody last decided what to do next for this client, ms since 1970; null where nobody has. */
+  decidedMs: number | null;
 }
 
 /** Days without a home rating after which somebody who used to rate at home is asked about. Our choice. */
@@ -129,7 +142,9 @@ export function needsAttention(courses: readonly CourseOf[], nowMs: number): Att
     const { advice, because } = course.judgement;
     // A red flag stands with the referrals already.
     const isTold = because.length === 1 && because[0] === RED_FLAG;
-    if (advice !== 'go-on' && !isTold) found[advice].push({ why: advice, course });
+    // What was decided since the last rating is not asked again; licensed care is never put aside.
+    const isDecided = advice !== 'refer' && course.decidedMs !== null && course.decidedMs >= course.lastAtMs;
+    if (advice !== 'go-on' && !isTold && !isDecided) found[advice].push({ why: advice, course });
     const days = course.lastHomeAtMs === null ? 0 : Math.floor((nowMs - course.lastHomeAtMs) / DAY_MS);
     if (days >= SILENT_AFTER_DAYS && !found.silent.some((s) => s.course.clientId === course.clientId))
       found.silent.push({ why: 'silent', course, days });

@@ -4,7 +4,16 @@ export { normalCdf } from './normal.ts';
 export { mannKendall, trend } from './trend.ts';
 export { overlap, secondOpinions } from './second-opinions.ts';
 // What a course says, and what to do.
-export { judgeCourse, judgePoints, REVIEW_DAYS, type CourseFacts, type KeptJudgement } from './judgement.ts';
+export {
+  ADVICE,
+  judgeCourse,
+  judgePoints,
+  REVIEW_DAYS,
+  type Advice,
+  type CourseFacts,
+  type KeptJudgement,
+} from './judgement.ts';
+export { adviceOfAll, type Decision } from './decision.ts';
 export { coursePoints, type CoursePoint, type RatedAt } from './ratings.ts';
 export type { LevelAt } from './levels.ts';
 export { marginFor, neededFor, type Verdict } from './verdict.ts';
@@ -20,7 +29,20 @@ export {
   type CourseOf,
   type DrawnOfCourse,
 } from './attention.ts';
-export { workedOn } from './work.ts';
+export { techniquesWorked, workedOn } from './work.ts';
+// What was done before easier days.
+export {
+  drawnToNought,
+  helpedBy,
+  type HelpedBefore,
+  named,
+  precededOf,
+  type NamedPreceded,
+  type EffectSpread,
+  type Preceded,
+  type RunDone,
+} from './preceded.ts';
 // Before and after the work.
+export { together, togetherWords } from './together.ts';
 export { measureCourses, type MeasureCourse } from './measure-courses.ts';
 export type { ValuePair } from './pairs.ts';

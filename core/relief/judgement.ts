@@ -3,7 +3,9 @@ import { ratingsForVerdict } from './more-ratings.ts';
 import { coursePoints, type CoursePoint, DAY_MS, firstRatedMs, type RatedAt } from './ratings.ts';
 import { allLately, marginFor, type Verdict, verdictOf } from './verdict.ts';
 
-type Advice = 'go-on' | 'adjust' | 'review' | 'refer';
+/** What to do next, the least pressing first. */
+export const ADVICE = ['go-on', 'adjust', 'review', 'refer'] as const;
+export type Advice = (typeof ADVICE)[number];
 
 /** Days of work after which a course without change is reviewed, unless the practice says otherwise. Common practice. */
 export const REVIEW_DAYS = 21;

@@ -1,4 +1,4 @@
-import type { RibbonData } from './ribbon.ts';
+import type { RibbonBlock } from './ribbon.ts';
 
 /** All of a routine at one pressure, as one path: across in seconds, up and down in ranks of pressure; rank 0 is breath and looks. */
 export interface SmallBand {
@@ -7,7 +7,11 @@ export interface SmallBand {
 }
 
 /** The ribbon in few words, for a list of many: right above the line, left below it. */
-export function smallBands({ blocks }: Pick<RibbonData, 'blocks'>): SmallBand[] {
+export function smallBands({
+  blocks,
+}: {
+  blocks: readonly Pick<RibbonBlock, 'startSeconds' | 'endSeconds' | 'right' | 'left' | 'kind'>[];
+}): SmallBand[] {
   const paths = new Map<number, string>();
   for (const { startSeconds, endSeconds, right, left, kind } of blocks) {
     const rank = kind === 'breath' ? 0 : Math.max(right, left);

@@ -7,15 +7,15 @@ import { prepare } from './prepare.ts';
 import { serve } from './server.ts';
 import { Visitor } from './visitor.ts';
 
-interface Bench {
+export interface Bench {
   say: (line: string) => void;
   quantile: (values: readonly number[], q: number) => number;
   short: boolean;
 }
 const sleep = (ms: number) => new Promise<void>((done) => setTimeout(done, ms));
-const QUIET = { VELVET_NEW_PRACTICES_PER_HOUR: '100000', VELVET_LOG: 'error' };
+export const QUIET = { VELVET_NEW_PRACTICES_PER_HOUR: '100000', VELVET_LOG: 'error' };
 
-async function timed(who: Visitor, path: string): Promise<{ ms: number; kB: number }> {
+export async function timed(who: Visitor, path: string): Promise<{ ms: number; kB: number }> {
   const started = performance.now();
   const answer = await who.send(path);
   const size = (await answer.arrayBuffer()).byteLength;

@@ -1,6 +1,6 @@
 import { closeDatabase } from '../../server/db/connection.ts';
 import { prepareDatabase } from '../../server/db/prepare.ts';
-import { anchorTrails, practiceIds, refreshAllCourses } from '../../server/db/upkeep.ts';
+import { anchorTrails, learnSpreads, practiceIds, refreshAllCourses } from '../../server/db/upkeep.ts';
 import { reachable } from './command.ts';
 
 /** Migrates as the owner, sets the address of the application's own role for this process, and brings along what was kept before. */
@@ -12,5 +12,6 @@ export async function prepare(ownerUrl: string): Promise<string> {
   // Trails from before their heads were signed are signed once, as they stand.
   if (made.includes('0005-walls.ts')) await anchorTrails(await practiceIds(ownerUrl));
   await refreshAllCourses(ownerUrl);
+  await learnSpreads(ownerUrl);
   return url;
 }

@@ -3,13 +3,16 @@ import {
   coursePoints,
   type CourseOf,
   type DrawnOfCourse,
+  named,
+  type NamedPreceded,
   type RatedAt,
   type MeasureCourse,
   measureCourses,
   type ValuePair,
 } from '../../core/relief/index';
 import type { CourseRatings } from '../../core/record/index';
-import { drawnCourses, storedCourses } from '../db/queries/courses.server';
+import { drawnCourses, effectSpreadOf, storedCourses } from '../db/queries/courses.server';
+import { catalogueOf } from '../db/queries/techniques.server';
 import { scoresOfClient } from '../db/queries/scores.server';
 import { ratingsOfClient, seriesOfClient } from '../db/queries/readings.server';
 
@@ -21,6 +24,8 @@ interface DrawnCourse {
   /** Those of one moment as one, oldest first. */
   points: { atMs: number; value: number; setting: 'studio' | 'home' }[];
   drawn: DrawnOfCourse;
+  /** What was done before easier days; null where nothing was. */
+  cameBefore: NamedPreceded | null;
   /** Ratings right after the work of a visit. */
   after: { atMs: number; value: number }[];
 }
@@ -45,13 +50,16 @@ const ratingsIn = (course: CourseRatings | undefined): RatedAt[] =>
   course?.values.map((value, i) => ({ value, atMs: course.atMs[i]!, source: SOURCES[course.sources[i]!]! })) ?? [];
 
 export async function reliefOf(practiceId: string, clientId: string): Promise<ReliefOf> {
-  const [ratings, stored, drawn, series, scores] = await Promise.all([
+  const [ratings, stored, drawn, series, scores, spread, catalogue] = await Promise.all([
     ratingsOfClient(practiceId, clientId),
     storedCourses(practiceId, [clientId]),
     drawnCourses(practiceId, clientId),
     seriesOfClient(practiceId, clientId),
     scoresOfClient(practiceId, clientId),
+    effectSpreadOf(practiceId),
+    catalogueOf(practiceId),
   ]);
+  const nameOf = (id: string): string => catalogue.techniques.get(id)?.name ?? 'a technique that is no longer kept';
   const courses = stored.map(({ complaintId, judgement, workBeganMs }): DrawnCourse => {
     const of = (all: readonly CourseRatings[]) => ratingsIn(all.find((c) => c.complaintId === complaintId));
     const rated = of(ratings.before);
@@ -62,7 +70,8 @@ export async function reliefOf(practiceId: string, clientId: string): Promise<Re
       complaintId,
       judgement,
       workBeganMs,
-      drawn: drawn.get(complaintId) ?? { levels: [], opinions: null },
+      drawn: drawn.get(complaintId)?.drawn ?? { levels: [], opinions: null },
+      cameBefore: named(drawn.get(complaintId)?.preceded ?? null, spread, nameOf),
       points: points.map(({ day, value, setting }) => ({ atMs: at(day), value, setting })),
       after: of(ratings.after).map(({ atMs, value }) => ({ atMs, value })),
     };

@@ -37,6 +37,18 @@ export async function anchorTrails(practices: readonly string[]): Promise<void> 
     );
 }
 
+/** How techniques scatter over the clients of each practice, learned from what came before easier days on each course. */
+export async function learnSpreads(ownerUrl: string): Promise<void> {
+  await asOwner(
+    ownerUrl,
+    `update practices p set effect_spread = jsonb_build_object('pairs', l.pairs, 'meanSquare', l.mean_square) from (
+       select s.practice_id, count(*) as pairs, avg((row->>'effect')::float8 ^ 2 - (row->>'error')::float8 ^ 2) as mean_square
+       from course_states s cross join lateral jsonb_array_elements(s.preceded->'rows') row
+       where row->>'effect' is not null and jsonb_array_length(row->'techniques') = 1 group by s.practice_id) l
+     where l.practice_id = p.id`,
+  );
+}
+
 /** Courses judged under an older rule, or not yet; which practices have any is one question. */
 export async function refreshAllCourses(ownerUrl: string): Promise<void> {
   const outdated = await asOwner<{ id: string }>(

@@ -51,6 +51,7 @@ const VIEWS: [name: string, open: (page: Page) => Promise<unknown>][] = [
   ['Rules', at('/practice')],
   ['Texts', at('/practice/texts')],
   ['Products', at('/practice/products')],
+  ['Across clients', at('/practice/across')],
   ['Audit trail', at('/practice/trail')],
   ['Routines', at('/routines')],
   [

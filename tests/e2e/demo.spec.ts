@@ -40,7 +40,7 @@ test('worse is said with a word and a sign, and sends to licensed care', async (
   await expect(
     page.getByRole('heading', { name: /Jaw, both sides: worse by \d\.\d \(\d\.\d to \d\.\d\) than before the work/ }),
   ).toBeVisible();
-  await expect(page.getByText('Suggest licensed care before more firm work.')).toBeVisible();
+  await expect(page.getByText('Suggest licensed care before more firm work.').first()).toBeVisible();
 });
 
 test('a course that is worse is told in the strip of the visit; a fact finds its client', async ({ page }) => {
@@ -176,4 +176,80 @@ test('a rating told by telephone is written down, checked, corrected and taken a
   await expect(page.getByRole('heading', { name: 'Stress: not rated yet' })).toBeVisible();
   await page.goto('/practice/trail');
   await expect(page.getByText('Rating between visits corrected').first()).toBeVisible();
+});
+
+test('what to do next is proposed, decided another way only with a reason, and kept', async ({ page }) => {
+  await page.goto('/clients?find=tobias');
+  await page.locator('tbody').getByRole('link').first().click();
+  await page.waitForURL(/clients\/[0-9a-f-]{36}/);
+  const next = page.locator('.what-next');
+  await expect(next.getByText('proposed')).toBeVisible();
+  await expect(next).toContainText('Nothing decided yet.');
+  // By keys: the arrows of the group choose.
+  await next.getByRole('radio', { name: /Go on/ }).focus();
+  const proposed = await next.getByRole('radio', { checked: true }).getAttribute('value');
+  await next.getByText('Refer', { exact: true }).click();
+  await next.getByRole('button', { name: 'Keep: refer' }).click();
+  await expect(next.getByText('Say why another way is chosen')).toBeVisible();
+  await next.getByLabel(/^Why refer and not/).fill('Asked for a second look');
+  await next.getByRole('button', { name: 'Keep: refer' }).click();
+  await expect(next).toContainText('refer, Imke Dahl. Asked for a second look');
+  await expect(next.getByRole('radio', { checked: true })).toHaveAttribute('value', proposed!);
+  await page.goto('/practice/trail');
+  await expect(page.getByRole('row', { name: /What to do next decided/ }).first()).toContainText('choice refer');
+});
+
+test('days are looked at closer by typing and by drawing; two complaints stand beside each other', async ({ page }) => {
+  await page.goto('/clients?find=noor');
+  await page.getByRole('link', { name: 'Noor Halvorsen' }).click();
+  await page.waitForURL(/clients\/[0-9a-f-]{36}/);
+  const course = page.getByRole('img', { name: /^Jaw, left: better by/ });
+  const all = (await course.getAttribute('aria-label'))!.split(',').length;
+  const strip = page.getByRole('group', { name: 'Days that are shown' });
+  await strip.scrollIntoViewIfNeeded();
+  const svg = (await strip.locator('svg').boundingBox())!;
+  await page.mouse.move(svg.x + svg.width * 0.45, svg.y + svg.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(svg.x + svg.width * 0.7, svg.y + svg.height / 2, { steps: 4 });
+  await page.mouse.up();
+  await expect(strip.getByRole('button', { name: 'All days' })).toBeVisible();
+  const some = (await course.getAttribute('aria-label'))!.split(',').length;
+  expect(some).toBeLessThan(all);
+  // The judgement is that of the whole course.
+  await expect(page.getByRole('heading', { name: /^Jaw, left: better by/ })).toBeVisible();
+  await strip.getByRole('button', { name: 'All days' }).click();
+  await expect(strip.getByRole('button', { name: 'All days' })).toHaveCount(0);
+  const from = strip.getByLabel('From');
+  const first = await from.inputValue();
+  const later = new Date(Date.parse(first) + 14 * 86_400_000).toISOString().slice(0, 10);
+  await from.fill(later);
+  await from.blur();
+  await expect(strip.getByRole('button', { name: 'All days' })).toBeVisible();
+  expect((await course.getAttribute('aria-label'))!.split(',').length).toBeLessThan(all);
+  await page.getByLabel('Drawn beside each').selectOption('Headache');
+  await expect(page.getByText(/^Rated within half a day of each other \d+ times: jaw, left higher in/)).toBeVisible();
+  await expect(page.locator('.beside')).toHaveCount(1);
+});
+
+test('what was done at a visit opens its record; what came before easier days says that it is too few to tell', async ({
+  page,
+}) => {
+  await page.goto('/clients?find=noor');
+  await page.getByRole('link', { name: 'Noor Halvorsen' }).click();
+  await page.waitForURL(/clients\/[0-9a-f-]{36}/);
+  await expect(page.getByText(/techniques: too few to tell/)).toBeVisible();
+  await expect(page.getByText('Seen together, not proof.')).toBeVisible();
+  await page.getByRole('link', { name: /^visit 1, .*18:35 done/ }).click();
+  await page.waitForURL('**/record');
+});
+
+test('across clients: how they stand from five clients up, who stopped coming, which ratings are due', async ({
+  page,
+}) => {
+  await page.goto('/practice/across');
+  await expect(page.getByRole('row', { name: /^Left jaw, before rehearsal/ })).toContainText('too few to tell');
+  const told = page.getByRole('row', { name: /of \d better \(\d+ to \d+ %\)/ }).first();
+  await expect(told).toBeVisible();
+  expect(Number(await told.locator('td.num').textContent())).toBeGreaterThanOrEqual(5);
+  await expect(page.getByRole('complementary').getByText('Eye strain: last rated')).toBeVisible();
 });

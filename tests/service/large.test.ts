@@ -5,7 +5,15 @@ import { database } from '../../server/db/connection.ts';
 import { auditTrail, checkTrail } from '../../server/db/queries/audit.server.ts';
 import { besideVisit } from '../../server/db/queries/beside-visit.server.ts';
 import { findClient, findClients, listClients } from '../../server/db/queries/clients.server.ts';
-import { storedCourses, coursesToLookAt, refreshOutdatedCourses } from '../../server/db/queries/courses.server.ts';
+import {
+  coursesToLookAt,
+  drawnCourses,
+  effectSpreadOf,
+  helpedBefore,
+  refreshOutdatedCourses,
+  storedCourses,
+} from '../../server/db/queries/courses.server.ts';
+import { latestDecision } from '../../server/db/queries/decisions.server.ts';
 import { latestMeasures, measuredClients } from '../../server/db/queries/measures.server.ts';
 import {
   seriesOfClient,
@@ -14,7 +22,7 @@ import {
   readingsBefore,
   readingsOfVisit,
 } from '../../server/db/queries/readings.server.ts';
-import { runsOfVisit } from '../../server/db/queries/runs.server.ts';
+import { doneAtVisits, runsOfVisit } from '../../server/db/queries/runs.server.ts';
 import { scoresOfClient } from '../../server/db/queries/scores.server.ts';
 import { findTemplatesByName, templatesInUse } from '../../server/db/queries/templates.server.ts';
 import {
@@ -113,6 +121,10 @@ const PAGES: [string, (p: string) => Promise<unknown>][] = [
       await openVisitBetween(p, clientId, day.from, day.to),
       await ratingsOfClient(p, clientId),
       await seriesOfClient(p, clientId),
+      await drawnCourses(p, clientId),
+      await doneAtVisits(p, clientId),
+      await latestDecision(p, clientId),
+      await effectSpreadOf(p),
     ],
   ],
   [
@@ -137,6 +149,7 @@ const PAGES: [string, (p: string) => Promise<unknown>][] = [
         besideVisit(p, v),
         templatesInUse(p, '', 41),
         runsOfVisit(p, visitId),
+        helpedBefore(p, clientId),
       ]);
     },
   ],

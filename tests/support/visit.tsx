@@ -37,6 +37,7 @@ export const emptyVisit = (): VisitData => ({
     complaints: [{ id: 'k1', kind: 'jaw', label: '', side: 'left', onset: '', triggers: '', goal: '', closed: false }],
   },
   readings: [],
+  helped: [],
   earlier: [],
   lastScreen: null,
   lastFindings: null,

@@ -26,6 +26,8 @@ interface Props {
   /** Null while nothing was worked. */
   workStartMs: number | null;
   posts: readonly Post[];
+  /** Another complaint, drawn with it to compare. */
+  beside?: { name: string; points: readonly ChartPoint[] };
   /** The first day drawn, in words. */
   firstDay: string;
 }
@@ -40,7 +42,8 @@ const LETTER = 6.4;
  * diamonds; at the right on the same scale the change with its interval and the smallest change that matters.
  */
 export function CourseChart(props: Props) {
-  const { title, axis, points, after, levels, judgement: j, workStartMs, posts, firstDay } = props;
+  const { title, axis, points, after, levels, judgement: j, workStartMs, posts, firstDay, beside } = props;
+  const lastBeside = beside?.points[beside.points.length - 1];
   const { x } = axis;
   const workX = workStartMs === null ? PLOT.right : Math.max(x(workStartMs), PLOT.left);
   const before = j.before;
@@ -130,6 +133,21 @@ export function CourseChart(props: Props) {
           )(points) ?? ''
         }
       />
+      {beside && lastBeside && (
+        <g className="beside">
+          <path
+            d={
+              line<ChartPoint>(
+                (p) => x(p.atMs),
+                (p) => y(p.value),
+              )(beside.points) ?? ''
+            }
+          />
+          <text x={x(lastBeside.atMs) - 8} y={y(lastBeside.value) - 8} textAnchor="end">
+            {beside.name}
+          </text>
+        </g>
+      )}
       <path className="after" d={after.map((p) => `M${px(x(p.atMs) + 4)} ${px(y(p.value))}l6 -3.5v7z`).join('')} />
       {/* One path for hundreds of ratings. */}
       <path className="mark home" d={marks('home', 'm0 -5l5 5l-5 5l-5 -5z')} />

@@ -38,17 +38,24 @@ const WORTH: Record<ValuePair['told'], string> = {
 export function MeasureRow({ name, sides, axis }: { name: string; sides: readonly OneSided[]; axis: TimeAxis }) {
   const [least = 0, most = 0] = extent(sides.flatMap((s) => s.points.map((p) => p.value))) as [number, number];
   const y = scaleLinear([least, most === least ? least + 1 : most], [BASE, TOP]);
+  // On the days that are looked at a side may have no value.
+  const drawn = sides.filter((s) => s.points.length > 0);
   const at = (p: { atMs: number; value: number }) => ({ x: axis.x(p.atMs), y: y(p.value) });
-  const heard = sides
+  const heard = drawn
     .map((s) => `${s.side === 'midline' ? '' : `client’s ${s.side} `}${s.points.map((p) => told(p.value)).join(', ')}`)
     .join('; ');
   return (
-    <svg viewBox={`0 0 ${PLOT.width} ${HEIGHT}`} role="img" aria-label={`${name}: ${heard}`} className="measure-row">
+    <svg
+      viewBox={`0 0 ${PLOT.width} ${HEIGHT}`}
+      role="img"
+      aria-label={`${name}: ${heard || 'nothing on these days'}`}
+      className="measure-row"
+    >
       <line className="grid" x1={0} x2={PLOT.width} y1={0.5} y2={0.5} />
       <text className="measure-name" x={PLOT.left} y={14}>
         {name}
       </text>
-      {sides.map((s) => {
+      {drawn.map((s) => {
         const [first, last] = [s.points[0]!, s.points[s.points.length - 1]!];
         // Values of two sides that meet are told above and below.
         const below = s.side === 'right' && sides.length > 1;

@@ -1,5 +1,4 @@
 import type { Complaint } from '../../../core/record';
-import { MEASURES, type MeasureKey } from '../../../core/measures';
 import {
   courseReason,
   courseTitle,
@@ -9,12 +8,15 @@ import {
   type MeasureCourse,
   points as inPoints,
   RELIEF_HELP,
-  type ValuePair,
+  together,
+  togetherWords,
 } from '../../../core/relief';
-import { complaintName, roundHalfAway } from '../../../core/words';
+import { complaintName } from '../../../core/words';
 import { MUSCLES } from '../../../reference/facts/muscles';
 import { type ChartPoint, CourseChart } from '../../parts/course/course-chart';
+import { type DoneAtVisit, DoneRow } from '../../parts/course/done-row';
 import { MeasureRow } from '../../parts/course/measure-row';
+import type { Period } from '../../parts/course/period';
 import { timeAxis } from '../../parts/course/time-axis';
 import { useDates } from '../../parts/frame/use-dates';
 
@@ -33,6 +35,21 @@ const RANK: Partial<Record<KeptJudgement['verdict'], number>> = { worse: 0, 'lea
 const rankOf = (told: Told | undefined): number =>
   told ? Math.min(told.judgement.advice === 'refer' ? 0 : 2, RANK[told.judgement.verdict] ?? 2) : 3;
 
+/** All moments that a page of courses draws, ms since 1970. */
+export const momentsOf = (
+  complaints: readonly Complaint[],
+  courses: readonly Told[],
+  measured: readonly MeasureCourse[],
+  begun: readonly string[],
+): number[] => {
+  const open = new Set(complaints.map((c) => c.id));
+  const drawn = [
+    ...courses.filter((c) => open.has(c.complaintId)).flatMap((c) => c.points.map((p) => p.atMs)),
+    ...measured.flatMap((m) => m.sides.flatMap((s) => s.points.map((p) => p.atMs))),
+  ];
+  return drawn.length ? [...drawn, ...begun.map((at) => Date.parse(at))] : [];
+};
+
 /** The course of each complaint that is open, with what is judged of it: worse and refer first, then as they stand. */
 export function ReliefCourses({
   complaints,
@@ -40,7 +57,11 @@ export function ReliefCourses({
   begun,
   nowIso,
   measured,
+  done = [],
+  period = null,
+  beside = null,
   extra,
+  between,
 }: {
   complaints: readonly Complaint[];
   courses: readonly Told[];
@@ -49,18 +70,24 @@ export function ReliefCourses({
   nowIso: string;
   /** What was measured at least twice, over time. */
   measured: readonly MeasureCourse[];
+  /** What was really done at guided visits. */
+  done?: readonly DoneAtVisit[];
+  /** Days that are drawn; null = all. What is judged is always the whole course. */
+  period?: Period | null;
+  /** Id of the complaint that is drawn beside the others. */
+  beside?: string | null;
   /** What stands under a course on the screen. */
   extra?: (complaint: Complaint) => React.ReactNode;
+  /** What stands between the courses and what was measured, on the screen. */
+  between?: React.ReactNode;
 }) {
   const { shortDay } = useDates();
   const of = (c: Complaint) => courses.find((k) => k.complaintId === c.id);
   const shown = complaints.flatMap((c) => of(c)?.points ?? []);
   const visits = begun.map((at) => Date.parse(at));
-  const axis = timeAxis([
-    ...shown.map((p) => p.atMs),
-    ...measured.flatMap((m) => m.sides.flatMap((s) => s.points.map((p) => p.atMs))),
-    ...(shown.length || measured.length ? visits : []),
-  ]);
+  const axis = timeAxis(period ? [period.fromMs, period.toMs] : momentsOf(complaints, courses, measured, begun));
+  const inside = <T extends { atMs: number }>(all: readonly T[]): T[] =>
+    all.filter((p) => p.atMs >= axis.fromMs && p.atMs <= axis.toMs);
   const today = shortDay(nowIso);
   const posts = begun
     .map((at, i) => ({
@@ -69,12 +96,14 @@ export function ReliefCourses({
       day: shortDay(at),
       isToday: shortDay(at) === today,
     }))
-    .filter((p) => p.atMs >= axis.fromMs);
+    .filter((p) => p.atMs >= axis.fromMs && p.atMs <= axis.toMs);
+  const second = complaints.find((c) => c.id === beside);
   const ordered = [...complaints].sort((a, b) => rankOf(of(a)) - rankOf(of(b)));
   return (
     <>
-      {ordered.map((c) => {
+      {ordered.map((c, i) => {
         const told = of(c);
+        const other = second && second.id !== c.id ? of(second) : undefined;
         const judgement = told?.judgement ?? NOTHING_RATED;
         const title = courseTitle(complaintName(c), judgement);
         const isWorse = judgement.verdict === 'worse';
@@ -91,15 +120,26 @@ export function ReliefCourses({
                 <CourseChart
                   title={title}
                   axis={axis}
-                  points={told.points}
-                  after={told.after}
-                  levels={told.drawn.levels}
+                  points={inside(told.points)}
+                  after={inside(told.after)}
+                  levels={inside(told.drawn.levels)}
+                  beside={other && { name: complaintName(second!), points: inside(other.points) }}
                   judgement={judgement}
                   workStartMs={told.workBeganMs}
                   posts={posts}
                   firstDay={shortDay(new Date(axis.fromMs).toISOString())}
                 />
+                {i === 0 && <DoneRow axis={axis} done={inside(done)} />}
               </div>
+            )}
+            {other && told && (
+              <p className="soft small">
+                {togetherWords(
+                  complaintName(c).toLowerCase(),
+                  complaintName(second!).toLowerCase(),
+                  together(told.points, other.points),
+                )}
+              </p>
             )}
             {told?.drawn.opinions && <Opinions {...told.drawn.opinions} />}
             {extra?.(c)}
@@ -107,10 +147,16 @@ export function ReliefCourses({
         );
       })}
       {shown.length > 0 && <Legend />}
+      {between}
       {measured.length > 0 && (
         <section className="course course-frame" aria-label="Measured" tabIndex={0}>
           {measured.map((m) => (
-            <MeasureRow key={`${m.measure} ${m.place}`} name={measureName(m)} sides={m.sides} axis={axis} />
+            <MeasureRow
+              key={`${m.measure} ${m.place}`}
+              name={measureName(m)}
+              sides={m.sides.map((s) => ({ ...s, points: inside(s.points) }))}
+              axis={axis}
+            />
           ))}
         </section>
       )}
@@ -128,7 +174,7 @@ function Opinions({ overlap, slopePerWeek }: NonNullable<DrawnOfCourse['opinions
   ].filter(Boolean);
   if (!told.length) return null;
   return (
-    <details className="course-legend">
+    <details className="course-legend no-print">
       <summary>Second opinions</summary>
       <p className="mb-0">{told.join('; ')}. They are told beside it and decide nothing.</p>
     </details>
@@ -158,7 +204,8 @@ function Legend() {
         <svg viewBox="0 0 12 12" aria-hidden="true">
           <path className="after" d="M2 6l7 -4v8z" />
         </svg>{' '}
-        right after the work; shaded the level before it and what counts as the same. How sure is this?
+        right after the work; shaded the level before it and what counts as the same.{' '}
+        <span className="no-print">How sure is this?</span>
       </summary>
       <ul>
         {RELIEF_HELP.map((words) => (
@@ -166,62 +213,5 @@ function Legend() {
         ))}
       </ul>
     </details>
-  );
-}
-
-/** What was measured at the first visit and now. */
-export function PairTable({ pairs }: { pairs: readonly ValuePair[] }) {
-  if (pairs.length === 0) return null;
-  return (
-    <table className="table">
-      <thead>
-        <tr>
-          <th scope="col">Measured</th>
-          <th scope="col">First</th>
-          <th scope="col">Now</th>
-          <th scope="col">Change</th>
-          <th scope="col">What it means</th>
-        </tr>
-      </thead>
-      <tbody>
-        {pairs.map((p) => (
-          <PairRow key={`${p.measure}-${p.place}-${p.side}`} pair={p} />
-        ))}
-      </tbody>
-    </table>
-  );
-}
-
-function PairRow({ pair }: { pair: ValuePair }) {
-  const muscle = MUSCLES.find((m) => m.id === pair.place);
-  const sided = Object.hasOwn(MEASURES, pair.measure) && MEASURES[pair.measure as MeasureKey].belongs === 'side';
-  const name = muscle
-    ? `${muscle.name}, ${pair.side}${pair.measure === 'tenderness' ? '' : `, ${pair.name.toLowerCase()}`}`
-    : sided
-      ? `${pair.name}, ${pair.side}`
-      : pair.name;
-  const unit = pair.unit === 'mm' || pair.unit === 'kPa' ? ` ${pair.unit}` : '';
-  // Inside its own error a change has no way.
-  const arrow = pair.told === 'better' || pair.told === 'worse' ? (pair.change > 0 ? '▲' : '▼') : '';
-  const sign = !arrow && pair.change ? (pair.change > 0 ? '+' : '−') : '';
-  return (
-    <tr>
-      <td className="fw-bold">{name}</td>
-      <td className="num">
-        {roundHalfAway(pair.first, 1)}
-        {unit}
-      </td>
-      <td className="num">
-        {roundHalfAway(pair.now, 1)}
-        {unit}
-      </td>
-      <td className={`num ${pair.told === 'better' || pair.told === 'worse' ? pair.told : ''}`}>
-        {arrow} {sign}
-        {roundHalfAway(Math.abs(pair.change), 1) || '–'}
-        {pair.change ? unit : ''}{' '}
-        <span className="visually-hidden">{pair.told === 'better' || pair.told === 'worse' ? pair.told : ''}</span>
-      </td>
-      <td>{pair.meaning}</td>
-    </tr>
   );
 }

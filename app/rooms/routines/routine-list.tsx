@@ -1,8 +1,8 @@
-import { wilson } from '../../../core/measures';
 import { clock, COMPLAINT_NAMES, counted } from '../../../core/words';
 import { Link } from 'react-router';
 import { useDates } from '../../parts/frame/use-dates';
 import type { RoutineRow } from '../../routes/routines';
+import { StandsSeen } from '../../parts/course/stands-seen';
 import { SmallRibbon } from '../../parts/ribbon/small-ribbon';
 
 /** Every routine as a row with its ribbon, all at one scale. A touch or the arrows show it at the side, its name opens it. */
@@ -74,49 +74,12 @@ export function RoutineList({
               {t.clients > 0 && <div className="soft">{counted(t.clients, 'client')}</div>}
             </td>
             <td className="small relief-seen">
-              <ReliefSeen row={t} />
+              <StandsSeen clients={t.clients} stands={t.relief} />
             </td>
             <td className="num text-end soft">{t.version}</td>
           </tr>
         ))}
       </tbody>
     </table>
-  );
-}
-
-/** How the complaints of its clients stand: counts, never a share of a handful. */
-function ReliefSeen({ row: { clients, relief } }: { row: RoutineRow }) {
-  if (!relief) return <span className="soft">{clients ? 'too few to tell' : 'not used yet'}</span>;
-  const { of, better, worse, same } = relief;
-  const untold = of - better - worse - same;
-  const share = (n: number) => {
-    const { low, high } = wilson(n, of)!;
-    return ` (${Math.round(low * 100)} to ${Math.round(high * 100)} %)`;
-  };
-  return (
-    <>
-      {better > 0 && (
-        <div className="better">
-          ↓ {better} of {of} better
-          {share(better)}
-        </div>
-      )}
-      {worse > 0 && (
-        <div className="worse">
-          ↑ {worse} of {of} worse
-          {share(worse)}
-        </div>
-      )}
-      {same > 0 && (
-        <div className="soft">
-          {same} of {of} about the same
-        </div>
-      )}
-      {untold > 0 && (
-        <div className="soft">
-          {untold} of {of} cannot be told
-        </div>
-      )}
-    </>
   );
 }

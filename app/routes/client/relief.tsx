@@ -1,30 +1,55 @@
+import { adviceOfAll } from '../../../core/relief';
 import { complaintName } from '../../../core/words';
+import { useState } from 'react';
 import { Link, useRouteLoaderData } from 'react-router';
 import { reliefOf } from '../../../server/access/relief-of.server';
+import { latestDecision } from '../../../server/db/queries/decisions.server';
 import { keptRatings } from '../../../server/db/queries/ratings.server';
+import { doneAtVisits } from '../../../server/db/queries/runs.server';
 import { requirePractitioner } from '../../../server/access/session.server';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { KeptRatings } from '../../rooms/client/kept-ratings';
-import { PairTable, ReliefCourses } from '../../rooms/client/relief-courses';
+import { type Period, PeriodStrip } from '../../parts/course/period';
+import { useDates } from '../../parts/frame/use-dates';
+import { CameBefore } from '../../rooms/client/came-before';
+import { WhatNext } from '../../rooms/client/what-next';
+import { PairTable } from '../../rooms/client/pair-table';
+import { momentsOf, ReliefCourses } from '../../rooms/client/relief-courses';
 import { changeMarks } from '../../parts/chart/chart-marks';
 import type { Route } from './+types/relief';
 import type { loader as frame } from './client';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
-  const [relief, kept] = await Promise.all([
+  const [relief, kept, done, decision] = await Promise.all([
     reliefOf(practiceId, params.clientId),
     keptRatings(practiceId, params.clientId),
+    doneAtVisits(practiceId, params.clientId),
+    latestDecision(practiceId, params.clientId),
   ]);
-  return { ...relief, kept };
+  return { ...relief, kept, done, decision };
 }
 
-export default function Relief({ loaderData: { courses, pairs, measured, kept } }: Route.ComponentProps) {
+export default function Relief({ loaderData }: Route.ComponentProps) {
+  const { courses, pairs, measured, kept, decision } = loaderData;
   const { client, begun, now, timeZone } = useRouteLoaderData('routes/client/client') as Awaited<
     ReturnType<typeof frame>
   >;
   const changes = changeMarks(pairs);
   const open = client.complaints.filter((c) => !c.closed);
+  const { shortDay } = useDates();
+  const [period, setPeriod] = useState<Period | null>(null);
+  const [beside, setBeside] = useState('');
+  const moments = momentsOf(open, courses, measured, begun);
+  const of = (c: { id: string }) => courses.find((k) => k.complaintId === c.id);
+  const rated = open.filter((c) => of(c));
+  const done = loaderData.done
+    .map((d) => ({
+      ...d,
+      atMs: Date.parse(d.startsAt),
+      name: `visit ${begun.indexOf(d.startsAt) + 1}, ${shortDay(d.startsAt)}`,
+    }))
+    .reverse();
   return (
     <div className="page with-aside">
       <main>
@@ -36,6 +61,33 @@ export default function Relief({ loaderData: { courses, pairs, measured, kept } 
           </p>
         )}
         <ReliefCourses
+          between={
+            <>
+              {moments.length > 0 && (
+                <PeriodStrip moments={moments} period={period} timeZone={timeZone} onChange={setPeriod} />
+              )}
+              {rated.length > 1 && (
+                <label className="compare no-print">
+                  Drawn beside each{' '}
+                  <select
+                    className="form-select form-select-sm"
+                    value={beside}
+                    onChange={(e) => setBeside(e.target.value)}
+                  >
+                    <option value="">no other</option>
+                    {rated.map((c) => (
+                      <option key={c.id} value={c.id}>
+                        {complaintName(c)}
+                      </option>
+                    ))}
+                  </select>
+                </label>
+              )}
+            </>
+          }
+          done={done}
+          period={period}
+          beside={beside || null}
           complaints={open}
           courses={courses}
           begun={begun}
@@ -62,12 +114,29 @@ export default function Relief({ loaderData: { courses, pairs, measured, kept } 
       <aside>
         {open.length > 0 && (
           <p className="text-end">
-            <Link to={`/paper/clients/${client.id}/relief`}>Print</Link>
+            Print <Link to={`/paper/clients/${client.id}/relief`}>for the client</Link> ·{' '}
+            <Link to={`/paper/clients/${client.id}/relief?for=colleague`}>for a colleague</Link>
           </p>
+        )}
+        {rated.length > 0 && (
+          <WhatNext
+            clientId={client.id}
+            proposed={adviceOfAll(rated.map((c) => of(c)!.judgement))}
+            courses={rated.map((c) => ({ name: complaintName(c), judgement: of(c)!.judgement }))}
+            decision={decision}
+          />
         )}
         <div style={{ height: 430, margin: '-24px -24px 12px' }}>
           <FaceChart changes={changes} />
         </div>
+        {rated.length > 0 && (
+          <CameBefore
+            courses={rated.flatMap((c) => {
+              const told = of(c)!.cameBefore;
+              return told ? [{ name: complaintName(c), told }] : [];
+            })}
+          />
+        )}
         <h2 className="mb-2">Complaints</h2>
         {open.map((c) => (
           <div key={c.id} className="look">

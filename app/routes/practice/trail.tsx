@@ -38,6 +38,7 @@ const WORDS: Record<string, string> = {
   'rule-changed': 'Rule changed',
   'rule-on': 'Rule switched on',
   'rule-off': 'Rule switched off',
+  'decided-next': 'What to do next decided',
   'rating-kept': 'Rating between visits kept',
   'rating-corrected': 'Rating between visits corrected',
   'rating-removed': 'Rating between visits taken away',

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { Outlet, useLocation, useRevalidator } from 'react-router';
 import { schoolOf } from '../../../server/db/queries/practice.server';
 import { besideVisit } from '../../../server/db/queries/beside-visit.server';
-import { storedCourses } from '../../../server/db/queries/courses.server';
+import { helpedBefore, storedCourses } from '../../../server/db/queries/courses.server';
 import { findClient } from '../../../server/db/queries/clients.server';
 import { latestMeasures } from '../../../server/db/queries/measures.server';
 import { scoresOfClient } from '../../../server/db/queries/scores.server';
@@ -36,6 +36,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     practiceSchool,
     own,
     courses,
+    helped,
   ] = await Promise.all([
     findClient(practiceId, clientId),
     latestMeasures(practiceId, clientId),
@@ -48,6 +49,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     schoolOf(practiceId),
     ownTechniques(practiceId),
     storedCourses(practiceId, [clientId]),
+    helpedBefore(practiceId, clientId),
   ]);
   if (!client) notFound('client');
   return {
@@ -59,6 +61,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     practiceName,
     practiceSchool,
     own,
+    helped,
     worse: courses.filter((c) => c.judgement.verdict === 'worse').map((c) => c.complaintId),
     who: { practitionerId, name, email },
     timeZone,

@@ -94,6 +94,10 @@ export class RunModel extends Model<InferAttributes<RunModel>, InferCreationAttr
   declare practitionerId: CreationOptional<string | null>;
   /** How long in it took what ends by feel; null while it goes on. */
   declare felt: CreationOptional<FeltLengths | null>;
+  /** Ids of the techniques that it worked. */
+  declare worked: CreationOptional<string[]>;
+  /** By its last event; null while it is open. */
+  declare endedAt: CreationOptional<Date | null>;
 }
 
 export class RunEventModel extends Model<InferAttributes<RunEventModel>, InferCreationAttributes<RunEventModel>> {
@@ -204,6 +208,8 @@ export function defineWork(sequelize: Sequelize): void {
       clockAheadMs: DataTypes.DOUBLE,
       practitionerId: DataTypes.UUID,
       felt: DataTypes.JSONB,
+      worked: DataTypes.ARRAY(DataTypes.TEXT),
+      endedAt: DataTypes.DATE,
     },
     { sequelize, tableName: 'runs' },
   );

@@ -6,7 +6,11 @@ import {
   type CourseOf,
   courseState,
   type DrawnOfCourse,
+  type EffectSpread,
   FORGET_AFTER_DAYS,
+  helpedBy,
+  type HelpedBefore,
+  type Preceded,
   type RatedAt,
   SILENT_AFTER_DAYS,
   workedOn,
@@ -60,7 +64,7 @@ async function workBegan(
   for (let offset = 0; ; offset += AT_ONCE) {
     const visits = await database().query<{ routine: unknown; steps: StepRecord[] | null; ended: Date }>(
       `select coalesce(r.routine, v.routine) as routine, r.steps,
-         coalesce((select to_timestamp(max(e.at_ms) / 1000) from run_events e where e.practice_id = r.practice_id and e.run_id = r.id), v.ended_at, v.starts_at) as ended
+         coalesce(r.ended_at, v.ended_at, v.starts_at) as ended
        from visits v left join runs r on r.practice_id = v.practice_id and r.visit_id = v.id and r.status <> 'open'
        where v.practice_id = :practiceId and v.client_id = :clientId and (r.id is not null or v.stage = 'done') and coalesce(r.routine, v.routine) is not null
        order by v.starts_at, r.created_at limit ${AT_ONCE} offset :offset`,
@@ -74,6 +78,9 @@ async function workBegan(
   }
 }
 
+/** So many runs back it is looked what came before easier days. Our choice. */
+const LATEST_RUNS = 1000;
+
 /** Works out how a complaint's ratings stand, in the transaction that wrote one of them or changed what is known beside. */
 export async function refreshCourse(
   practiceId: string,
@@ -86,14 +93,20 @@ export async function refreshCourse(
     { replacements: { practiceId, complaintId, measure: RATED }, type: QueryTypes.SELECT, transaction },
   );
   const facts = await factsOf(practiceId, clientId, complaintId, transaction);
+  const runs = await database().query<{ at: Date; worked: string[] }>(
+    `select r.ended_at as at, r.worked from visits v join runs r on r.practice_id = v.practice_id and r.visit_id = v.id
+     where v.practice_id = :practiceId and v.client_id = :clientId and r.ended_at is not null order by r.ended_at desc limit ${LATEST_RUNS}`,
+    { replacements: { practiceId, clientId }, type: QueryTypes.SELECT, transaction },
+  );
   const s = courseState(
     rows.map((r) => ({ value: r.value, atMs: r.at.getTime(), source: r.source })),
     facts,
+    runs.map(({ at, worked }) => ({ atMs: at.getTime(), techniques: worked })),
   );
   await database().query(
-    `insert into course_states (complaint_id, practice_id, client_id, rule_version, verdict, advice, judgement, drawn, ratings, recent, last_at, last_home_at)
-     values (:complaintId, :practiceId, :clientId, :rule, :verdict, :advice, :judgement, :drawn, :ratings, :recent, :lastAt, :lastHomeAt)
-     on conflict (complaint_id) do update set rule_version = excluded.rule_version, verdict = excluded.verdict, advice = excluded.advice, judgement = excluded.judgement, drawn = excluded.drawn,
+    `insert into course_states (complaint_id, practice_id, client_id, rule_version, verdict, advice, judgement, drawn, preceded, ratings, recent, last_at, last_home_at)
+     values (:complaintId, :practiceId, :clientId, :rule, :verdict, :advice, :judgement, :drawn, :preceded, :ratings, :recent, :lastAt, :lastHomeAt)
+     on conflict (complaint_id) do update set rule_version = excluded.rule_version, verdict = excluded.verdict, advice = excluded.advice, judgement = excluded.judgement, drawn = excluded.drawn, preceded = excluded.preceded,
        ratings = excluded.ratings, recent = excluded.recent, last_at = excluded.last_at, last_home_at = excluded.last_home_at`,
     {
       replacements: {
@@ -105,6 +118,7 @@ export async function refreshCourse(
         advice: s.judgement.advice,
         judgement: JSON.stringify(s.judgement),
         drawn: JSON.stringify(s.drawn),
+        preceded: JSON.stringify(s.preceded),
         ratings: s.ratings,
         recent: JSON.stringify(s.recent),
         lastAt: s.lastAtMs === null ? null : new Date(s.lastAtMs),
@@ -162,7 +176,8 @@ export const refreshOutdatedCourses = byPractice(async (practiceId: string): Pro
   }
 });
 
-const COLUMNS = `s.client_id as "clientId", c.name as "clientName", s.complaint_id as "complaintId", k.kind, k.label, k.side, (extract(epoch from k.work_began_at) * 1000)::float8 as "workBeganMs", s.judgement, s.ratings, s.recent,
+const COLUMNS = `s.client_id as "clientId", c.name as "clientName", s.complaint_id as "complaintId", k.kind, k.label, k.side, (extract(epoch from k.work_began_at) * 1000)::float8 as "workBeganMs",
+  (select (extract(epoch from max(d.decided_at)) * 1000)::float8 from decisions d where d.practice_id = s.practice_id and d.client_id = s.client_id) as "decidedMs", s.judgement, s.ratings, s.recent,
   (extract(epoch from s.last_at) * 1000)::float8 as "lastAtMs", (extract(epoch from s.last_home_at) * 1000)::float8 as "lastHomeAtMs"`;
 const FROM = `course_states s join complaints k on k.id = s.complaint_id and k.practice_id = s.practice_id and not k.closed join clients c on c.id = s.client_id and c.practice_id = s.practice_id`;
 
@@ -178,17 +193,36 @@ export const storedCourses = byPractice(
   },
 );
 
-/** What is drawn of the courses of one client, by complaint. */
+interface BesideCourse {
+  drawn: DrawnOfCourse;
+  preceded: Preceded;
+}
+/** What is drawn of the courses of one client, and what came before easier days, by complaint. */
 export const drawnCourses = byPractice(
-  async (practiceId: string, clientId: string): Promise<Map<string, DrawnOfCourse>> => {
+  async (practiceId: string, clientId: string): Promise<Map<string, BesideCourse>> => {
     if (!isUuid(clientId)) return new Map();
-    const rows = await database().query<{ id: string; drawn: DrawnOfCourse }>(
-      'select complaint_id as id, drawn from course_states where practice_id = :practiceId and client_id = :clientId',
+    const rows = await database().query<BesideCourse & { id: string }>(
+      'select complaint_id as id, drawn, preceded from course_states where practice_id = :practiceId and client_id = :clientId',
       { replacements: { practiceId, clientId }, type: QueryTypes.SELECT },
     );
-    return new Map(rows.map((r) => [r.id, r.drawn]));
+    return new Map(rows.map(({ id, ...beside }) => [id, beside]));
   },
 );
+
+/** How techniques scatter over the clients of a practice; learned by the upkeep. */
+export const effectSpreadOf = byPractice(async (practiceId: string): Promise<EffectSpread> => {
+  const [row] = await database().query<{ spread: EffectSpread }>(
+    'select effect_spread as spread from practices where id = :practiceId',
+    { replacements: { practiceId }, type: QueryTypes.SELECT },
+  );
+  return row!.spread;
+});
+
+/** What came before easier days, of each complaint of a client, as a proposal takes it. */
+export const helpedBefore = byPractice(async (practiceId: string, clientId: string): Promise<HelpedBefore[]> => {
+  const [courses, spread] = await Promise.all([drawnCourses(practiceId, clientId), effectSpreadOf(practiceId)]);
+  return [...courses].map(([complaintId, { preceded }]) => ({ complaintId, techniques: helpedBy(preceded, spread) }));
+});
 
 /** Courses that may need a look now, the most pressing first and the latest first, at most so many; and how many there are. */
 export const coursesToLookAt = byPractice(
@@ -196,7 +230,8 @@ export const coursesToLookAt = byPractice(
     const days = (n: number) => new Date(now.getTime() - n * 86_400_000);
     const rows = await database().query<CourseOf & { total: number }>(
       `select ${COLUMNS}, count(*) over ()::int as total from ${FROM}
-     where s.practice_id = :practiceId and s.last_at >= :since and (s.advice <> 'go-on' or s.last_home_at <= :silentSince)
+     where s.practice_id = :practiceId and s.last_at >= :since and (s.last_home_at <= :silentSince or s.advice = 'refer'
+         or s.advice <> 'go-on' and not exists (select 1 from decisions d where d.practice_id = s.practice_id and d.client_id = s.client_id and d.decided_at >= s.last_at))
      order by s.advice = 'refer' desc, s.verdict = 'worse' desc, s.advice = 'review' desc, s.advice = 'adjust' desc, s.last_at desc, s.complaint_id limit :limit`,
       {
         replacements: { practiceId, since: days(FORGET_AFTER_DAYS), silentSince: days(SILENT_AFTER_DAYS), limit },

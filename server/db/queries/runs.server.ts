@@ -1,4 +1,6 @@
 import {
+  doneRibbon,
+  type DoneRibbon,
   type FeltLengths,
   type GuideEvent,
   type Learned,
@@ -9,6 +11,7 @@ import {
   type StepRecord,
   unevenSteps,
 } from '../../../core/guide/index.ts';
+import { techniquesWorked } from '../../../core/relief/index.ts';
 import { hasEnded } from '../../../core/record/index.ts';
 import { expandRoutine, type Lack, stepsOf, withSides, type Routine } from '../../../core/routine/index.ts';
 import type { OneSide } from '../../../core/words/index.ts';
@@ -131,6 +134,27 @@ export const lacksBefore = byPractice(async (practiceId: string, visitId: string
   });
 });
 
+/** Posts of a course that have room for what was done at them. Our choice. */
+const LATEST_DRAWN = 24;
+
+/** What was really done at the latest visits of a client that were guided, the latest first. */
+export const doneAtVisits = byPractice(
+  async (practiceId: string, clientId: string): Promise<(DoneRibbon & { visitId: string; startsAt: string })[]> => {
+    if (!isUuid(clientId)) return [];
+    const rows = await database().query<{ id: string; at: Date; steps: StepRecord[] }>(
+      `select v.id, v.starts_at as at, r.steps from visits v
+       join lateral (select steps from runs where practice_id = v.practice_id and visit_id = v.id and steps is not null order by created_at desc limit 1) r on true
+       where v.practice_id = :practiceId and v.client_id = :clientId order by v.starts_at desc limit ${LATEST_DRAWN}`,
+      { replacements: { practiceId, clientId }, type: QueryTypes.SELECT },
+    );
+    return rows.map(({ id, at, steps }) => ({
+      visitId: id,
+      startsAt: at.toISOString(),
+      ...doneRibbon(readStepRecords(steps)),
+    }));
+  },
+);
+
 /** A device's clock may go this much faster than ours over a run. Our choice. */
 const CLOCK_SLACK_MS = 60_000;
 /** The first events of a run may have been on their way for this long. Our choice. */
@@ -206,8 +230,16 @@ export const takeEvents = byPractice(
       const routine = storedRoutine(run.routine)!;
       const { state, steps } = runRecord(expandRoutine(routine), replayed, now);
       const status = state.status === 'done' || state.status === 'stopped' ? state.status : 'open';
-      const felt = status === 'open' ? null : lengthsOf(routine, replayed, now);
-      await run.update({ status, steps: status === 'open' ? null : steps, felt }, { transaction });
+      const ended =
+        status === 'open'
+          ? { steps: null, felt: null, worked: [], endedAt: null }
+          : {
+              steps,
+              felt: lengthsOf(routine, replayed, now),
+              worked: techniquesWorked(routine, steps),
+              endedAt: new Date(replayed[replayed.length - 1]!.atMs),
+            };
+      await run.update({ status, ...ended }, { transaction });
       if (status !== 'open') {
         const visit = await VisitModel.findOne({ where: { practiceId, id: visitId }, transaction });
         if (visit) await refreshCoursesOf(practiceId, visit.clientId, transaction);

@@ -10,12 +10,14 @@ import {
   totalsOf,
   type Catalogue,
 } from '../../../core/routine/index.ts';
+import type { Stands } from '../../../core/record/index.ts';
 import type { ComplaintKind, Pressure } from '../../../core/words/index.ts';
 import { QueryTypes } from 'sequelize';
 import { database } from '../connection.ts';
 import { PractitionerModel, TemplateModel } from '../models/index.ts';
 import { byPractice } from '../scope.ts';
 import { storedRoutine } from '../stored.ts';
+import { COUNTED, type Counted, STANDS_OF_CLIENTS, standsOf } from './stands.ts';
 import type { Template } from './templates.server.ts';
 
 /** What a list shows of a routine; all of it follows from one version of a template and the practice’s techniques. */
@@ -34,7 +36,7 @@ export interface TemplateLine extends Summary, Omit<Template, 'body'> {
   /** With how many clients. */
   clients: number;
   /** How the complaints of these clients stand; null while they are too few to tell. */
-  relief: { of: number; better: number; worse: number; same: number } | null;
+  relief: Stands | null;
 }
 
 function summaryOf(body: Routine, catalogue: Catalogue): Summary {
@@ -59,54 +61,46 @@ function keep(key: string, summary: Summary): void {
   kept.set(key, summary);
 }
 
-/** What became of the clients a template was used with: told from so many up. Our choice; it stands on the page. */
-const RELIEF_FROM_CLIENTS = 5;
 interface Use {
   usedAt: string;
   clients: number;
-  relief: TemplateLine['relief'];
+  relief: Stands | null;
 }
 
 /**
- * When copies of each template were last worked with, with how many clients, and how their complaints stand: a client
- * counts as worse when any open complaint is, else as better when any is, else as the same when any is; of the others it cannot be told. Seen together with a routine, no proof of it.
+ * When copies of each template were last worked with, with how many clients, and how their complaints stand.
  */
 async function uses(practiceId: string): Promise<Map<string, Use>> {
-  const rows = await database().query<{
-    id: string;
-    at: Date;
-    clients: number;
-    told: number;
-    better: number;
-    worse: number;
-    same: number;
-  }>(
+  const rows = await database().query<{ id: string; at: Date; clients: number } & Counted>(
     `with used as (
        select v.routine_origin->>'template' as id, v.client_id, max(r.created_at) as at
        from visits v join runs r on r.visit_id = v.id and r.practice_id = v.practice_id
        where v.practice_id = :practiceId and v.routine_origin is not null group by 1, 2
-     ), told as (
-       select s.client_id, bool_or(s.verdict = 'worse') as worse, bool_or(s.verdict = 'better') as better, bool_or(s.verdict in ('about-same', 'low-steady')) as same
-       from course_states s join complaints k on k.id = s.complaint_id and k.practice_id = s.practice_id and not k.closed
-       where s.practice_id = :practiceId and s.verdict not in ('no-readings', 'before-work', 'too-early') group by 1
-     )
-     select u.id, max(u.at) as at, count(*)::int as clients, count(t.client_id)::int as told,
-       count(*) filter (where t.worse)::int as worse, count(*) filter (where t.better and not t.worse)::int as better,
-       count(*) filter (where t.same and not t.better and not t.worse)::int as same
+     ), ${STANDS_OF_CLIENTS}
+     select u.id, max(u.at) as at, count(*)::int as clients, ${COUNTED}
      from used u left join told t on t.client_id = u.client_id group by u.id`,
     { replacements: { practiceId }, type: QueryTypes.SELECT },
   );
   return new Map(
-    rows.map(({ id, at, clients, told, better, worse, same }) => [
+    rows.map(({ id, at, clients, ...counted }) => [
       id,
-      {
-        usedAt: at.toISOString(),
-        clients,
-        relief: told < RELIEF_FROM_CLIENTS ? null : { of: told, better, worse, same },
-      },
+      { usedAt: at.toISOString(), clients, relief: standsOf(counted) },
     ]),
   );
 }
+
+/** How the clients stand with whom each routine was worked, by its name. */
+export const templateStands = byPractice(async (practiceId: string) => {
+  database();
+  const [rows, used] = await Promise.all([
+    TemplateModel.findAll({ where: { practiceId }, attributes: ['id', 'name'], order: [['name', 'ASC']] }),
+    uses(practiceId),
+  ]);
+  return rows.flatMap(({ id, name }) => {
+    const use = used.get(id);
+    return use ? [{ id, name, clients: use.clients, stands: use.relief }] : [];
+  });
+});
 
 /** All templates of a practice as lines of a list. `techniquesMark` changes whenever the practice’s own techniques do. */
 export const templateLines = byPractice(

@@ -29,10 +29,10 @@ export function ProposeHere({
   now: Routine | null;
   onLeave: (thenEdit: boolean) => void;
 }) {
-  const { client, readings, earlier, findings, screening } = useVisit();
+  const { client, readings, earlier, findings, screening, helped } = useVisit();
   const { known, unrated } = useMemo(
-    () => knownAt(client, readings, earlier, findings, table.catalogue),
-    [client, readings, earlier, findings, table.catalogue],
+    () => knownAt(client, readings, earlier, findings, table.catalogue, helped),
+    [client, readings, earlier, findings, table.catalogue, helped],
   );
   const [isRefused, setRefused] = useState(false);
   return (

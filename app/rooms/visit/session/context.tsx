@@ -25,6 +25,7 @@ import {
   isCorrectable,
   STAGES,
 } from '../../../../core/record';
+import type { HelpedBefore } from '../../../../core/relief';
 import { createContext, use, useEffect, useMemo, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { CAUTIONS } from '../../../../reference/facts/cautions/index';
@@ -40,6 +41,8 @@ export interface VisitData {
   client: Client;
   readings: Reading[];
   earlier: EarlierReadings[];
+  /** What came before easier days, by complaint. */
+  helped: HelpedBefore[];
   lastScreen: Screen | null;
   /** Scored measures of this visit and of those before it, oldest first. */
   scores: TakenScore[];

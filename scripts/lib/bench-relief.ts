@@ -1,0 +1,104 @@
+/** Measures what the length of a course and the size of a practice cost a page, as ratios to a bare page of the same run. */
+import { QueryTypes } from 'sequelize';
+import { connect } from '../../server/db/connection.ts';
+import { type Bench, QUIET, timed } from './bench-service.ts';
+import { fillLargePractice, type Size } from './large-practice.ts';
+import { throwAwayCluster } from './postgres.ts';
+import { prepare } from './prepare.ts';
+import { serve } from './server.ts';
+import { Visitor } from './visitor.ts';
+
+/** A practice of a size of its own in a database of its own; what is asked of it is timed in turn, so that whatever else the machine does falls on all. */
+async function inPracticeOf(
+  { quantile }: Bench,
+  clusterUrl: string,
+  name: string,
+  size: Size,
+  rounds: number,
+  pathsOf: (clientId: string) => string[],
+): Promise<number[]> {
+  const ownerUrl = clusterUrl.replace(/\/[^/]*$/, `/${name}`);
+  const admin = connect(clusterUrl, null);
+  await admin.query(`create database ${name}`);
+  await admin.close();
+  const served = await serve(ownerUrl, QUIET);
+  try {
+    const who = new Visitor(served.url);
+    await who.openPractice();
+    const owner = connect(ownerUrl, null);
+    const [ids] = await owner.query<{ practiceId: string; practitionerId: string }>(
+      'select practice_id as "practiceId", id as "practitionerId" from practitioners',
+      { type: QueryTypes.SELECT },
+    );
+    const { clientId } = await fillLargePractice(ownerUrl, ids!, size);
+    await prepare(ownerUrl);
+    await owner.query('analyze');
+    await owner.close();
+    const paths = ['/clients/new', ...pathsOf(clientId)];
+    const times: number[][] = paths.map(() => []);
+    for (let i = 0; i < rounds + 10; i++)
+      for (const [k, path] of paths.entries()) {
+        const { ms } = await timed(who, path);
+        if (i >= 10) times[k]!.push(ms);
+      }
+    return times.map((all) => quantile(all, 0.5));
+  } finally {
+    await served.stop();
+  }
+}
+
+export async function measureReliefPages(bench: Bench): Promise<void> {
+  const { say, short } = bench;
+  const cluster = await throwAwayCluster();
+  const rounds = short ? 25 : 60;
+  try {
+    say('\n## The length of a course\n');
+    say(
+      `One client’s readings over two complaints; Relief against the bare page of the same practice, asked in turn, ${rounds} times each, median.\n`,
+    );
+    say('| readings of the client | bare ms | Relief ms | × bare | aim |');
+    say('|---|---|---|---|---|');
+    for (const [readings, aim] of [
+      [200, ''],
+      [2_000, 'under 2.5'],
+      [20_000, 'under 3'],
+    ] as const) {
+      const [bare, relief] = await inPracticeOf(
+        bench,
+        cluster.url,
+        `course_${readings}`,
+        { clients: 6, visitsEach: 8, readings: 6 * readings },
+        rounds,
+        (id) => [`/clients/${id}`],
+      );
+      say(
+        `| ${readings.toLocaleString('en')} | ${bare!.toFixed(1)} | ${relief!.toFixed(1)} | ${(relief! / bare!).toFixed(2)} | ${aim} |`,
+      );
+    }
+    say('\n## The size of a practice\n');
+    say(
+      `Each page against the bare page of the same practice; flat is within 1.3 times the smallest. ${rounds} times each, median.\n`,
+    );
+    say('| readings of the practice | Today × bare | Clients × bare | Routines × bare |');
+    say('|---|---|---|---|');
+    const first: number[] = [];
+    for (const readings of short ? [100, 10_000, 200_000] : [100, 10_000, 100_000, 1_000_000]) {
+      const clients = Math.max(2, Math.round(readings / 500));
+      const [bare, ...pages] = await inPracticeOf(
+        bench,
+        cluster.url,
+        `size_${readings}`,
+        { clients, visitsEach: 8, readings },
+        rounds,
+        () => ['/today', '/clients', '/routines'],
+      );
+      const ratios = pages.map((ms) => ms / bare!);
+      if (!first.length) first.push(...ratios);
+      say(
+        `| ${readings.toLocaleString('en')} | ${ratios.map((r, i) => `${r.toFixed(2)} (${(r / first[i]!).toFixed(2)} of the smallest)`).join(' | ')} |`,
+      );
+    }
+  } finally {
+    await cluster.stop();
+  }
+}
