@@ -1,11 +1,14 @@
-/** Ratings of one complaint as a course needs them: lists that belong together by their places, oldest first. */
-export interface CourseRatings {
+import type { ReadingSource } from '../measures/index.ts';
+
+/** A rating as a course needs it. */
+export interface CourseRating {
   /** Of which complaint. */
   complaintId: string;
   /** Milliseconds since 1970. */
-  atMs: number[];
+  atMs: number;
   /** 0–10. */
-  values: number[];
-  /** One letter each: s studio, h home, i imported. */
-  sources: string;
+  value: number;
+  source: ReadingSource;
+  /** Right after the work of a visit. */
+  after: boolean;
 }

@@ -73,7 +73,7 @@ export {
 } from './consent.ts';
 // Clients and the practice.
 export { CLIENT_SORTS, type Client, type ClientSort, type Complaint, type TakenMeasures } from './client.ts';
-export type { CourseRatings } from './course-ratings.ts';
+export type { CourseRating } from './course-ratings.ts';
 export { HABIT_LABELS, HABITS, habitWords, type Habit, type HabitSides } from './habit-sides.ts';
 export {
   DATE_FORMATS,

@@ -1,4 +1,6 @@
 import type { ComplaintKind, Side } from '../words/index.ts';
+import { type Columns, toColumns } from './columns.ts';
+import { type AfterWork, drawnAfter, type DrawnPoints, drawnPoints } from './drawn.ts';
 import { judgeCourse, RED_FLAG, type CourseFacts, type KeptJudgement, type Judgement } from './judgement.ts';
 import { levelsOf, type LevelAt } from './levels.ts';
 import { type Preceded, precededOf, type RunDone } from './preceded.ts';
@@ -48,9 +50,11 @@ export const COURSE_RULE_VERSION = 3;
 const RECENT = 12;
 
 /** What a course shows beside its ratings; kept apart, because only its own page needs it. */
-export interface DrawnOfCourse {
+export interface DrawnOfCourse extends DrawnPoints {
   /** Smoothed, of the latest readings. */
-  levels: LevelAt[];
+  levels: Columns<LevelAt>;
+  /** Right after the work. */
+  after: Columns<AfterWork>;
   /** Null before the work. */
   opinions: ReturnType<typeof secondOpinions> | null;
 }
@@ -76,11 +80,13 @@ export interface CourseState {
 /**
  * @param ratings of one complaint before the work of a visit or between visits, in any order.
  * @param runs of the client, at visits and at home, in any order.
+ * @param after Ratings right after the work, in any order.
  */
 export function courseState(
   ratings: readonly RatedAt[],
   facts: CourseFacts,
   runs: readonly RunDone[] = [],
+  after: readonly AfterWork[] = [],
 ): CourseState {
   const { verdicts: _verdicts, ...judgement } = judgeCourse(ratings, facts);
   const points = coursePoints(ratings);
@@ -90,7 +96,9 @@ export function courseState(
   return {
     judgement,
     drawn: {
-      levels: levelsOf(points, startDay, firstMs),
+      ...drawnPoints(points, firstMs),
+      after: drawnAfter(after),
+      levels: toColumns(levelsOf(points, startDay, firstMs), ['atMs', 'level', 'low', 'high']),
       opinions: startDay === null || !points.length ? null : secondOpinions(points, Math.max(0, startDay)),
     },
     preceded: precededOf(points, startDay, firstMs, runs),

@@ -16,6 +16,8 @@ export {
 export { adviceOfAll, type Decision } from './decision.ts';
 export { coursePoints, type CoursePoint, type RatedAt } from './ratings.ts';
 export type { LevelAt } from './levels.ts';
+export { fromColumns } from './columns.ts';
+export { drawnAfter, drawnPoints, type AfterWork, type DrawnPoint, type DrawnPoints } from './drawn.ts';
 export { marginFor, neededFor, type Verdict } from './verdict.ts';
 export { adviceWords, courseReason, courseTitle, points, RELIEF_HELP, WORSE_MEANS } from './words.ts';
 export {

@@ -12,7 +12,7 @@ export interface LevelAt {
 }
 
 /** So many readings back the level is drawn; each costs the way back once more. */
-const LATEST = 200;
+const LATEST = 120;
 const Z975 = 1.959963984540054;
 /** A hundredth of a point is finer than the eye. */
 const kept = (v: number): number => Math.round(Math.min(10, Math.max(0, v)) * 100) / 100;

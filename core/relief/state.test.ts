@@ -139,6 +139,6 @@ test('the level that is drawn follows a step, inside the scale, for the latest r
   expect(levels[18]!.level).toBeLessThan(4);
   for (const l of levels) expect(l.low <= l.level && l.level <= l.high && l.low >= 0 && l.high <= 10).toBe(true);
   const many = Array.from({ length: 450 }, (_, i) => ({ day: i, value: 5, setting: 'home' as const }));
-  expect(levelsOf(many, 9, 86_400_000).map((l) => l.atMs)[0]).toBe(251 * 86_400_000);
+  expect(levelsOf(many, 9, 86_400_000).map((l) => l.atMs)[0]).toBe(331 * 86_400_000);
   expect(levelsOf([], 0, 0)).toEqual([]);
 });

@@ -2,32 +2,29 @@ import { REGISTRY } from '../../core/measures/index';
 import {
   coursePoints,
   type CourseOf,
+  drawnAfter,
   type DrawnOfCourse,
+  type DrawnPoints,
+  drawnPoints,
   named,
   type NamedPreceded,
-  type RatedAt,
   type MeasureCourse,
   measureCourses,
   type ValuePair,
 } from '../../core/relief/index';
-import type { CourseRatings } from '../../core/record/index';
+import type { CourseRating } from '../../core/record/index';
 import { drawnCourses, effectSpreadOf, storedCourses } from '../db/queries/courses.server';
 import { catalogueOf } from '../db/queries/techniques.server';
 import { scoresOfClient } from '../db/queries/scores.server';
-import { ratingsOfClient, seriesOfClient } from '../db/queries/readings.server';
+import { ratingsOver, seriesOfClient } from '../db/queries/readings.server';
 
 /** The course of one complaint, ready to be drawn. */
-interface DrawnCourse {
+interface DrawnCourse extends DrawnOfCourse {
   complaintId: string;
   judgement: CourseOf['judgement'];
   workBeganMs: number | null;
-  /** Those of one moment as one, oldest first. */
-  points: { atMs: number; value: number; setting: 'studio' | 'home' }[];
-  drawn: DrawnOfCourse;
   /** What was done before easier days; null where nothing was. */
   cameBefore: NamedPreceded | null;
-  /** Ratings right after the work of a visit. */
-  after: { atMs: number; value: number }[];
 }
 
 /** What there is to tell of a client’s relief: a course for each complaint, and what was measured first and now. */
@@ -37,49 +34,60 @@ export interface ReliefOf {
   pairs: ValuePair[];
   /** The same over time. */
   measured: MeasureCourse[];
+  /** When anything was rated or measured over the whole course, ms since 1970. */
+  moments: number[];
 }
 
-const DAY_MS = 86_400_000;
-const SOURCES: Readonly<Record<string, RatedAt['source']>> = {
-  s: 'studio',
-  h: 'home',
-  t: 'telephone',
-  i: 'imported',
-};
-const ratingsIn = (course: CourseRatings | undefined): RatedAt[] =>
-  course?.values.map((value, i) => ({ value, atMs: course.atMs[i]!, source: SOURCES[course.sources[i]!]! })) ?? [];
+/** Ratings of some days as they are drawn. */
+function closer(ratings: readonly CourseRating[]): Pick<DrawnOfCourse, keyof DrawnPoints | 'after'> {
+  const before = ratings.filter((r) => !r.after);
+  return {
+    ...drawnPoints(coursePoints(before), before[0]?.atMs ?? 0),
+    after: drawnAfter(ratings.filter((r) => r.after)),
+  };
+}
 
-export async function reliefOf(practiceId: string, clientId: string): Promise<ReliefOf> {
-  const [ratings, stored, drawn, series, scores, spread, catalogue] = await Promise.all([
-    ratingsOfClient(practiceId, clientId),
+/** @param days Looked at closer; null = the whole course as it is kept. What is judged is the whole course always. */
+export async function reliefOf(
+  practiceId: string,
+  clientId: string,
+  days: { from: Date; to: Date } | null = null,
+): Promise<ReliefOf> {
+  const [stored, beside, ratings, series, scores, spread] = await Promise.all([
     storedCourses(practiceId, [clientId]),
     drawnCourses(practiceId, clientId),
+    days && ratingsOver(practiceId, clientId, days),
     seriesOfClient(practiceId, clientId),
     scoresOfClient(practiceId, clientId),
     effectSpreadOf(practiceId),
-    catalogueOf(practiceId),
   ]);
-  const nameOf = (id: string): string => catalogue.techniques.get(id)?.name ?? 'a technique that is no longer kept';
-  const courses = stored.map(({ complaintId, judgement, workBeganMs }): DrawnCourse => {
-    const of = (all: readonly CourseRatings[]) => ratingsIn(all.find((c) => c.complaintId === complaintId));
-    const rated = of(ratings.before);
-    const points = coursePoints(rated);
-    const firstMs = rated[0]?.atMs ?? 0;
-    const at = (day: number) => firstMs + day * DAY_MS;
-    return {
-      complaintId,
-      judgement,
-      workBeganMs,
-      drawn: drawn.get(complaintId)?.drawn ?? { levels: [], opinions: null },
-      cameBefore: named(drawn.get(complaintId)?.preceded ?? null, spread, nameOf),
-      points: points.map(({ day, value, setting }) => ({ atMs: at(day), value, setting })),
-      after: of(ratings.after).map(({ atMs, value }) => ({ atMs, value })),
-    };
+  const isNamed = [...beside.values()].some((b) => b.preceded.rows.length > 0);
+  const techniques = isNamed ? (await catalogueOf(practiceId)).techniques : null;
+  const nameOf = (id: string): string => techniques?.get(id)?.name ?? 'a technique that is no longer kept';
+  const courses = stored.flatMap(({ complaintId, judgement, workBeganMs }): DrawnCourse[] => {
+    const kept = beside.get(complaintId);
+    if (!kept) return [];
+    return [
+      {
+        complaintId,
+        judgement,
+        workBeganMs,
+        ...kept.drawn,
+        ...(ratings && closer(ratings.filter((r) => r.complaintId === complaintId))),
+        cameBefore: named(kept.preceded, spread, nameOf),
+      },
+    ];
   });
   const rank = (p: { measure: string }) => REGISTRY.findIndex((m) => m.id === p.measure);
   const measured = measureCourses(series, scores);
   return {
     courses,
+    moments: [
+      ...new Set([
+        ...stored.flatMap((c) => beside.get(c.complaintId)?.drawn.points.atMs ?? []),
+        ...measured.courses.flatMap((m) => m.sides.flatMap((s) => s.points.map((p) => p.atMs))),
+      ]),
+    ],
     pairs: measured.pairs.sort(
       (a, b) => rank(a) - rank(b) || a.place.localeCompare(b.place) || a.side.localeCompare(b.side),
     ),

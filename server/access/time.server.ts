@@ -19,3 +19,13 @@ export const momentIn = (timeZone: string, day: string, time: string): Date =>
       timeZone,
     ).getTime(),
   );
+
+/** A course is never looked at over less than a week. */
+const LEAST_MS = 7 * 86_400_000;
+
+/** From the beginning of one calendar day YYYY-MM-DD of a zone to the end of another, at least a week. */
+export function daysBetween(timeZone: string, from: string, to: string): { from: Date; to: Date } {
+  const begin = momentIn(timeZone, from, '00:00');
+  const end = dayIn(timeZone, momentIn(timeZone, to, '12:00')).to;
+  return { from: begin, to: new Date(Math.max(end.getTime(), begin.getTime() + LEAST_MS)) };
+}

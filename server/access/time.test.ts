@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { dayIn, momentIn } from './time.server';
+import { dayIn, daysBetween, momentIn } from './time.server';
 import { datesIn, dayOf } from '../../app/parts/marks/time';
 
 /** Europe/Lisbon: UTC in winter, UTC+1 in summer; clocks change on 28 March and 31 October 2027 (EU rule, sure). */
@@ -43,4 +43,15 @@ describe('in words', () => {
     expect(sorted.dayWords('2027-03-09')).toBe('2027-03-09');
     expect(sorted.timeOfDay('2027-07-15T13:30:00Z')).toBe('14:30');
   });
+});
+
+describe('days that are looked at', () => {
+  const span = (from: string, to: string) => {
+    const days = daysBetween('Europe/Lisbon', from, to);
+    return [days.from.toISOString(), days.to.toISOString()];
+  };
+  test('both days count, over a change of the clocks too', () =>
+    expect(span('2027-03-20', '2027-04-02')).toEqual(['2027-03-20T00:00:00.000Z', '2027-04-02T23:00:00.000Z']));
+  test('never less than a week', () =>
+    expect(span('2027-01-05', '2027-01-05')).toEqual(['2027-01-05T00:00:00.000Z', '2027-01-12T00:00:00.000Z']));
 });

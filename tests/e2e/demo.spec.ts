@@ -145,7 +145,8 @@ test('a rating told by telephone is written down, checked, corrected and taken a
   await page.waitForURL(/clients\/[0-9a-f-]{36}/);
   await awake(page);
   await expect(page.getByRole('heading', { name: 'Stress: not rated yet' })).toBeVisible();
-  await page.getByText('Ratings between visits: none yet').click();
+  await page.getByText('Ratings between visits: write one down').click();
+  await expect(page.locator('.kept-ratings')).toContainText('None yet.');
   const form = page.getByRole('group', { name: 'Write down a rating of Stress' });
   const write = form.getByRole('button', { name: 'Write down' });
   await form.getByLabel('Now, 0 to 10').fill('11');

@@ -17,7 +17,7 @@ import { latestDecision } from '../../server/db/queries/decisions.server.ts';
 import { latestMeasures, measuredClients } from '../../server/db/queries/measures.server.ts';
 import {
   seriesOfClient,
-  ratingsOfClient,
+  ratingsOver,
   ratingsOfVisits,
   readingsBefore,
   readingsOfVisit,
@@ -119,7 +119,7 @@ const PAGES: [string, (p: string) => Promise<unknown>][] = [
       await findClient(p, clientId),
       await visitTimes(p, clientId, now),
       await openVisitBetween(p, clientId, day.from, day.to),
-      await ratingsOfClient(p, clientId),
+      await ratingsOver(p, clientId, { from: new Date(now.getTime() - 30 * 86_400_000), to: now }),
       await seriesOfClient(p, clientId),
       await drawnCourses(p, clientId),
       await doneAtVisits(p, clientId),

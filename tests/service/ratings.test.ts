@@ -35,7 +35,7 @@ describe('ratings between visits', () => {
     await keep(9, 6);
     await keep(6, 7, 'telephone');
     await keep(3, 6);
-    expect(await keptRatings(own.tenant.practiceId, client.id)).toMatchObject([
+    expect(await keptRatings(own.tenant.practiceId, client.id, client.complaints[0]!.id)).toMatchObject([
       { value: 6, source: 'home', by: 'Imke Dahl', at: new Date(NOW - 3 * DAY).toISOString() },
       { value: 7, source: 'telephone' },
       { value: 6, source: 'home' },
@@ -46,12 +46,12 @@ describe('ratings between visits', () => {
   test('one form makes one, however often it is sent', async () => {
     const key = randomUUID();
     for (let i = 0; i < 3; i++) await keepRating(own.tenant, client.id, complaint, said(2, 5), key);
-    expect(await keptRatings(own.tenant.practiceId, client.id)).toHaveLength(1);
+    expect(await keptRatings(own.tenant.practiceId, client.id, client.complaints[0]!.id)).toHaveLength(1);
   });
   test('are corrected and taken away; what they said before stays in the trail', async () => {
     await keep(9, 6);
     await keep(6, 2);
-    const [latest] = await keptRatings(own.tenant.practiceId, client.id);
+    const [latest] = await keptRatings(own.tenant.practiceId, client.id, client.complaints[0]!.id);
     expect(await correctRating(own.tenant, client.id, latest!.id, said(5, 8, 'telephone'))).toBe(true);
     expect((await course()).recent).toEqual([6, 8]);
     // The same again changes nothing and says nothing.
@@ -66,15 +66,15 @@ describe('ratings between visits', () => {
   });
   test('of another client, another complaint or another practice are not reached', async () => {
     await keep(3, 6);
-    const [rating] = await keptRatings(own.tenant.practiceId, client.id);
+    const [rating] = await keptRatings(own.tenant.practiceId, client.id, client.complaints[0]!.id);
     const second = await addClient(own.tenant);
     expect(await keepRating(own.tenant, second.id, complaint, said(1, 5))).toBe(false);
     expect(await correctRating(own.tenant, second.id, rating!.id, said(1, 5))).toBe(false);
     expect(await removeRating(own.tenant, second.id, rating!.id)).toBe(false);
     const other = await openPractice();
-    expect(await keptRatings(other.practiceId, client.id)).toEqual([]);
+    expect(await keptRatings(other.practiceId, client.id, client.complaints[0]!.id)).toEqual([]);
     expect(await removeRating(other, client.id, rating!.id)).toBe(false);
-    expect(await keptRatings(own.tenant.practiceId, client.id)).toHaveLength(1);
+    expect(await keptRatings(own.tenant.practiceId, client.id, client.complaints[0]!.id)).toHaveLength(1);
   });
 });
 

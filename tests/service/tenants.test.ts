@@ -5,7 +5,7 @@ import { findClient, findClients, listClients, updateClient } from '../../server
 import { storedCourses, coursesToLookAt } from '../../server/db/queries/courses.server.ts';
 import {
   seriesOfClient,
-  ratingsOfClient,
+  ratingsOver,
   ratingsOfVisits,
   readingsOfVisit,
 } from '../../server/db/queries/readings.server.ts';
@@ -81,7 +81,7 @@ describe('reading another practice’s rows finds nothing', () => {
       await ratingsOfVisits(p, [visitId]),
       await runsOfVisit(p, visitId),
     ]).toEqual([[], [], [], [], []]);
-    expect(await ratingsOfClient(p, client.id)).toEqual({ before: [], after: [] });
+    expect(await ratingsOver(p, client.id, { from: new Date(0), to: new Date() })).toEqual([]);
     expect(await visitNumber(p, (await findVisit(theirs.practiceId, visitId))!)).toBe(0);
     expect(await visitBefore(p, (await findVisit(theirs.practiceId, visitId))!)).toBeNull();
   });

@@ -9,13 +9,12 @@ export interface Period {
   fromMs: number;
   toMs: number;
 }
+/** The same as calendar days of the practice, YYYY-MM-DD, both counted in. */
+export interface Days {
+  from: string;
+  to: string;
+}
 const HEIGHT = 44;
-const DAY_MS = 86_400_000;
-/** Nothing shorter is looked at. */
-const LEAST_MS = 7 * DAY_MS;
-
-const widened = ({ fromMs, toMs }: Period): Period =>
-  toMs - fromMs >= LEAST_MS ? { fromMs, toMs } : { fromMs, toMs: fromMs + LEAST_MS };
 
 /** All ratings as ticks over all days: a period is drawn over them with finger or pointer, or typed as two days. */
 export function PeriodStrip({
@@ -28,7 +27,7 @@ export function PeriodStrip({
   /** Null = all of it. */
   period: Period | null;
   timeZone: string;
-  onChange: (period: Period | null) => void;
+  onChange: (days: Days | null) => void;
 }) {
   const id = useId();
   const ground = useRef<SVGGElement>(null);
@@ -45,22 +44,19 @@ export function PeriodStrip({
       .on('end', (event: D3BrushEvent<unknown>) => {
         if (!event.sourceEvent) return;
         const drawn = event.selection as [number, number] | null;
-        onChange(drawn && widened({ fromMs: back(drawn[0]), toMs: back(drawn[1]) }));
+        onChange(drawn && { from: dayAt(back(drawn[0]), timeZone), to: dayAt(back(drawn[1]), timeZone) });
       });
     const back = (px: number) => fromMs + ((px - at(fromMs)) / (at(toMs) - at(fromMs))) * (toMs - fromMs);
     const layer = select<SVGGElement, unknown>(ground.current!);
     layer.call(brush);
     layer.call(brush.move, period ? [at(period.fromMs), at(period.toMs)] : null);
     return () => void layer.selectAll('*').remove();
-  }, [fromMs, toMs, period, onChange]);
+  }, [fromMs, toMs, period, timeZone, onChange]);
   const shown = period ?? { fromMs, toMs };
-  const typed = (which: keyof Period, day: string) => {
-    const ms = Date.parse(`${day}T00:00:00Z`);
-    if (Number.isNaN(ms)) return;
-    const next = { ...shown, [which]: which === 'toMs' ? ms + DAY_MS : ms };
-    if (next.toMs > next.fromMs) onChange(widened(next));
+  const days: Days = { from: dayAt(shown.fromMs, timeZone), to: dayAt(shown.toMs, timeZone) };
+  const typed = (next: Days) => {
+    if (next.from && next.to && (next.from !== days.from || next.to !== days.to)) onChange(next);
   };
-  const day = (ms: number) => dayOf(new Date(ms).toISOString(), timeZone);
   return (
     <div className="period no-print" role="group" aria-label="Days that are shown">
       <svg viewBox={`0 0 ${PLOT.width} ${HEIGHT}`} aria-hidden="true">
@@ -74,18 +70,18 @@ export function PeriodStrip({
           id={`${id}-from`}
           type="date"
           className="form-control form-control-sm"
-          key={`from ${shown.fromMs}`}
-          defaultValue={day(shown.fromMs)}
-          onBlur={(e) => e.target.value !== day(shown.fromMs) && typed('fromMs', e.target.value)}
+          key={`from ${days.from}`}
+          defaultValue={days.from}
+          onBlur={(e) => typed({ ...days, from: e.target.value })}
         />
         <label htmlFor={`${id}-to`}>to</label>
         <input
           id={`${id}-to`}
           type="date"
           className="form-control form-control-sm"
-          key={`to ${shown.toMs}`}
-          defaultValue={day(shown.toMs)}
-          onBlur={(e) => e.target.value !== day(shown.toMs) && typed('toMs', e.target.value)}
+          key={`to ${days.to}`}
+          defaultValue={days.to}
+          onBlur={(e) => typed({ ...days, to: e.target.value })}
         />
         {period && (
           <Button size="sm" variant="outline-primary" onClick={() => onChange(null)}>
@@ -96,3 +92,5 @@ export function PeriodStrip({
     </div>
   );
 }
+
+const dayAt = (ms: number, timeZone: string): string => dayOf(new Date(ms).toISOString(), timeZone);

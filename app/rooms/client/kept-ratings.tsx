@@ -1,13 +1,14 @@
-import type { KeptRating } from '../../../core/record';
 import { RATING_SOURCE_NAMES, RATING_SOURCES } from '../../../core/record';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { useRevalidator } from 'react-router';
+import type { loader } from '../../routes/client/ratings';
 import type { FieldErrors } from '../../schemas/read';
 import { check } from '../../schemas/read';
 import { type RatingAct, ratingSchemas } from '../../schemas/rating';
 import { FieldFrame } from '../../parts/fields/field';
 import { send } from '../../parts/frame/send';
+import { useRead } from '../../parts/frame/use-read';
 import { useDates } from '../../parts/frame/use-dates';
 import { dayOf, clockValue } from '../../parts/marks/time';
 
@@ -16,7 +17,6 @@ export function KeptRatings({
   clientId,
   complaintId,
   name,
-  ratings,
   nowIso,
   timeZone,
 }: {
@@ -24,18 +24,20 @@ export function KeptRatings({
   complaintId: string;
   /** Of the complaint. */
   name: string;
-  ratings: readonly KeptRating[];
   nowIso: string;
   timeZone: string;
 }) {
   const { shortDay, timeOfDay } = useDates();
   const { revalidate } = useRevalidator();
+  const { load, data, isFailed } = useRead<typeof loader>();
+  const read = () => void load(`/clients/${clientId}/ratings?of=${complaintId}`);
   const [correcting, setCorrecting] = useState<string | null>(null);
   const [removing, setRemoving] = useState<string | null>(null);
   const [failed, setFailed] = useState('');
   const done = () => {
     setCorrecting(null);
     setRemoving(null);
+    read();
     void revalidate();
   };
   const path = (act: RatingAct) => `/clients/${clientId}/ratings?do=${act}`;
@@ -46,10 +48,12 @@ export function KeptRatings({
   };
   const start = { day: dayOf(nowIso, timeZone), time: clockValue(nowIso, timeZone), source: 'home', value: '' };
   return (
-    <details className="course-legend kept-ratings no-print">
-      <summary>
-        Ratings between visits: {ratings.length ? `${ratings.length} kept` : 'none yet'}. Write one down, correct one
-      </summary>
+    <details
+      className="course-legend kept-ratings no-print"
+      // The list is read when it is looked at: a course of years would make every page long.
+      onToggle={(e) => e.currentTarget.open && !data && read()}
+    >
+      <summary>Ratings between visits: write one down, correct one</summary>
       <RatingForm
         label={`Write down a rating of ${name}`}
         verb="Write down"
@@ -64,8 +68,11 @@ export function KeptRatings({
           {failed}
         </p>
       )}
+      {isFailed && <p role="alert">The ratings could not be read. Close this and open it again.</p>}
+      {!data && !isFailed && <p>Looking …</p>}
+      {data?.ratings.length === 0 && <p>None yet.</p>}
       <ul className="plain-list">
-        {ratings.map((r) => {
+        {data?.ratings.map((r) => {
           const when = `${shortDay(r.at)}, ${timeOfDay(r.at)}`;
           return (
             <li key={r.id}>

@@ -4,7 +4,11 @@ import {
   courseTitle,
   type KeptJudgement,
   judgeCourse,
+  type AfterWork,
   type DrawnOfCourse,
+  type DrawnPoint,
+  fromColumns,
+  type LevelAt,
   type MeasureCourse,
   points as inPoints,
   RELIEF_HELP,
@@ -13,7 +17,7 @@ import {
 } from '../../../core/relief';
 import { complaintName } from '../../../core/words';
 import { MUSCLES } from '../../../reference/facts/muscles';
-import { type ChartPoint, CourseChart } from '../../parts/course/course-chart';
+import { CourseChart } from '../../parts/course/course-chart';
 import { type DoneAtVisit, DoneRow } from '../../parts/course/done-row';
 import { MeasureRow } from '../../parts/course/measure-row';
 import type { Period } from '../../parts/course/period';
@@ -25,10 +29,24 @@ interface Told {
   complaintId: string;
   judgement: KeptJudgement;
   workBeganMs: number | null;
-  points: readonly ChartPoint[];
-  drawn: DrawnOfCourse;
-  after: readonly { atMs: number; value: number }[];
+  points: readonly DrawnPoint[];
+  after: readonly AfterWork[];
+  levels: readonly LevelAt[];
+  opinions: DrawnOfCourse['opinions'];
+  middlesBeforeMs: number | null;
+  binDays: number;
 }
+
+/** Courses as they came from the server, as rows. */
+export const toldCourses = (
+  courses: readonly (DrawnOfCourse & Pick<Told, 'complaintId' | 'judgement' | 'workBeganMs'>)[],
+): Told[] =>
+  courses.map((c) => ({
+    ...c,
+    points: fromColumns(c.points),
+    after: fromColumns(c.after),
+    levels: fromColumns(c.levels),
+  }));
 const NOTHING_RATED = judgeCourse([], { workStartMs: null });
 /** What presses most is read first. */
 const RANK: Partial<Record<KeptJudgement['verdict'], number>> = { worse: 0, 'leaning-worse': 1 };
@@ -36,7 +54,7 @@ const rankOf = (told: Told | undefined): number =>
   told ? Math.min(told.judgement.advice === 'refer' ? 0 : 2, RANK[told.judgement.verdict] ?? 2) : 3;
 
 /** All moments that a page of courses draws, ms since 1970. */
-export const momentsOf = (
+const momentsOf = (
   complaints: readonly Complaint[],
   courses: readonly Told[],
   measured: readonly MeasureCourse[],
@@ -122,7 +140,7 @@ export function ReliefCourses({
                   axis={axis}
                   points={inside(told.points)}
                   after={inside(told.after)}
-                  levels={inside(told.drawn.levels)}
+                  levels={inside(told.levels)}
                   beside={other && { name: complaintName(second!), points: inside(other.points) }}
                   judgement={judgement}
                   workStartMs={told.workBeganMs}
@@ -141,7 +159,13 @@ export function ReliefCourses({
                 )}
               </p>
             )}
-            {told?.drawn.opinions && <Opinions {...told.drawn.opinions} />}
+            {told?.middlesBeforeMs != null && (
+              <p className="soft small">
+                Before {shortDay(new Date(told.middlesBeforeMs).toISOString())} each mark is the middle of{' '}
+                {Math.max(1, Math.round(told.binDays))} days; choose days below to see every rating.
+              </p>
+            )}
+            {told?.opinions && <Opinions {...told.opinions} />}
             {extra?.(c)}
           </section>
         );

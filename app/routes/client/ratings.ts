@@ -1,5 +1,5 @@
 import { data } from 'react-router';
-import { correctRating, keepRating, removeRating } from '../../../server/db/queries/ratings.server';
+import { correctRating, keepRating, keptRatings, removeRating } from '../../../server/db/queries/ratings.server';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';
 import { momentIn } from '../../../server/access/time.server';
 import { type RatingAct, ratingSchemas } from '../../schemas/rating';
@@ -40,4 +40,10 @@ export async function action({ request, params }: Route.ActionArgs) {
   return done ? { done } : notFound('rating');
 }
 
-export const loader = () => notFound('page');
+/** Those of one complaint, asked for when its list is opened. */
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const { practiceId } = await requirePractitioner(request);
+  const complaint = new URL(request.url).searchParams.get('of');
+  if (!complaint) notFound('page');
+  return { ratings: await keptRatings(practiceId, params.clientId, complaint) };
+}

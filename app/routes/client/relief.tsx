@@ -1,46 +1,60 @@
 import { adviceOfAll } from '../../../core/relief';
 import { complaintName } from '../../../core/words';
-import { useState } from 'react';
-import { Link, useRouteLoaderData } from 'react-router';
+import { useCallback, useMemo, useState } from 'react';
+import { Link, useRouteLoaderData, useSearchParams } from 'react-router';
 import { reliefOf } from '../../../server/access/relief-of.server';
 import { latestDecision } from '../../../server/db/queries/decisions.server';
-import { keptRatings } from '../../../server/db/queries/ratings.server';
 import { doneAtVisits } from '../../../server/db/queries/runs.server';
+import { daysBetween } from '../../../server/access/time.server';
 import { requirePractitioner } from '../../../server/access/session.server';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { KeptRatings } from '../../rooms/client/kept-ratings';
-import { type Period, PeriodStrip } from '../../parts/course/period';
+import { calendarDay } from '../../schemas/day';
+import { type Days, type Period, PeriodStrip } from '../../parts/course/period';
 import { useDates } from '../../parts/frame/use-dates';
 import { CameBefore } from '../../rooms/client/came-before';
 import { WhatNext } from '../../rooms/client/what-next';
 import { PairTable } from '../../rooms/client/pair-table';
-import { momentsOf, ReliefCourses } from '../../rooms/client/relief-courses';
+import { ReliefCourses, toldCourses } from '../../rooms/client/relief-courses';
 import { changeMarks } from '../../parts/chart/chart-marks';
 import type { Route } from './+types/relief';
 import type { loader as frame } from './client';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
-  const [relief, kept, done, decision] = await Promise.all([
-    reliefOf(practiceId, params.clientId),
-    keptRatings(practiceId, params.clientId),
+  const { practiceId, timeZone } = await requirePractitioner(request);
+  const asked = new URL(request.url).searchParams;
+  const [from, to] = [asked.get('from') ?? '', asked.get('to') ?? ''];
+  // An address that names no days shows them all.
+  const isAsked = from && to && from <= to && [from, to].every((day) => calendarDay.isValidSync(day));
+  const days = isAsked ? daysBetween(timeZone, from, to) : null;
+  const [relief, done, decision] = await Promise.all([
+    reliefOf(practiceId, params.clientId, days),
     doneAtVisits(practiceId, params.clientId),
     latestDecision(practiceId, params.clientId),
   ]);
-  return { ...relief, kept, done, decision };
+  const period: Period | null = days && { fromMs: days.from.getTime(), toMs: days.to.getTime() };
+  return { ...relief, period, done, decision };
 }
 
 export default function Relief({ loaderData }: Route.ComponentProps) {
-  const { courses, pairs, measured, kept, decision } = loaderData;
+  const { pairs, measured, decision, period } = loaderData;
+  const courses = useMemo(() => toldCourses(loaderData.courses), [loaderData.courses]);
   const { client, begun, now, timeZone } = useRouteLoaderData('routes/client/client') as Awaited<
     ReturnType<typeof frame>
   >;
   const changes = changeMarks(pairs);
   const open = client.complaints.filter((c) => !c.closed);
   const { shortDay } = useDates();
-  const [period, setPeriod] = useState<Period | null>(null);
+  const [, setAsked] = useSearchParams();
+  const lookAt = useCallback(
+    (days: Days | null) => setAsked(days ? { ...days } : {}, { replace: true, preventScrollReset: true }),
+    [setAsked],
+  );
   const [beside, setBeside] = useState('');
-  const moments = momentsOf(open, courses, measured, begun);
+  const moments = useMemo(
+    () => [...loaderData.moments, ...begun.map((at) => Date.parse(at))],
+    [loaderData.moments, begun],
+  );
   const of = (c: { id: string }) => courses.find((k) => k.complaintId === c.id);
   const rated = open.filter((c) => of(c));
   const done = loaderData.done
@@ -63,8 +77,8 @@ export default function Relief({ loaderData }: Route.ComponentProps) {
         <ReliefCourses
           between={
             <>
-              {moments.length > 0 && (
-                <PeriodStrip moments={moments} period={period} timeZone={timeZone} onChange={setPeriod} />
+              {loaderData.moments.length > 0 && (
+                <PeriodStrip moments={moments} period={period} timeZone={timeZone} onChange={lookAt} />
               )}
               {rated.length > 1 && (
                 <label className="compare no-print">
@@ -98,7 +112,6 @@ export default function Relief({ loaderData }: Route.ComponentProps) {
               clientId={client.id}
               complaintId={c.id}
               name={complaintName(c)}
-              ratings={kept.filter((r) => r.complaintId === c.id)}
               nowIso={now}
               timeZone={timeZone}
             />
@@ -132,7 +145,7 @@ export default function Relief({ loaderData }: Route.ComponentProps) {
         {rated.length > 0 && (
           <CameBefore
             courses={rated.flatMap((c) => {
-              const told = of(c)!.cameBefore;
+              const told = loaderData.courses.find((k) => k.complaintId === c.id)?.cameBefore;
               return told ? [{ name: complaintName(c), told }] : [];
             })}
           />

@@ -10,7 +10,7 @@ import { useDates } from '../../parts/frame/use-dates';
 import { PaperCharts, viewsShowing } from '../../parts/paper/paper-charts';
 import { Sheet } from '../../parts/paper/sheet';
 import { PairsInShort } from '../../rooms/client/pair-table';
-import { ReliefCourses } from '../../rooms/client/relief-courses';
+import { ReliefCourses, toldCourses } from '../../rooms/client/relief-courses';
 import { Link } from 'react-router';
 import type { Route } from './+types/relief';
 
@@ -64,7 +64,7 @@ export default function ReliefOnPaper({ loaderData }: Route.ComponentProps) {
           </p>
         )}
         {open.length === 0 && <p>No complaint is on record.</p>}
-        <ReliefCourses complaints={open} courses={courses} begun={begun} nowIso={nowIso} measured={[]} />
+        <ReliefCourses complaints={open} courses={toldCourses(courses)} begun={begun} nowIso={nowIso} measured={[]} />
         <PairsInShort pairs={pairs} />
         <div className="letter-beside">
           {changes.length > 0 && <PaperCharts views={viewsShowing(changes.map((c) => c.place))} changes={changes} />}

@@ -12,6 +12,8 @@ const TABLES = `
 alter table runs add column worked text[] not null default '{}', add column ended_at timestamptz;
 update runs r set ended_at = coalesce((select to_timestamp(max(e.at_ms) / 1000) from run_events e where e.practice_id = r.practice_id and e.run_id = r.id), r.created_at) where r.status <> 'open';
 alter table course_states add column preceded jsonb not null default '{"uses": 0, "variance": null, "rows": []}';
+-- What belongs to no complaint, among thousands of ratings that do.
+create index readings_measured on readings (practice_id, client_id, measure, place, side, taken_at) where complaint_id is null;
 alter table practices add column effect_spread jsonb not null default '{"pairs": 0, "meanSquare": 0}';
 create table decisions (
   practice_id uuid not null references practices on delete cascade, id uuid not null default gen_random_uuid(),

@@ -88,10 +88,12 @@ export async function refreshCourse(
   complaintId: string,
   transaction: Transaction,
 ): Promise<void> {
-  const rows = await database().query<{ value: number; at: Date; source: RatedAt['source'] }>(
-    `select value::float8 as value, taken_at as at, source from readings where practice_id = :practiceId and complaint_id = :complaintId and measure = :measure and phase <> 'after' order by taken_at, id`,
+  const rows = await database().query<{ value: number; at: Date; source: RatedAt['source']; after: boolean }>(
+    `select value::float8 as value, taken_at as at, source, phase = 'after' as after from readings where practice_id = :practiceId and complaint_id = :complaintId and measure = :measure order by taken_at, id`,
     { replacements: { practiceId, complaintId, measure: RATED }, type: QueryTypes.SELECT, transaction },
   );
+  const told = (isAfter: boolean) =>
+    rows.filter((r) => r.after === isAfter).map((r) => ({ value: r.value, atMs: r.at.getTime(), source: r.source }));
   const facts = await factsOf(practiceId, clientId, complaintId, transaction);
   const runs = await database().query<{ at: Date; worked: string[] }>(
     `select r.ended_at as at, r.worked from visits v join runs r on r.practice_id = v.practice_id and r.visit_id = v.id
@@ -99,9 +101,10 @@ export async function refreshCourse(
     { replacements: { practiceId, clientId }, type: QueryTypes.SELECT, transaction },
   );
   const s = courseState(
-    rows.map((r) => ({ value: r.value, atMs: r.at.getTime(), source: r.source })),
+    told(false),
     facts,
     runs.map(({ at, worked }) => ({ atMs: at.getTime(), techniques: worked })),
+    told(true),
   );
   await database().query(
     `insert into course_states (complaint_id, practice_id, client_id, rule_version, verdict, advice, judgement, drawn, preceded, ratings, recent, last_at, last_home_at)

@@ -11,21 +11,22 @@ import { once } from './once.server.ts';
 
 const RATED: MeasureKey = 'nrs-now';
 /** Older ones stand in the course; they are no longer corrected by hand. */
-const LATEST_OF_EACH = 40;
+const LATEST = 40;
 
-/** The latest ratings of each complaint that belong to no visit, the latest first. */
-export const keptRatings = byPractice(async (practiceId: string, clientId: string): Promise<KeptRating[]> => {
-  if (!isUuid(clientId)) return [];
-  const rows = await database().query<Omit<KeptRating, 'at'> & { at: Date }>(
-    `select r.id, r.complaint_id as "complaintId", r.value::float8 as value, r.taken_at as at, r.source, p.name as by from
-       (select *, row_number() over (partition by complaint_id order by taken_at desc, id desc) as nth from readings
-        where practice_id = :practiceId and client_id = :clientId and measure = :rated and phase = 'between' and visit_id is null and complaint_id is not null) r
-     left join practitioners p on p.practice_id = r.practice_id and p.id = r.taken_by
-     where nth <= ${LATEST_OF_EACH} order by r.taken_at desc, r.id desc`,
-    { replacements: { practiceId, clientId, rated: RATED }, type: QueryTypes.SELECT },
-  );
-  return rows.map((r) => ({ ...r, at: r.at.toISOString() }));
-});
+/** The latest ratings of a complaint that belong to no visit, the latest first. */
+export const keptRatings = byPractice(
+  async (practiceId: string, clientId: string, complaintId: string): Promise<KeptRating[]> => {
+    if (!isUuid(clientId) || !isUuid(complaintId)) return [];
+    const rows = await database().query<Omit<KeptRating, 'at'> & { at: Date }>(
+      `select r.id, r.complaint_id as "complaintId", r.value::float8 as value, r.taken_at as at, r.source, p.name as by from readings r
+       left join practitioners p on p.practice_id = r.practice_id and p.id = r.taken_by
+       where r.practice_id = :practiceId and r.client_id = :clientId and r.complaint_id = :complaintId and r.measure = :rated and r.phase = 'between' and r.visit_id is null
+       order by r.taken_at desc, r.id desc limit ${LATEST}`,
+      { replacements: { practiceId, clientId, complaintId, rated: RATED }, type: QueryTypes.SELECT },
+    );
+    return rows.map((r) => ({ ...r, at: r.at.toISOString() }));
+  },
+);
 
 interface Said {
   value: number;

@@ -1,4 +1,4 @@
-import type { CourseRatings } from '../../../core/record/index.ts';
+import type { CourseRating } from '../../../core/record/index.ts';
 import type { EarlierReadings, MeasureKey, Reading } from '../../../core/measures/index.ts';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { database } from '../connection.ts';
@@ -51,23 +51,21 @@ export const readingsBefore = byPractice(
   },
 );
 
-/** Ratings of one complaint that a course is drawn from, at most: the latest. A rating a day for five years. */
+/** Ratings of one complaint that are looked at closer, at most: a rating a day for five years. */
 const MOST_RATINGS = 2000;
 
-/** Ratings "now" of a client's complaints, those before the work and those right after it. */
-export const ratingsOfClient = byPractice(
-  async (practiceId: string, clientId: string): Promise<{ before: CourseRatings[]; after: CourseRatings[] }> => {
-    if (!isUuid(clientId)) return { before: [], after: [] };
+/** Ratings "now" of a client's complaints over some days, before the work and right after it, oldest first. */
+export const ratingsOver = byPractice(
+  async (practiceId: string, clientId: string, days: { from: Date; to: Date }): Promise<CourseRating[]> => {
+    if (!isUuid(clientId)) return [];
     const rated: MeasureKey = 'nrs-now';
-    const rows = await database().query<CourseRatings & { after: boolean }>(
-      `select complaint_id as "complaintId", after, array_agg(at order by at, id) as "atMs", array_agg(value order by at, id) as values, string_agg(left(source, 1), '' order by at, id) as sources from
-       (select id, complaint_id, phase = 'after' as after, round(extract(epoch from taken_at) * 1000)::float8 as at, value::float8 as value, source, row_number() over (partition by complaint_id, phase = 'after' order by taken_at desc, id desc) as nth
-        from readings where practice_id = :practiceId and client_id = :clientId and measure = :rated and complaint_id is not null) read
-     where nth <= ${MOST_RATINGS} group by complaint_id, after`,
-      { replacements: { practiceId, clientId, rated }, type: QueryTypes.SELECT },
+    return database().query<CourseRating>(
+      `select k.id as "complaintId", r."atMs", r.value, r.source, r.after from complaints k cross join lateral (
+         select round(extract(epoch from taken_at) * 1000)::float8 as "atMs", value::float8 as value, source, phase = 'after' as after from readings
+         where practice_id = k.practice_id and complaint_id = k.id and measure = :rated and taken_at between :from and :to order by taken_at desc, id desc limit ${MOST_RATINGS}) r
+       where k.practice_id = :practiceId and k.client_id = :clientId order by r."atMs"`,
+      { replacements: { practiceId, clientId, rated, ...days }, type: QueryTypes.SELECT },
     );
-    const of = (after: boolean) => rows.filter((r) => r.after === after).map(({ after: _after, ...course }) => course);
-    return { before: of(false), after: of(true) };
   },
 );
 

@@ -267,9 +267,7 @@ async function writeReadings(
         { transaction },
       );
   }
-  const rated = new Set(
-    entries.flatMap((e) => (e.measure === 'nrs-now' && e.phase !== 'after' && e.complaintId ? [e.complaintId] : [])),
-  );
+  const rated = new Set(entries.flatMap((e) => (e.measure === 'nrs-now' && e.complaintId ? [e.complaintId] : [])));
   for (const complaint of rated) await refreshCourse(who.practiceId, visit.clientId, complaint, transaction);
   return null;
 }
