@@ -15,6 +15,7 @@ export default [
     route('visits/:visitId/routine', 'routes/paper/visit-routine.tsx'),
     route('visits/:visitId/referral', 'routes/paper/referral.tsx'),
     route('clients/:clientId/relief', 'routes/paper/relief.tsx'),
+    route('clients/:clientId/home-plan', 'routes/paper/home-plan.tsx'),
     route('atlas/:kind/:id', 'routes/paper/atlas.tsx'),
   ]),
   layout('routes/frame.tsx', [
@@ -24,6 +25,7 @@ export default [
     route('clients/:clientId', 'routes/client/client.tsx', [
       index('routes/client/relief.tsx'),
       route('visits', 'routes/client/visits.tsx'),
+      route('home-plan', 'routes/client/home-plan.tsx'),
       route('measure', 'routes/client/measure.tsx'),
       route('details', 'routes/client/details.tsx'),
     ]),
@@ -67,6 +69,7 @@ export default [
   route('bookings/:visitId/end', 'routes/booking/end.ts'),
   route('clients/:clientId/consent', 'routes/client/consent.ts'),
   route('clients/:clientId/ratings', 'routes/client/ratings.ts'),
+  route('clients/:clientId/home-plan/do', 'routes/client/home-plan-acts.ts'),
   route('clients/:clientId/decide', 'routes/client/decide.ts'),
   route('clients/:clientId/patch-test', 'routes/client/patch-test.ts'),
   route('practice/techniques/file', 'routes/practice/techniques-file.ts'),

@@ -37,6 +37,7 @@ import { seeded } from './random.ts';
 import { ROUTINES } from './routines.ts';
 import { seedScores } from './scores.ts';
 import { DEMO_SIGN_IN } from './sign-in.ts';
+import { seedHomePlans } from './home-plans.ts';
 import { OWN_TECHNIQUES } from './techniques.ts';
 
 const DEMO_SECOND = { email: 'rafe@harbour-row.example', password: 'velvet-harbour' } as const;
@@ -58,6 +59,7 @@ export async function seedDemo(today: Date): Promise<{ practiceId: string }> {
     database().transaction((transaction) => seedPracticeOf(practiceId, passwordHash, today, transaction)),
   );
   await refreshOutdatedCourses(practiceId);
+  await inPractice(practiceId, () => seedHomePlans(practiceId, dayWord(today, 0)));
   return { practiceId };
 }
 

@@ -92,3 +92,5 @@ export {
   type Stands,
   type StoppedComing,
 } from './stands.ts';
+// Between visits.
+export type { KeptHomePlan } from './home-plan.ts';

@@ -33,6 +33,7 @@ const VIEWS: [name: string, open: (page: Page) => Promise<unknown>][] = [
   ['Atlas', at('/atlas/point/GB14')],
   ['Find it', at('/atlas/find-it')],
   ['Measure', client('Noor Halvorsen', '/measure')],
+  ['Home plan', client('Noor Halvorsen', '/home-plan')],
   [
     'Assess with everything open',
     async (page) => {

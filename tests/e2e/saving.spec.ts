@@ -203,7 +203,8 @@ test('pressing twice makes one client and one visit', async ({ page }) => {
   await expect(page.getByRole('link', { name: 'Pressed Twice' })).toHaveCount(1);
   await page.getByRole('link', { name: 'Pressed Twice' }).click();
   await page.waitForURL(/\/clients\/[0-9a-f-]{36}$/);
-  await awake(page);
+  // The address changes before the page does.
+  await expect(page.getByRole('button', { name: /Start visit/ })).toBeVisible();
   await page.evaluate(() => {
     const form = [...document.querySelectorAll('form')].find((f) => f.textContent?.includes('Start visit'))!;
     const send = () =>

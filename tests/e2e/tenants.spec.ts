@@ -92,6 +92,19 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
       { complaintId: ids.visitId, value: 5, day: '2026-11-02', time: '10:00', source: 'home' },
     ],
     [`/clients/${ids.clientId}/ratings?do=remove`, { id: ids.visitId }],
+    [`/clients/${ids.clientId}/home-plan/do?do=end`, {}],
+    [`/clients/${ids.clientId}/home-plan/do?do=note`, { planId: ids.visitId, day: '2026-11-02', times: 1 }],
+    [
+      `/clients/${ids.clientId}/home-plan/do?do=keep`,
+      {
+        steps: [{ id: 's1', words: 'Slowly.' }],
+        timesADay: 1,
+        weekdays: [1],
+        from: '2026-11-02',
+        until: '2026-11-03',
+        reviewOn: '2026-11-04',
+      },
+    ],
     [`/clients/${ids.clientId}/decide`, { choice: 'go-on', seen: 'go-on', reason: '' }],
     ['/bookings', { clientId: ids.clientId, day: '2030-01-01', time: '10:00', minutes: 60 }],
     [`/bookings/${ids.visitId}/move`, { day: '2030-01-01', time: '10:00', minutes: 60 }],
@@ -103,7 +116,7 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
 
   // The owner still finds everything as it was.
   for (const address of addresses.filter(
-    (a) => !/\/(save|run|outcome|score|override|photo|consent|patch-test|ratings|decide|move|end|referral)$/.test(a),
+    (a) => !/\/(save|run|outcome|score|override|photo|consent|patch-test|ratings|decide|do|move|end|referral)$/.test(a),
   ))
     expect((await page.request.get(address)).status(), address).toBeLessThan(400);
   await stranger.close();

@@ -151,4 +151,4 @@ test(`the application is killed ${KILLS} times while entries are made: nothing t
   )) as [{ version: number; writes: number }[], unknown];
   expect(row!.version).toBe(row!.writes + 1);
   await owner.close();
-}, 240_000);
+}, 600_000);

@@ -86,6 +86,8 @@ interface Props {
   /** A click, in px of the unmirrored sheet. */
   onPoint?: (view: View, x: number, y: number) => void;
   onView?: (view: View) => void;
+  /** Begins as in a mirror: the client’s left on the left. */
+  mirror?: boolean;
   /** Views to choose from; all where nothing is said. The first is the one that opens. */
   views?: readonly View[];
 }
@@ -116,6 +118,7 @@ export function FaceChart(props: Props) {
     onPoint,
     onView,
     bare,
+    mirror = false,
     views = VIEWS,
   } = props;
   const client = useContext(ClientChart);
@@ -123,7 +126,7 @@ export function FaceChart(props: Props) {
   const fitted = props.fitted ?? client.head;
   const followed = `${turn ?? ''} ${follow?.map(placeKey).join(' ') ?? ''}`;
   const [view, turnTo] = useState<View>(() => turn ?? (follow?.length ? bestView(follow) : views[0]!));
-  const [mirrored, setMirrored] = useState(false);
+  const [mirrored, setMirrored] = useState(mirror);
   const [hidden, setHidden] = useState<ReadonlySet<Layer>>(new Set());
   const [mapOn, setMapOn] = useState<ReadonlySet<MapLayer>>(new Set(map));
   const [turnedFor, setTurnedFor] = useState(followed);

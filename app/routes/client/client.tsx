@@ -86,6 +86,7 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
             Relief
           </NavLink>
           <NavLink to={`${base}/visits`}>Visits</NavLink>
+          <NavLink to={`${base}/home-plan`}>Home plan</NavLink>
           <NavLink to={`${base}/measure`}>Measure</NavLink>
           <NavLink to={`${base}/details`}>Details</NavLink>
         </nav>

@@ -192,6 +192,10 @@ export default function Record({ loaderData: { runs, amendments, next } }: Route
           <section className="section">
             <NextVisit booked={next} />
           </section>
+          <section className="section">
+            <h2>Between visits</h2>
+            <Link to={`/clients/${visit.clientId}/home-plan`}>Home plan</Link>
+          </section>
           <p className="soft small">
             A fall within one visit is relief during the visit; whether it lasts is told by the course over weeks.
           </p>

@@ -96,8 +96,10 @@ export async function refreshCourse(
     rows.filter((r) => r.after === isAfter).map((r) => ({ value: r.value, atMs: r.at.getTime(), source: r.source }));
   const facts = await factsOf(practiceId, clientId, complaintId, transaction);
   const runs = await database().query<{ at: Date; worked: string[] }>(
-    `select r.ended_at as at, r.worked from visits v join runs r on r.practice_id = v.practice_id and r.visit_id = v.id
-     where v.practice_id = :practiceId and v.client_id = :clientId and r.ended_at is not null order by r.ended_at desc limit ${LATEST_RUNS}`,
+    `(select r.ended_at as at, r.worked from visits v join runs r on r.practice_id = v.practice_id and r.visit_id = v.id
+       where v.practice_id = :practiceId and v.client_id = :clientId and r.ended_at is not null)
+     union all (select ended_at as at, worked from home_runs where practice_id = :practiceId and client_id = :clientId)
+     order by at desc limit ${LATEST_RUNS}`,
     { replacements: { practiceId, clientId }, type: QueryTypes.SELECT, transaction },
   );
   const s = courseState(

@@ -21,6 +21,16 @@ export const factsNamed = byPractice(async (practiceId: string, text: string): P
     .map((c) => c.key);
 });
 
+/** What a client answered last, whatever the day; nothing without a visit that asked. */
+export const latestAnswers = byPractice(async (practiceId: string, clientId: string): Promise<Answers> => {
+  if (!isUuid(clientId)) return {};
+  const [row] = await database().query<{ answers: Answers | null }>(
+    `select ${LATEST} as answers from clients c where c.practice_id = :practiceId and c.id = :clientId`,
+    { replacements: { practiceId, clientId }, type: QueryTypes.SELECT },
+  );
+  return row?.answers ?? {};
+});
+
 /** Titles of what a client said yes, or not sure, to last: standing facts only. */
 export const standingFacts = byPractice(async (practiceId: string, clientId: string): Promise<string[]> => {
   if (!isUuid(clientId)) return [];

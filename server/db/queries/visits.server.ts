@@ -291,3 +291,14 @@ export const reviewsDue = byPractice(
     return { reviews: rows.map(({ total: _total, ...r }) => r).reverse(), total: rows[0]?.total ?? 0 };
   },
 );
+
+/** The routine of a client's latest visit that has one, of today or before; null without. */
+export const latestRoutine = byPractice(async (practiceId: string, clientId: string): Promise<Routine | null> => {
+  if (!isUuid(clientId)) return null;
+  const [row] = await database().query<{ routine: unknown }>(
+    `select routine from visits where practice_id = :practiceId and client_id = :clientId and routine is not null and jsonb_array_length(routine->'items') > 0
+       and stage not in ('cancelled', 'missed', 'stopped') and starts_at < now() + interval '1 day' order by starts_at desc limit 1`,
+    { replacements: { practiceId, clientId }, type: QueryTypes.SELECT },
+  );
+  return row ? storedRoutine(row.routine) : null;
+});

@@ -1,0 +1,49 @@
+import { planProblems } from '../../../core/schedule';
+import { data } from 'react-router';
+import { homeOffer } from '../../../server/access/home.server';
+import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { momentIn } from '../../../server/access/time.server';
+import { endHomePlan, keepHomePlan, noteHomeRuns } from '../../../server/db/queries/home-plans.server';
+import { homePlanSchema, homeRunsSchema } from '../../schemas/home-plan';
+import { readJson } from '../../schemas/read';
+import { dayOf } from '../../parts/marks/time';
+import type { Route } from './+types/home-plan-acts';
+
+/** A home plan is kept or ended, and what was done of it is noted. */
+export async function action({ request, params }: Route.ActionArgs) {
+  const who = await requirePractitioner(request);
+  const act = new URL(request.url).searchParams.get('do');
+  if (act === 'end') return (await endHomePlan(who, params.clientId)) ? { done: true } : notFound('home plan');
+  if (act === 'note') {
+    const input = await readJson(request, homeRunsSchema);
+    if (!input.ok) return data({ errors: input.errors }, { status: 422 });
+    const { planId, day, times } = input.value;
+    if (day > dayOf(new Date().toISOString(), who.timeZone))
+      return data({ errors: { day: 'A day up to today is accepted.' } }, { status: 422 });
+    const noon = momentIn(who.timeZone, day, '12:00');
+    return (await noteHomeRuns(who, params.clientId, planId, { day, times, noon }))
+      ? { done: true }
+      : notFound('home plan');
+  }
+  if (act !== 'keep') notFound('page');
+  const input = await readJson(request, homePlanSchema);
+  if (!input.ok) return data({ errors: input.errors }, { status: 422 });
+  const { once, steps, ...rhythm } = input.value;
+  const shown = new Set(rhythm.shown);
+  const offer = await homeOffer(who.practiceId, params.clientId, shown);
+  if (!offer) notFound('client');
+  const chosen = steps.map(({ id, words }) => ({
+    step: offer.candidates.find((c) => c.step.id === id)?.step,
+    words,
+  }));
+  if (chosen.some((c) => !c.step))
+    return data({ errors: { steps: 'A step is no longer for home: look again.' } }, { status: 422 });
+  const plan = { ...rhythm, steps: chosen.map((c) => ({ step: c.step!, words: c.words })) };
+  const problems = planProblems(plan, offer.screening, offer.catalogue, shown);
+  if (problems.length)
+    return data({ errors: Object.fromEntries(problems.map((p) => [p.field, p.message])) }, { status: 422 });
+  await keepHomePlan(who, params.clientId, plan, once);
+  return { done: true };
+}
+
+export const loader = () => notFound('page');

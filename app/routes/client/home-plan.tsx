@@ -1,0 +1,131 @@
+import { emptyRoutine } from '../../../core/routine';
+import { useState } from 'react';
+import { Button } from 'react-bootstrap';
+import { Link, useRevalidator, useRouteLoaderData } from 'react-router';
+import { homeOffer } from '../../../server/access/home.server';
+import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { FaceChart } from '../../parts/chart/face-chart';
+import { stopsOf } from '../../parts/chart/chart-marks';
+import { send } from '../../parts/frame/send';
+import { dayOf } from '../../parts/marks/time';
+import { HowItWent } from '../../rooms/home/how-it-went';
+import { PlanForm } from '../../rooms/home/plan-form';
+import type { Route } from './+types/home-plan';
+import type { loader as frame } from './client';
+
+export type HomeCandidate = Route.ComponentProps['loaderData']['candidates'][number];
+
+export async function loader({ request, params }: Route.LoaderArgs) {
+  const { practiceId, timeZone } = await requirePractitioner(request);
+  const offer = await homeOffer(practiceId, params.clientId, new Set());
+  if (!offer) notFound('client');
+  const { screening, catalogue: _catalogue, ...rest } = offer;
+  return {
+    ...rest,
+    minded: [...screening.hits['refer-out'], ...screening.hits.avoid, ...screening.hits.adapt]
+      .filter((c) => c.group !== 'everyone')
+      .map((c) => c.title),
+    today: dayOf(new Date().toISOString(), timeZone),
+  };
+}
+
+/** What the client does between visits: the plan in force, the next one, and how the earlier ones went. */
+export default function HomePlanPage({ loaderData }: Route.ComponentProps) {
+  const { routine, candidates, notHome, plans, minded, today } = loaderData;
+  const { client } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof frame>>;
+  const { revalidate } = useRevalidator();
+  const current = plans.find((p) => p.endedAt === null) ?? null;
+  const [chosen, setChosen] = useState<readonly string[]>(() =>
+    candidates.filter((c) => current?.steps.some((s) => s.step.technique === c.step.technique)).map((c) => c.step.id),
+  );
+  const [isEnding, setEnding] = useState(false);
+  const [failed, setFailed] = useState('');
+  const end = async () => {
+    const answer = await send(`/clients/${client.id}/home-plan/do?do=end`, {});
+    setFailed(answer.ok ? '' : answer.message);
+    setEnding(false);
+    void revalidate();
+  };
+  const shown = chosen.flatMap((id) => candidates.find((c) => c.step.id === id)?.step ?? []);
+  return (
+    <div className="page with-aside">
+      <main>
+        <div className="page-head">
+          <h1>Home plan</h1>
+          <span className="soft">
+            {current ? `plan ${current.number} is in force` : 'none is in force'}
+            {routine && `; steps of “${routine}”`}
+          </span>
+        </div>
+        {candidates.length ? (
+          <PlanForm
+            key={current?.id ?? 'first'}
+            clientId={client.id}
+            candidates={candidates}
+            current={current}
+            today={today}
+            onChosen={setChosen}
+            onKept={() => void revalidate()}
+          />
+        ) : (
+          <p className="empty">
+            <strong>Nothing to choose from yet</strong>
+            Compose a routine at a visit; what can be done on oneself is then offered here.
+          </p>
+        )}
+        {notHome.length > 0 && (
+          <details className="mt-3">
+            <summary>{notHome.length} not for home</summary>
+            <ul>
+              {notHome.map((n) => (
+                <li key={n.name}>
+                  {n.name}: {n.why}
+                </li>
+              ))}
+            </ul>
+          </details>
+        )}
+      </main>
+      <aside>
+        <div style={{ height: 380, margin: '-24px -24px 12px' }}>
+          <FaceChart stops={stopsOf({ ...emptyRoutine('Home'), items: shown }, null)} />
+        </div>
+        <h2>Minded</h2>
+        <p>{minded.length ? minded.join(', ') : 'Nothing was answered that closes anything.'}</p>
+        {current && (
+          <>
+            <h2>Give it</h2>
+            <p>
+              <Link to={`/paper/clients/${client.id}/home-plan`}>Print the hand-out</Link>
+            </p>
+            {isEnding ? (
+              <p>
+                End plan {current.number}?{' '}
+                <Button size="sm" onClick={() => void end()}>
+                  End it
+                </Button>{' '}
+                <Button size="sm" variant="outline-primary" onClick={() => setEnding(false)}>
+                  Let it go on
+                </Button>
+              </p>
+            ) : (
+              <Button size="sm" variant="outline-primary" onClick={() => setEnding(true)}>
+                End plan {current.number}
+              </Button>
+            )}
+            {failed && (
+              <p className="caution" role="alert">
+                {failed}
+              </p>
+            )}
+          </>
+        )}
+        <h2 className="mt-4">How it went</h2>
+        {plans.length === 0 && <p className="soft">No plan before this one.</p>}
+        {plans.map((p) => (
+          <HowItWent key={p.id} clientId={client.id} plan={p} today={today} onNoted={() => void revalidate()} />
+        ))}
+      </aside>
+    </div>
+  );
+}

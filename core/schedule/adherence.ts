@@ -1,0 +1,77 @@
+import { wilson } from '../measures/index.ts';
+import { type Day, daysFrom, daysOf, weekdayOf } from './days.ts';
+import type { HomePlan } from './home-plan.ts';
+
+/** One day of a plan. */
+interface PlannedDay {
+  day: Day;
+  planned: number;
+  /** Runs of that day, also more than planned. */
+  done: number;
+}
+
+type Rhythm = Pick<HomePlan, 'from' | 'until' | 'weekdays' | 'timesADay'>;
+
+/** The days on which something is planned, in order. */
+export const plannedDays = ({ from, until, weekdays }: Pick<Rhythm, 'from' | 'until' | 'weekdays'>): Day[] =>
+  daysOf(from, until).filter((day) => weekdays.includes(weekdayOf(day)));
+
+/** How many times in all. */
+export const plannedTimes = (plan: Rhythm): number => plannedDays(plan).length * plan.timesADay;
+
+/** How a plan went. */
+export interface Adherence {
+  /** What of the planned was done, up to today: more on one day makes up for nothing on another. */
+  done: number;
+  /** Planned up to yesterday, and of today what was done already. */
+  due: number;
+  /** 95 % by Wilson; null while nothing is due. */
+  interval: { low: number; high: number } | null;
+  days: PlannedDay[];
+  /** Last day with a run where the plan was given up: so many planned days in a row went by without; null else. */
+  stoppedAfter: Day | null;
+}
+
+/** So many planned days without a run, to the end or to today, are called given up. Our choice. */
+const GIVEN_UP_DAYS = 5;
+
+/**
+ * @param runDays Day of each run, in any order.
+ * @param today What is still to come is not counted against anybody.
+ */
+export function adherence(plan: Rhythm, runDays: readonly Day[], today: Day): Adherence {
+  const done = new Map<Day, number>();
+  for (const day of runDays) done.set(day, (done.get(day) ?? 0) + 1);
+  const days = plannedDays(plan)
+    .filter((day) => day <= today)
+    .map((day) => ({ day, planned: plan.timesADay, done: done.get(day) ?? 0 }));
+  const counted = days.map((d) => ({
+    done: Math.min(d.done, d.planned),
+    due: d.day === today ? Math.min(d.done, d.planned) : d.planned,
+  }));
+  const sum = (key: 'done' | 'due') => counted.reduce((so, d) => so + d[key], 0);
+  const due = sum('due');
+  return {
+    done: sum('done'),
+    due,
+    interval: due ? wilson(sum('done'), due) : null,
+    days,
+    stoppedAfter: stoppedAfter(days, today),
+  };
+}
+
+function stoppedAfter(days: readonly PlannedDay[], today: Day): Day | null {
+  const last = days.findLast((d) => d.done > 0);
+  if (!last) return null;
+  const since = days.filter((d) => d.day > last.day && d.day < today);
+  return since.length >= GIVEN_UP_DAYS ? last.day : null;
+}
+
+/** Days since the last run; null where there was none. */
+export const daysSilent = (runDays: readonly Day[], today: Day): number | null =>
+  runDays.length
+    ? daysFrom(
+        runDays.reduce((a, b) => (a > b ? a : b)),
+        today,
+      )
+    : null;

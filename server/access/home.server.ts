@@ -1,0 +1,85 @@
+import { screenVisit, type Screening } from '../../core/limits/index';
+import type { KeptHomePlan } from '../../core/record/index';
+import { stepSeconds, stepsOf, type Catalogue, type Step } from '../../core/routine/index';
+import { atHome, homeWords } from '../../core/schedule/index';
+import type { TechniqueTool } from '../../core/words/index';
+import { storedCourses } from '../db/queries/courses.server';
+import { findClient } from '../db/queries/clients.server';
+import { latestAnswers } from '../db/queries/facts.server';
+import { homePlansOf } from '../db/queries/home-plans.server';
+import { cautionsOf } from '../db/queries/practice.server';
+import { catalogueOf } from '../db/queries/techniques.server';
+import { latestRoutine } from '../db/queries/visits.server';
+
+/** How a client is screened for what they do alone: by their latest answers. */
+async function homeScreening(practiceId: string, clientId: string): Promise<Screening | null> {
+  const [client, cautions, answers, courses] = await Promise.all([
+    findClient(practiceId, clientId),
+    cautionsOf(practiceId),
+    latestAnswers(practiceId, clientId),
+    storedCourses(practiceId, [clientId]),
+  ]);
+  if (!client) return null;
+  const worse = courses.filter((c) => c.judgement.verdict === 'worse').map((c) => c.kind);
+  return screenVisit(cautions, answers, null, client.pressureCap, new Set(), worse);
+}
+
+/** A step that may be done at home, as it would be done there. */
+interface HomeCandidate {
+  step: Step;
+  name: string;
+  /** What the technique itself says of how it is done. */
+  words: string;
+  /** Why it is lighter or on one side; null where it is as in the routine. */
+  lowered: string | null;
+  seconds: number;
+  perDayMost: number | null;
+}
+
+export interface HomeOffer {
+  /** Name of the routine that is chosen from; null without one. */
+  routine: string | null;
+  candidates: HomeCandidate[];
+  /** What is not for home, and why. */
+  notHome: { name: string; why: string }[];
+  plans: KeptHomePlan[];
+}
+
+const byTechnique = (steps: readonly Step[]): Step[] => [
+  ...new Map(steps.map((step) => [step.technique, step])).values(),
+];
+
+/** What a home plan can be made of: the steps of the latest routine, and those of the plan in force. Null for nobody's client. */
+export async function homeOffer(
+  practiceId: string,
+  clientId: string,
+  shown: ReadonlySet<TechniqueTool>,
+): Promise<(HomeOffer & { screening: Screening; catalogue: Catalogue }) | null> {
+  const [screening, routine, plans, catalogue] = await Promise.all([
+    homeScreening(practiceId, clientId),
+    latestRoutine(practiceId, clientId),
+    homePlansOf(practiceId, clientId),
+    catalogueOf(practiceId),
+  ]);
+  if (!screening) return null;
+  const current = plans.find((p) => p.endedAt === null);
+  const steps = byTechnique([...(routine ? stepsOf(routine) : []), ...(current?.steps.map((s) => s.step) ?? [])]);
+  const candidates: HomeCandidate[] = [];
+  const notHome: HomeOffer['notHome'] = [];
+  for (const step of steps) {
+    const technique = catalogue.techniques.get(step.technique);
+    const name = step.label ?? technique?.name ?? step.technique;
+    const home = atHome(step, screening, catalogue, shown);
+    if (!home.step) notHome.push({ name, why: home.why });
+    else
+      candidates.push({
+        step: home.step,
+        name,
+        words: homeWords(technique!),
+        lowered: home.lowered,
+        seconds: stepSeconds(home.step),
+        perDayMost: technique!.perDayMost,
+      });
+  }
+  return { routine: routine?.name ?? null, candidates, notHome, plans, screening, catalogue };
+}
