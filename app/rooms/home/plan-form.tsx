@@ -97,7 +97,7 @@ export function PlanForm({
     const answer = await send(`/clients/${clientId}/home-plan/do?do=keep`, said);
     if (!answer.ok) {
       setErrors(answer.errors);
-      return setTold(answer.message);
+      return setTold(Object.keys(answer.errors).length ? '' : answer.message);
     }
     key.current = '';
     setErrors({});

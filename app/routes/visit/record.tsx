@@ -194,7 +194,9 @@ export default function Record({ loaderData: { runs, amendments, next } }: Route
           </section>
           <section className="section">
             <h2>Between visits</h2>
-            <Link to={`/clients/${visit.clientId}/home-plan`}>Home plan</Link>
+            <Link to={`/clients/${visit.clientId}/home-plan`} className="btn btn-outline-primary">
+              Home plan
+            </Link>
           </section>
           <p className="soft small">
             A fall within one visit is relief during the visit; whether it lasts is told by the course over weeks.
