@@ -11,8 +11,8 @@ export const homePlanSchema = object({
   once,
   steps: array(
     object({
-      /** Of the routine it is taken from, or of the plan before. */
-      id: string().required().max(64),
+      /** Id of a technique of the latest routine, or of the plan before. */
+      technique: string().required().max(64),
       words: string()
         .trim()
         .max(HOME_WORDS_LETTERS, `At most ${HOME_WORDS_LETTERS} characters are accepted.`)
@@ -21,12 +21,14 @@ export const homePlanSchema = object({
   )
     .min(1, 'Choose one to four steps.')
     .max(HOME_STEPS_MOST, `At most ${HOME_STEPS_MOST} steps are kept up at home.`)
-    .required('Choose one to four steps.'),
+    .required('Choose one to four steps.')
+    .test('once', 'Each step once.', (steps) => new Set(steps.map((s) => s.technique)).size === steps.length),
   timesADay: number().typeError(TIMES).integer(TIMES).min(1, TIMES).max(TIMES_A_DAY_MOST, TIMES).required(TIMES),
   weekdays: array(number().integer().min(1).max(7).required())
     .min(1, 'Choose at least one day of the week.')
     .max(7)
-    .required('Choose at least one day of the week.'),
+    .required('Choose at least one day of the week.')
+    .test('once', 'Each day of the week once.', (days) => new Set(days).size === days.length),
   from: calendarDay.required('Choose the first day.'),
   until: calendarDay.required('Choose the last day.'),
   reviewOn: calendarDay.required('Choose when you look at it together.'),

@@ -1,4 +1,5 @@
 import type { Step } from '../routine/index.ts';
+import type { TechniqueTool } from '../words/index.ts';
 
 /** A plan as it is kept; the rhythm and its rules are in `core/schedule`. */
 export interface KeptHomePlan {
@@ -12,7 +13,7 @@ export interface KeptHomePlan {
   until: string;
   reviewOn: string;
   /** Tools that the client has and was shown. */
-  shown: string[];
+  shown: TechniqueTool[];
   by: string;
   /** ISO 8601. */
   madeAt: string;

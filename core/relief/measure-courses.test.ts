@@ -1,20 +1,11 @@
 import { expect, test } from 'vitest';
 import type { Reading } from '../measures/index.ts';
+import { readingOf } from '../../tests/support/readings.ts';
 import { measureCourses } from './measure-courses.ts';
 
 const day = (n: number) => `2026-11-${String(n).padStart(2, '0')}T10:00:00.000Z`;
-const reading = (measure: Reading['measure'], n: number, value: number, over: Partial<Reading> = {}): Reading => ({
-  measure,
-  complaintId: null,
-  place: '',
-  side: 'midline',
-  phase: 'before',
-  value,
-  source: 'studio',
-  takenAt: day(n),
-  visitId: null,
-  ...over,
-});
+const reading = (measure: Reading['measure'], n: number, value: number, over: Partial<Reading> = {}): Reading =>
+  readingOf(measure, value, { takenAt: day(n), ...over });
 const masseter = (side: 'left' | 'right', n: number, value: number) =>
   reading('tenderness', n, value, { place: 'masseter-superficial', side });
 

@@ -1,23 +1,12 @@
-import { measureOf, type Reading } from '../measures/index.ts';
+import { measureOf } from '../measures/index.ts';
 import { describe, expect, test } from 'vitest';
+import { readingOf } from '../../tests/support/readings.ts';
 import { readingPairs, scorePairs } from './pairs.ts';
 
 describe('pairs of first and now', () => {
-  const reading = (measure: Reading['measure'], value: number, over: Partial<Reading> = {}): Reading => ({
-    measure,
-    complaintId: null,
-    place: '',
-    side: 'midline',
-    phase: 'before',
-    value,
-    source: 'studio',
-    takenAt: '',
-    visitId: null,
-    ...over,
-  });
   test('a pressure threshold is told in percent, against its own error only where one is known', () => {
     const at = (place: string, ...values: number[]) =>
-      readingPairs(values.map((v) => ({ ...reading('pressure-threshold', v), place, side: 'left' as const })))[0]!;
+      readingPairs(values.map((v) => ({ ...readingOf('pressure-threshold', v), place, side: 'left' as const })))[0]!;
     expect(at('masseter-superficial', 151, 205)).toMatchObject({
       told: 'no-figure',
       meaning: '36 % more than at first; no error figure is known for this',
@@ -31,7 +20,9 @@ describe('pairs of first and now', () => {
     );
   });
   test('opening 31 → 41 mm is better and beyond the error of the test', () =>
-    expect(readingPairs([reading('opening-mm', 31), reading('opening-mm', 36), reading('opening-mm', 41)])).toEqual([
+    expect(
+      readingPairs([readingOf('opening-mm', 31), readingOf('opening-mm', 36), readingOf('opening-mm', 41)]),
+    ).toEqual([
       {
         measure: 'opening-mm',
         name: 'Opening, comfortable',
@@ -47,7 +38,7 @@ describe('pairs of first and now', () => {
     ]));
   test('less tenderness is better; each muscle and side for itself', () => {
     const t = (side: 'left' | 'right', value: number) =>
-      reading('tenderness', value, { place: 'masseter-superficial', side });
+      readingOf('tenderness', value, { place: 'masseter-superficial', side });
     expect(
       readingPairs([t('left', 3), t('right', 1), t('left', 1), t('right', 2)]).map((p) => [p.side, p.told, p.meaning]),
     ).toEqual([
@@ -58,19 +49,19 @@ describe('pairs of first and now', () => {
   test('sideways is told for each side; what has no better and worse is left out', () => {
     expect(
       readingPairs([
-        reading('sideways-mm', 5, { side: 'right' }),
-        reading('sideways-mm', 7, { side: 'right' }),
-        reading('overlap-mm', 3),
-        reading('overlap-mm', 2),
+        readingOf('sideways-mm', 5, { side: 'right' }),
+        readingOf('sideways-mm', 7, { side: 'right' }),
+        readingOf('overlap-mm', 3),
+        readingOf('overlap-mm', 2),
       ]).map((p) => [p.measure, p.side, p.told, p.meaning]),
     ).toEqual([['sideways-mm', 'right', 'no-figure', 'no error figure is known for this']]);
   });
   test('what was measured right after the work is not part of the course', () =>
-    expect(readingPairs([reading('opening-mm', 31), reading('opening-mm', 40, { phase: 'after' })])).toEqual([]));
+    expect(readingPairs([readingOf('opening-mm', 31), readingOf('opening-mm', 40, { phase: 'after' })])).toEqual([]));
   test('ratings are told by the course, not here', () =>
-    expect(readingPairs([reading('nrs-now', 7), reading('nrs-now', 3)])).toEqual([]));
+    expect(readingPairs([readingOf('nrs-now', 7), readingOf('nrs-now', 3)])).toEqual([]));
   test('unchanged', () =>
-    expect(readingPairs([reading('opening-fingers', 3), reading('opening-fingers', 3)])[0]).toMatchObject({
+    expect(readingPairs([readingOf('opening-fingers', 3), readingOf('opening-fingers', 3)])[0]).toMatchObject({
       told: 'same',
       change: 0,
     }));

@@ -63,16 +63,31 @@ describe('what came before easier days', () => {
   });
   test('a rating of the moment of the run lies before it', () =>
     expect(of([{ atMs: 5 * DAY, techniques: ['a'] }]).uses).toBe(1));
+  test('its interval is that of Student’s t: 2.052 errors either side with 27 degrees of freedom (any table)', () => {
+    // 29 uses less the constant and the one column that is asked.
+    const helps = row(of(every(29, 'helps')), 'helps');
+    expect((helps.high! - helps.effect!) / helps.error!).toBeCloseTo(2.052, 3);
+  });
   test('fewer than four degrees of freedom tell nothing', () => {
-    const some = points.slice(0, 10);
-    // Nine uses, four columns and the constant: four are left; with one use fewer, three.
-    const runs = Array.from({ length: 9 }, (_, day) =>
-      run(day, 'always', ...['p', 'q', 'r', 's'].filter((_, k) => (day * 7 + k * k * 3 + (day >> k)) % 9 < 4)),
-    );
-    const told = of(runs, some);
-    const columns = told.rows.filter((r) => r.uses >= 4 && r.without >= 4).length;
-    expect(told.variance !== null).toBe(9 - 1 - columns >= 4);
-    expect(of(every(5, 'helps'), points.slice(0, 6)).variance).toBeNull();
+    // Eight uses; each technique is used in four of them, and none repeats the others: with three four degrees are left.
+    const bits = (use: number) => [use & 1, (use >> 1) & 1, (use >> 2) & 1, (use & 1) ^ ((use >> 1) & 1)];
+    const told = (columns: number) =>
+      of(
+        Array.from({ length: 8 }, (_, use) =>
+          run(use, 'always', ...['p', 'q', 'r', 's'].filter((_, k) => k < columns && bits(use)[k])),
+        ),
+        points.slice(0, 9),
+      );
+    expect(told(3).rows.filter((r) => r.uses === 4 && r.effect !== null)).toHaveLength(3);
+    expect(told(4).rows.filter((r) => r.uses === 4 && r.effect === null)).toHaveLength(4);
+    expect(told(4).variance).toBeNull();
+  });
+  test('ratings that hardly move are not taken for certainty: half of what was foretold to scatter stays', () => {
+    const still = points.map((p) => ({ ...p, value: 5 }));
+    const told = of(every(29, 'helps'), still);
+    // The least scatter that any of the models has is 0.6 × 0.6 points: a quarter of its square.
+    expect(told.variance).toBeGreaterThan(0.25 * 0.36 ** 2);
+    expect(row(told, 'helps').low).toBeLessThan(-0.05);
   });
   test('nothing of no ratings', () => expect(of(every(9, 'a'), [])).toEqual({ uses: 0, variance: null, rows: [] }));
 });

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
-import { adherence, daysSilent, plannedDays, plannedTimes } from './adherence.ts';
+import { adherence, daysSilent } from './adherence.ts';
 import { addDays } from './days.ts';
+import { plannedDays, plannedTimes } from './rhythm.ts';
 
 /** Two weeks from Monday 3 March 2025. */
 const plan = { from: '2025-03-03', until: '2025-03-16', weekdays: [1, 2, 3, 4, 5, 6, 7], timesADay: 2 };

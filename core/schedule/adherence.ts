@@ -1,6 +1,6 @@
 import { wilson } from '../measures/index.ts';
-import { type Day, daysFrom, daysOf, weekdayOf } from './days.ts';
-import type { HomePlan } from './home-plan.ts';
+import { type Day, daysFrom } from './days.ts';
+import { plannedDays, type Rhythm } from './rhythm.ts';
 
 /** One day of a plan. */
 interface PlannedDay {
@@ -9,15 +9,6 @@ interface PlannedDay {
   /** Runs of that day, also more than planned. */
   done: number;
 }
-
-type Rhythm = Pick<HomePlan, 'from' | 'until' | 'weekdays' | 'timesADay'>;
-
-/** The days on which something is planned, in order. */
-export const plannedDays = ({ from, until, weekdays }: Pick<Rhythm, 'from' | 'until' | 'weekdays'>): Day[] =>
-  daysOf(from, until).filter((day) => weekdays.includes(weekdayOf(day)));
-
-/** How many times in all. */
-export const plannedTimes = (plan: Rhythm): number => plannedDays(plan).length * plan.timesADay;
 
 /** How a plan went. */
 export interface Adherence {

@@ -4,7 +4,7 @@ import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
 import { screenVisit, type Answers } from '../limits/index.ts';
 import { newStep, type Step } from '../routine/index.ts';
 import type { Pressure, TechniqueTool } from '../words/index.ts';
-import { atHome, dailyMost, type HomePlan, planProblems, wordsProblem } from './home-plan.ts';
+import { atHome, dailyMost, type HomePlan, noLongerForHome, planProblems, wordsProblem } from './home-plan.ts';
 
 const NO_TOOL: ReadonlySet<TechniqueTool> = new Set();
 const all = [...CATALOGUE.techniques.values()];
@@ -47,6 +47,14 @@ describe('what is for home', () => {
         expect(atHome(told.step, held, CATALOGUE, NO_TOOL), `${key}, ${t.id}`).toMatchObject({ lowered: null });
       }
     }
+  });
+  test('nothing that asks for more than light pressure, and no way back that presses harder', () => {
+    for (const t of all.filter(
+      (x) => x.by !== 'practitioner' && !x.isTest && ['medium', 'firm', 'deep'].includes(x.pressure?.least ?? ''),
+    ))
+      expect(home(of(t.id), {}, new Set(t.tool ? [t.tool] : [])).step, t.id).toBeNull();
+    const back = of(OWN.id, { pressure: { there: 'light', back: 'firm' } });
+    expect(home(back)).toMatchObject({ step: { pressure: { there: 'light', back: null } } });
   });
   test('an unknown technique is none', () =>
     expect(home({ ...of(OWN.id), technique: 'no-such' })).toMatchObject({ step: null, why: 'it is no longer kept' }));
@@ -109,7 +117,7 @@ describe('a plan', () => {
     ...over,
   });
   const fields = (over: Partial<HomePlan>, answers: Answers = {}) =>
-    planProblems(plan(over), screening(answers), CATALOGUE, NO_TOOL).map((p) => p.field);
+    planProblems(plan(over), screening(answers), CATALOGUE, NO_TOOL, '2027-03-01').map((p) => p.field);
   test('that keeps to everything has no problem', () => expect(fields({})).toEqual([]));
   test('has one to four steps', () => {
     const some = (n: number) =>
@@ -135,5 +143,33 @@ describe('a plan', () => {
     expect(fields({ until: '2027-04-25' })).toEqual([]);
     expect(fields({ until: '2027-04-26' })).toEqual(['until']);
     expect(fields({ reviewOn: '2027-02-28' })).toEqual(['reviewOn']);
+    expect(fields({ from: '2027-02-28' })).toEqual(['from']);
+    // 1 March 2027 is a Monday: no Tuesday in it.
+    expect(fields({ until: '2027-03-01', weekdays: [2] })).toEqual(['weekdays']);
+    expect(fields({ until: '2027-03-02', weekdays: [2] })).toEqual([]);
+  });
+});
+
+describe('a plan that was made before', () => {
+  const step = (home(of(OWN.id)) as { step: Step }).step;
+  const made = { steps: [{ step, words: 'Slowly.' }], shown: [] };
+  test('may be given while nothing came up, and no longer when something takes its steps away or lowers them', () => {
+    expect(noLongerForHome(made, screening(), CATALOGUE)).toEqual([]);
+    const flag = CAUTIONS.find((c) => c.severity === 'refer-out')!.key;
+    expect(noLongerForHome(made, screening({ [flag]: 'yes' }), CATALOGUE)).toMatchObject([{ name: OWN.name }]);
+    const light = {
+      steps: [{ step: { ...step, pressure: { there: 'light' as const, back: null } }, words: '' }],
+      shown: [],
+    };
+    expect(noLongerForHome(light, screening({}, 'feather'), CATALOGUE)).toMatchObject([
+      { why: expect.stringMatching(/^feather at most/) as string },
+    ]);
+  });
+  test('keeps the tools that were shown when it was made', () => {
+    const tool = all.find((t) => t.tool && home(of(t.id), {}, new Set([t.tool])).step)!;
+    const kept = home(of(tool.id), {}, new Set([tool.tool!])) as { step: Step };
+    const plan = { steps: [{ step: kept.step, words: '' }] };
+    expect(noLongerForHome({ ...plan, shown: [tool.tool!] }, screening(), CATALOGUE)).toEqual([]);
+    expect(noLongerForHome({ ...plan, shown: [] }, screening(), CATALOGUE)).toHaveLength(1);
   });
 });

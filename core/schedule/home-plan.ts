@@ -1,6 +1,7 @@
 import { admit, type Screening } from '../limits/index.ts';
-import { type Catalogue, pressed, type Step, type Technique } from '../routine/index.ts';
+import { type Catalogue, hardestOf, pressed, type Step, type Technique } from '../routine/index.ts';
 import { type Pressure, pressureRank, TOOL_NAMES, type TechniqueTool } from '../words/index.ts';
+import { plannedDays } from './rhythm.ts';
 import { addDays, type Day } from './days.ts';
 
 /** What a client does at home between visits: a few steps in a rhythm until a day. */
@@ -29,10 +30,11 @@ export const TIMES_A_DAY_MOST = 4;
 /** On oneself nobody presses harder than this, unless the step itself is lighter. Our choice. */
 const HOME_CAP: Pressure = 'light';
 /** A plan is looked at again within so many days. Review after two to four weeks is common practice; eight is our choice. */
-const HOME_DAYS_MOST = 56;
+export const HOME_DAYS_MOST = 56;
 export const HOME_WORDS_LETTERS = 400;
 
-export type AtHome = { step: Step; lowered: string | null } | { step: null; why: string };
+/** A step as it is done at home, or why it is not for home; `tool`: the one that would have to be shown first. */
+export type AtHome = { step: Step; lowered: string | null } | { step: null; why: string; tool: TechniqueTool | null };
 
 /**
  * A step as it may be done on oneself: lighter where the screening or being at home asks for it, or why it is not for home.
@@ -44,16 +46,19 @@ export function atHome(
   catalogue: Catalogue,
   shown: ReadonlySet<TechniqueTool>,
 ): AtHome {
+  const not = (why: string, tool: TechniqueTool | null = null): AtHome => ({ step: null, why, tool });
   const technique = catalogue.techniques.get(step.technique);
-  if (!technique) return { step: null, why: 'it is no longer kept' };
-  if (technique.by === 'practitioner') return { step: null, why: 'it needs your hands' };
-  if (technique.isTest) return { step: null, why: 'it finds something out and treats nothing' };
-  if (technique.tool && !shown.has(technique.tool))
-    return { step: null, why: `the ${TOOL_NAMES[technique.tool].toLowerCase()} was not shown` };
+  if (!technique) return not('it is no longer kept');
+  if (technique.by === 'practitioner') return not('it needs your hands');
+  if (technique.isTest) return not('it finds something out and treats nothing');
+  if (technique.pressure && pressureRank(technique.pressure.least) > pressureRank(HOME_CAP))
+    return not(`it takes ${technique.pressure.least} pressure at least`);
   const admitted = admit(step, screening, catalogue);
-  if (!admitted.step) return { step: null, why: admitted.ban };
-  const { pressure } = admitted.step;
-  if (!pressure || pressureRank(pressure.there) <= pressureRank(HOME_CAP))
+  if (!admitted.step) return not(admitted.ban);
+  if (technique.tool && !shown.has(technique.tool))
+    return not(`the ${TOOL_NAMES[technique.tool]} was not shown`, technique.tool);
+  const hardest = hardestOf(admitted.step);
+  if (!hardest || pressureRank(hardest) <= pressureRank(HOME_CAP))
     return { step: admitted.step, lowered: admitted.lowered };
   return { step: { ...admitted.step, pressure: pressed(HOME_CAP) }, lowered: `${HOME_CAP} at home` };
 }
@@ -88,12 +93,32 @@ export function wordsProblem({ step, words }: HomePlanStep): string | null {
   return null;
 }
 
-/** What may not be about a plan, by field; nothing where it may be given. */
+/**
+ * Steps of a plan that may no longer be given as they stand, with why: what was answered since it was made may have taken
+ * them away or ask for less pressure.
+ */
+export function noLongerForHome(
+  { steps, shown }: Pick<HomePlan, 'steps'> & { shown: readonly TechniqueTool[] },
+  screening: Screening,
+  catalogue: Catalogue,
+): { name: string; why: string }[] {
+  return steps.flatMap(({ step }) => {
+    const home = atHome(step, screening, catalogue, new Set(shown));
+    const why = home.step ? home.lowered : home.why;
+    return why ? [{ name: catalogue.techniques.get(step.technique)?.name ?? step.technique, why }] : [];
+  });
+}
+
+/**
+ * What may not be about a plan that is made today, by field; nothing where it may be given.
+ * @param shown Tools that the client has and was shown.
+ */
 export function planProblems(
   plan: HomePlan,
   screening: Screening,
   catalogue: Catalogue,
   shown: ReadonlySet<TechniqueTool>,
+  today: Day,
 ): { field: string; message: string }[] {
   const found: { field: string; message: string }[] = [];
   const say = (field: string, message: string) => found.push({ field, message });
@@ -114,11 +139,12 @@ export function planProblems(
   if (plan.timesADay > most.times)
     say('timesADay', most.because ? `At most ${most.times} a day: ${most.because}.` : `At most ${most.times} a day.`);
   if (!plan.weekdays.length) say('weekdays', 'Choose at least one day of the week.');
+  if (plan.from < today) say('from', 'A plan begins today or later.');
   if (plan.until < plan.from) say('until', 'The last day is before the first.');
-  else if (plan.until >= addLimit(plan.from))
+  else if (plan.until >= addDays(plan.from, HOME_DAYS_MOST))
     say('until', `At most ${HOME_DAYS_MOST} days: look at it together by then.`);
+  else if (plan.weekdays.length && !plannedDays(plan).length)
+    say('weekdays', 'Between the first and the last day there is no such day of the week.');
   if (plan.reviewOn < plan.from) say('reviewOn', 'The review is before the first day.');
   return found;
 }
-
-const addLimit = (from: Day): Day => addDays(from, HOME_DAYS_MOST);

@@ -1,58 +1,38 @@
 /** Measures what the length of a course and the size of a practice cost a page, as ratios to a bare page of the same run. */
-import { QueryTypes } from 'sequelize';
-import { connect } from '../../server/db/connection.ts';
-import { type Bench, QUIET, timed } from './bench-service.ts';
-import { fillLargePractice, type Size } from './large-practice.ts';
+import { type Bench, inLargePractice, timed } from './bench-service.ts';
+import type { Size } from './large-practice.ts';
 import { throwAwayCluster } from './postgres.ts';
-import { prepare } from './prepare.ts';
-import { serve } from './server.ts';
-import { Visitor } from './visitor.ts';
 
 const VISITS_AROUND_TODAY = 4;
+/** Today shows as many visits in a small practice as in a large one: what is measured is the size, not the day. */
+const SAME_DAY = `update visits set starts_at = starts_at - interval '3 days' where id in
+  (select id from visits where starts_at between now() - interval '1 day' and now() + interval '1 day' order by starts_at offset ${VISITS_AROUND_TODAY})`;
 
-/** A practice of a size of its own in a database of its own; what is asked of it is timed in turn, so that whatever else the machine does falls on all. */
-async function inPracticeOf(
+/** Pages of a practice of a size and its bare page, timed in turn, so that whatever else the machine does falls on all; medians in ms. */
+const inPracticeOf = (
   { quantile }: Bench,
   clusterUrl: string,
   name: string,
   size: Size,
   rounds: number,
   pathsOf: (clientId: string) => string[],
-): Promise<number[]> {
-  const ownerUrl = clusterUrl.replace(/\/[^/]*$/, `/${name}`);
-  const admin = connect(clusterUrl, null);
-  await admin.query(`create database ${name}`);
-  await admin.close();
-  const served = await serve(ownerUrl, QUIET);
-  try {
-    const who = new Visitor(served.url);
-    await who.openPractice();
-    const owner = connect(ownerUrl, null);
-    const [ids] = await owner.query<{ practiceId: string; practitionerId: string }>(
-      'select practice_id as "practiceId", id as "practitionerId" from practitioners',
-      { type: QueryTypes.SELECT },
-    );
-    const { clientId } = await fillLargePractice(ownerUrl, ids!, size);
-    // Today shows as many visits in a small practice as in a large one: what is measured is the size, not the day.
-    await owner.query(
-      `update visits set starts_at = starts_at - interval '3 days' where id in
-         (select id from visits where starts_at between now() - interval '1 day' and now() + interval '1 day' order by starts_at offset ${VISITS_AROUND_TODAY})`,
-    );
-    await prepare(ownerUrl);
-    await owner.query('analyze');
-    await owner.close();
-    const paths = ['/clients/new', ...pathsOf(clientId)];
-    const times: number[][] = paths.map(() => []);
-    for (let i = 0; i < rounds + 10; i++)
-      for (const [k, path] of paths.entries()) {
-        const { ms } = await timed(who, path);
-        if (i >= 10) times[k]!.push(ms);
-      }
-    return times.map((all) => quantile(all, 0.5));
-  } finally {
-    await served.stop();
-  }
-}
+): Promise<number[]> =>
+  inLargePractice(
+    clusterUrl,
+    name,
+    size,
+    async ({ who, clientId }) => {
+      const paths = ['/clients/new', ...pathsOf(clientId)];
+      const times: number[][] = paths.map(() => []);
+      for (let i = 0; i < rounds + 10; i++)
+        for (const [k, path] of paths.entries()) {
+          const { ms } = await timed(who, path);
+          if (i >= 10) times[k]!.push(ms);
+        }
+      return times.map((all) => quantile(all, 0.5));
+    },
+    SAME_DAY,
+  );
 
 export async function measureReliefPages(bench: Bench): Promise<void> {
   const { say, short } = bench;

@@ -1,7 +1,7 @@
 /** Measures the service: what the second wall costs, saving by many at once, sign-in under attack, a large practice. */
 import { QueryTypes } from 'sequelize';
 import { connect } from '../../server/db/connection.ts';
-import { fillLargePractice } from './large-practice.ts';
+import { fillLargePractice, type Size } from './large-practice.ts';
 import { throwAwayCluster } from './postgres.ts';
 import { prepare } from './prepare.ts';
 import { serve } from './server.ts';
@@ -13,7 +13,7 @@ export interface Bench {
   short: boolean;
 }
 const sleep = (ms: number) => new Promise<void>((done) => setTimeout(done, ms));
-export const QUIET = { VELVET_NEW_PRACTICES_PER_HOUR: '100000', VELVET_LOG: 'error' };
+const QUIET = { VELVET_NEW_PRACTICES_PER_HOUR: '100000', VELVET_LOG: 'error' };
 
 export async function timed(who: Visitor, path: string): Promise<{ ms: number; kB: number }> {
   const started = performance.now();
@@ -144,10 +144,17 @@ async function underAttack({ say, quantile }: Bench, url: string): Promise<void>
   );
 }
 
-async function largePractice({ say, quantile, short }: Bench, clusterUrl: string): Promise<void> {
-  const ownerUrl = clusterUrl.replace(/\/[^/]*$/, '/large');
+/** A practice of a size in a database of its own, served while it is looked at. `sql`: what is done to it before. */
+export async function inLargePractice<T>(
+  clusterUrl: string,
+  name: string,
+  size: Size,
+  look: (at: { who: Visitor; clientId: string; visitId: string }) => Promise<T>,
+  sql?: string,
+): Promise<T> {
+  const ownerUrl = clusterUrl.replace(/\/[^/]*$/, `/${name}`);
   const admin = connect(clusterUrl, null);
-  await admin.query('create database large');
+  await admin.query(`create database ${name}`);
   await admin.close();
   const served = await serve(ownerUrl, QUIET);
   try {
@@ -158,13 +165,22 @@ async function largePractice({ say, quantile, short }: Bench, clusterUrl: string
       'select practice_id as "practiceId", id as "practitionerId" from practitioners',
       { type: QueryTypes.SELECT },
     );
-    const size = short
-      ? { clients: 400, visitsEach: 8, readings: 200_000 }
-      : { clients: 2000, visitsEach: 8, readings: 1_000_000 };
-    const { clientId, visitId } = await fillLargePractice(ownerUrl, ids!, size);
+    const made = await fillLargePractice(ownerUrl, ids!, size);
+    if (sql) await owner.query(sql);
     await prepare(ownerUrl);
     await owner.query('analyze');
     await owner.close();
+    return await look({ who, ...made });
+  } finally {
+    await served.stop();
+  }
+}
+
+async function largePractice({ say, quantile, short }: Bench, clusterUrl: string): Promise<void> {
+  const size = short
+    ? { clients: 400, visitsEach: 8, readings: 200_000 }
+    : { clients: 2000, visitsEach: 8, readings: 1_000_000 };
+  await inLargePractice(clusterUrl, 'large', size, async ({ who, clientId, visitId }) => {
     const rounds = short ? 15 : 40;
     const look = async (path: string) => {
       const all = [];
@@ -204,9 +220,7 @@ async function largePractice({ say, quantile, short }: Bench, clusterUrl: string
         `| ${name} | ${ms.toFixed(1)} | ${(ms / bare.ms).toFixed(2)} | ${kB.toFixed(0)} | ${name === 'bare' ? '' : 'under 3 and 100 kB'} |`,
       );
     }
-  } finally {
-    await served.stop();
-  }
+  });
 }
 
 export async function measureService(bench: Bench): Promise<void> {

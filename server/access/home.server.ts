@@ -1,7 +1,7 @@
 import { screenVisit, type Screening } from '../../core/limits/index';
 import type { KeptHomePlan } from '../../core/record/index';
 import { stepSeconds, stepsOf, type Catalogue, type Step } from '../../core/routine/index';
-import { atHome, homeWords } from '../../core/schedule/index';
+import { atHome, homeWords, noLongerForHome } from '../../core/schedule/index';
 import type { TechniqueTool } from '../../core/words/index';
 import { storedCourses } from '../db/queries/courses.server';
 import { findClient } from '../db/queries/clients.server';
@@ -12,7 +12,10 @@ import { catalogueOf } from '../db/queries/techniques.server';
 import { latestRoutine } from '../db/queries/visits.server';
 
 /** How a client is screened for what they do alone: by their latest answers. */
-async function homeScreening(practiceId: string, clientId: string): Promise<Screening | null> {
+async function homeScreening(
+  practiceId: string,
+  clientId: string,
+): Promise<{ screening: Screening; isScreened: boolean } | null> {
   const [client, cautions, answers, courses] = await Promise.all([
     findClient(practiceId, clientId),
     cautionsOf(practiceId),
@@ -21,7 +24,10 @@ async function homeScreening(practiceId: string, clientId: string): Promise<Scre
   ]);
   if (!client) return null;
   const worse = courses.filter((c) => c.judgement.verdict === 'worse').map((c) => c.kind);
-  return screenVisit(cautions, answers, null, client.pressureCap, new Set(), worse);
+  return {
+    screening: screenVisit(cautions, answers, null, client.pressureCap, new Set(), worse),
+    isScreened: Object.keys(answers).length > 0,
+  };
 }
 
 /** A step that may be done at home, as it would be done there. */
@@ -41,13 +47,17 @@ export interface HomeOffer {
   routine: string | null;
   candidates: HomeCandidate[];
   /** What is not for home, and why. */
-  notHome: { name: string; why: string }[];
+  notHome: { name: string; why: string; tool: TechniqueTool | null }[];
   plans: KeptHomePlan[];
+  /** Steps of the plan in force that may no longer be given as they stand. */
+  noLonger: { name: string; why: string }[];
+  /** Whether anything was asked of this client yet. */
+  isScreened: boolean;
 }
 
-const byTechnique = (steps: readonly Step[]): Step[] => [
-  ...new Map(steps.map((step) => [step.technique, step])).values(),
-];
+/** Each technique once, as it stands first. */
+const byTechnique = (steps: readonly Step[]): Step[] =>
+  steps.filter((step, i) => steps.findIndex((s) => s.technique === step.technique) === i);
 
 /** What a home plan can be made of: the steps of the latest routine, and those of the plan in force. Null for nobody's client. */
 export async function homeOffer(
@@ -55,13 +65,14 @@ export async function homeOffer(
   clientId: string,
   shown: ReadonlySet<TechniqueTool>,
 ): Promise<(HomeOffer & { screening: Screening; catalogue: Catalogue }) | null> {
-  const [screening, routine, plans, catalogue] = await Promise.all([
+  const [screened, routine, plans, catalogue] = await Promise.all([
     homeScreening(practiceId, clientId),
     latestRoutine(practiceId, clientId),
     homePlansOf(practiceId, clientId),
     catalogueOf(practiceId),
   ]);
-  if (!screening) return null;
+  if (!screened) return null;
+  const { screening, isScreened } = screened;
   const current = plans.find((p) => p.endedAt === null);
   const steps = byTechnique([...(routine ? stepsOf(routine) : []), ...(current?.steps.map((s) => s.step) ?? [])]);
   const candidates: HomeCandidate[] = [];
@@ -70,7 +81,7 @@ export async function homeOffer(
     const technique = catalogue.techniques.get(step.technique);
     const name = step.label ?? technique?.name ?? step.technique;
     const home = atHome(step, screening, catalogue, shown);
-    if (!home.step) notHome.push({ name, why: home.why });
+    if (!home.step) notHome.push({ name, why: home.why, tool: home.tool });
     else
       candidates.push({
         step: home.step,
@@ -81,5 +92,14 @@ export async function homeOffer(
         perDayMost: technique!.perDayMost,
       });
   }
-  return { routine: routine?.name ?? null, candidates, notHome, plans, screening, catalogue };
+  return {
+    routine: routine?.name ?? null,
+    candidates,
+    notHome,
+    plans,
+    noLonger: current ? noLongerForHome(current, screening, catalogue) : [],
+    isScreened,
+    screening,
+    catalogue,
+  };
 }

@@ -213,3 +213,7 @@ export const listen = (page: Page): Promise<unknown> =>
 /** What the voice has said so far. */
 export const said = (page: Page): Promise<string[]> =>
   page.evaluate(() => (window as unknown as { said: string[] }).said);
+
+/** A question of the screening, and its yes. */
+export const question = (page: Page, text: RegExp) => page.locator('.question').filter({ hasText: text });
+export const yes = (page: Page, text: RegExp) => question(page, text).getByText('Yes', { exact: true }).click();

@@ -1,4 +1,4 @@
-import { expect, signIn, test } from './base.ts';
+import { addClient, addStep, expect, openPractice, saved, signIn, test, toCompose, yes } from './base.ts';
 import { printed } from './pdf.ts';
 
 test.beforeEach(async ({ page }) => {
@@ -75,4 +75,36 @@ test('what was given up is told with its day', async ({ page }) => {
   await page.getByRole('link', { name: 'Lena Marchetti' }).click();
   await page.getByRole('link', { name: 'Home plan' }).click();
   await expect(page.getByText(/^Given up after/)).toBeVisible();
+});
+
+test('what is answered later takes a plan away: it is told, and its page is no longer given', async ({ page }) => {
+  await openPractice(page);
+  await addClient(page);
+  await toCompose(page);
+  await addStep(page, 'hegu');
+  await saved(page);
+  const visit = page.url().replace(/compose$/, '');
+  await page.getByRole('link', { name: 'Jun Castellan' }).first().click();
+  await page.getByRole('link', { name: 'Home plan' }).click();
+  await expect(page.getByText('none is in force')).toBeVisible();
+  await page
+    .getByRole('group', { name: /^Steps/ })
+    .getByRole('checkbox')
+    .check();
+  await page.getByRole('button', { name: 'Keep the plan' }).click();
+  await expect(page.getByText('plan 1 is in force')).toBeVisible();
+  const plan = page.url();
+  const paper = plan.replace('/clients/', '/paper/clients/');
+  await page.goto(paper);
+  await expect(page.getByRole('heading', { name: 'Tick each time you did it' })).toBeVisible();
+
+  await page.goto(`${visit}screen`);
+  await yes(page, /Pregnant, possibly pregnant/);
+  await saved(page);
+  await page.goto(plan);
+  await expect(page.getByRole('alert')).toContainText('Plan 1 may no longer be given as it stands.');
+  await expect(page.getByRole('link', { name: 'Print the hand-out' })).toHaveCount(0);
+  await page.goto(paper);
+  await expect(page.getByText('This plan may not be given any more.')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Tick each time you did it' })).toHaveCount(0);
 });

@@ -35,7 +35,7 @@ async function sheets(page: Page): Promise<[path: string, who: string, says: Reg
     [
       `/paper/clients/${client}/relief?for=colleague`,
       'Noor Halvorsen',
-      [/Jaw, left: better by/, /with their consent/, /What is minded/, /Old neck strain/, /no diagnosis/],
+      [/Jaw, left: better by/, /To whoever treats Noor/, /What is minded/, /Old neck strain/, /no diagnosis/],
     ],
     ['/paper/atlas/point/GB20', '', [/GB20/]],
     ['/paper/atlas/muscle/masseter-superficial', '', [/Masseter/, /Pain is often felt/]],

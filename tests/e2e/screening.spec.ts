@@ -6,14 +6,13 @@ import {
   expect,
   noneApplies,
   openPractice,
+  question,
   saved,
   startVisit,
   test,
+  yes,
 } from './base.ts';
 import type { Page } from '@playwright/test';
-
-const question = (page: Page, text: RegExp) => page.locator('.question').filter({ hasText: text });
-const yes = (page: Page, text: RegExp) => question(page, text).getByText('Yes', { exact: true }).click();
 
 test.beforeEach(async ({ page }) => {
   await openPractice(page);

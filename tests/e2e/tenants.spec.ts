@@ -97,7 +97,7 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
     [
       `/clients/${ids.clientId}/home-plan/do?do=keep`,
       {
-        steps: [{ id: 's1', words: 'Slowly.' }],
+        steps: [{ technique: 'masseter-hold', words: 'Slowly.' }],
         timesADay: 1,
         weekdays: [1],
         from: '2026-11-02',

@@ -76,16 +76,22 @@ describe('a home plan', () => {
     await keepHomePlan(own.tenant, client.id, plan());
     const [kept] = await plans();
     const note = (times: number) =>
-      noteHomeRuns(own.tenant, client.id, kept!.id, {
+      noteHomeRuns(own.tenant, client.id, {
+        planId: kept!.id,
         day: '2026-11-03',
         times,
-        noon: new Date('2026-11-03T12:00:00Z'),
+        by: new Date('2026-11-03T12:00:00Z'),
       });
-    expect(await note(2)).toBe(true);
+    expect(await note(2)).toBe('noted');
     expect((await plans())[0]!.runDays).toEqual(['2026-11-03', '2026-11-03']);
     await note(1);
     expect((await plans())[0]!.runDays).toEqual(['2026-11-03']);
     await note(0);
+    expect((await plans())[0]!.runDays).toEqual([]);
+    for (const day of ['2026-11-01', '2026-11-16'])
+      expect(await noteHomeRuns(own.tenant, client.id, { planId: kept!.id, day, times: 1, by: new Date() })).toBe(
+        'outside',
+      );
     expect((await plans())[0]!.runDays).toEqual([]);
   });
   test('of another practice is none', async () => {
@@ -96,12 +102,8 @@ describe('a home plan', () => {
     expect(await keepHomePlan(other, client.id, plan())).toBe(false);
     expect(await endHomePlan(other, client.id)).toBe(false);
     expect(
-      await noteHomeRuns(other, client.id, kept!.id, {
-        day: '2026-11-03',
-        times: 1,
-        noon: new Date('2026-11-03T12:00:00Z'),
-      }),
-    ).toBe(false);
+      await noteHomeRuns(other, client.id, { planId: kept!.id, day: '2026-11-03', times: 1, by: new Date() }),
+    ).toBe('missing');
     expect(await homeOffer(other.practiceId, client.id, new Set())).toBeNull();
     expect((await plans())[0]!.endedAt).toBeNull();
   });
@@ -115,7 +117,7 @@ describe('what it can be made of', () => {
     await save({ kind: 'routine', routine: { ...emptyRoutine('R'), items: [firm, newStep(HANDS, 's2')] } }, 1);
     const told = await offer();
     expect(told.candidates.map((c) => [c.step.id, c.step.pressure!.there])).toEqual([['s1', 'light']]);
-    expect(told.notHome).toEqual([{ name: HANDS.name, why: 'it needs your hands' }]);
+    expect(told.notHome).toEqual([{ name: HANDS.name, why: 'it needs your hands', tool: null }]);
   });
   test('what the latest screening takes away is taken away at home', async () => {
     await save({ kind: 'routine', routine: { ...emptyRoutine('R'), items: [firm] } }, 1);
@@ -127,6 +129,23 @@ describe('what it can be made of', () => {
       },
     );
     expect((await offer()).candidates).toEqual([]);
+    expect((await offer()).isScreened).toBe(true);
+  });
+  test('a plan in force is held against what was answered since', async () => {
+    await keepHomePlan(
+      own.tenant,
+      client.id,
+      plan({ steps: [{ step: { ...step, pressure: { there: 'light', back: null } }, words: 'Slowly.' }] }),
+    );
+    expect(await offer()).toMatchObject({ noLonger: [], isScreened: false });
+    await asOwner(
+      `update visits set screen = jsonb_set(screen, '{answers}', jsonb_build_object(:key, 'yes')) where id = :visitId`,
+      {
+        visitId,
+        key: CAUTIONS.find((c) => c.severity === 'refer-out')!.key,
+      },
+    );
+    expect((await offer()).noLonger).toMatchObject([{ name: ONESELF[0]!.name }]);
   });
   test('the steps of the plan in force stay to choose from', async () => {
     await keepHomePlan(

@@ -3,6 +3,7 @@ import { EMPTY_FINDINGS, EMPTY_SCREEN, TEXT_KINDS } from '../../core/record/inde
 import { renderToStaticMarkup } from 'react-dom/server';
 import { MemoryRouter } from 'react-router';
 import { VisitProvider, type VisitData } from '../../app/rooms/visit/session/context.tsx';
+import { readingOf } from './readings.ts';
 import { FIRST_TEXTS } from '../../reference/facts/practice-texts.ts';
 
 /** A visit of a made-up client of whom nothing is known yet. */
@@ -56,18 +57,8 @@ export const emptyVisit = (): VisitData => ({
   alongside: { overrides: [], consents: [], patchTests: {}, photos: [] },
 });
 
-export const taken = (measure: Reading['measure'], value: number, over: Partial<Reading> = {}): Reading => ({
-  measure,
-  complaintId: null,
-  place: '',
-  side: 'midline',
-  phase: 'before',
-  value,
-  source: 'studio',
-  takenAt: '2027-03-09T10:05:00.000Z',
-  visitId: 'v1',
-  ...over,
-});
+export const taken = (measure: Reading['measure'], value: number, over: Partial<Reading> = {}): Reading =>
+  readingOf(measure, value, { takenAt: '2027-03-09T10:05:00.000Z', visitId: 'v1', ...over });
 
 /** What a piece of a visit shows, as markup; nothing is fetched and nothing is written. */
 export function shownIn(data: VisitData, element: React.ReactNode): string {

@@ -20,8 +20,8 @@ export function CameBefore({ courses }: { courses: readonly { name: string; told
         courses.map(({ name, told }) => <OfOne key={name} name={name} told={told} alone={courses.length === 1} />)
       )}
       <p className="soft small mb-0">
-        Change by the next rating against what the course let expect; below 0 is easier. Points are drawn towards 0 by
-        as much as little is known, bars are 95 % and are not. Seen together, not proof.
+        Change by the next rating against what the course let expect; below 0 is easier. The number is drawn towards 0
+        by as much as little is known; the bar, 95 %, is not. Seen together, not proof.
       </p>
     </section>
   );

@@ -1,27 +1,16 @@
 import type { KeptHomePlan } from '../../../core/record';
-import {
-  addDays,
-  dailyMost,
-  HOME_STEPS_MOST,
-  HOME_WORDS_LETTERS,
-  plannedDays,
-  plannedTimes,
-  TIMES_A_DAY_MOST,
-} from '../../../core/schedule';
-import { doseWords, pressureWords } from '../../../core/routine';
-import { clock, counted } from '../../../core/words';
-import { useId, useRef, useState } from 'react';
+import { addDays, dailyMost, HOME_WORDS_LETTERS } from '../../../core/schedule';
+import type { TechniqueTool } from '../../../core/words';
+import { useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { HomeCandidate } from '../../routes/client/home-plan';
 import { homePlanSchema } from '../../schemas/home-plan';
 import { check, type FieldErrors } from '../../schemas/read';
 import { FieldFrame } from '../../parts/fields/field';
 import { send } from '../../parts/frame/send';
-import { PressureDot, SIDE_PLAN_NAMES, SideMark, sideOfPlan } from '../../parts/marks/marks';
-import { PlanDays } from './plan-days';
+import { type PlanRhythm, RhythmFields } from './rhythm-fields';
+import { StepChoice } from './step-choice';
 
-const WEEKDAYS = ['Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa', 'Su'] as const;
-const WEEKDAY_NAMES = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
 /** A new plan goes on for so long. Two to four weeks are common practice. */
 const USUAL_DAYS = 14;
 
@@ -30,6 +19,7 @@ export function PlanForm({
   clientId,
   candidates,
   current,
+  shown,
   today,
   onChosen,
   onKept,
@@ -38,35 +28,38 @@ export function PlanForm({
   candidates: readonly HomeCandidate[];
   /** The plan in force; a new one begins as it is. */
   current: KeptHomePlan | null;
+  /** Tools that the client has and was shown. */
+  shown: readonly TechniqueTool[];
   today: string;
-  /** Ids of the chosen steps, for the chart. */
+  /** Techniques of the chosen steps, for the chart. */
   onChosen: (ids: readonly string[]) => void;
   onKept: () => void;
 }) {
-  const id = useId();
   const key = useRef('');
-  const idOf = (technique: string) => candidates.find((c) => c.step.technique === technique)?.step.id;
+  /** Ids of techniques, in the order of the plan. */
   const [chosen, setChosen] = useState<readonly string[]>(
-    () => current?.steps.flatMap((s) => idOf(s.step.technique) ?? []) ?? [],
+    () =>
+      current?.steps
+        .map((s) => s.step.technique)
+        .filter((technique) => candidates.some((c) => c.step.technique === technique)) ?? [],
   );
-  const [words, setWords] = useState<Readonly<Record<string, string>>>(() =>
-    Object.fromEntries(
-      candidates.map((c) => [
-        c.step.id,
-        current?.steps.find((s) => s.step.technique === c.step.technique)?.words ?? c.words,
-      ]),
-    ),
-  );
-  const [timesADay, setTimes] = useState(current?.timesADay ?? 2);
-  const [weekdays, setWeekdays] = useState<readonly number[]>(current?.weekdays ?? [1, 2, 3, 4, 5, 6, 7]);
-  const [days, setDays] = useState({
+  /** What somebody typed; else the words of the plan in force, or those of the technique. */
+  const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
+  const wordsOf = (technique: string): string =>
+    typed[technique] ??
+    current?.steps.find((s) => s.step.technique === technique)?.words ??
+    candidates.find((c) => c.step.technique === technique)?.words ??
+    '';
+  const [rhythm, setRhythm] = useState<PlanRhythm>({
+    timesADay: current?.timesADay ?? 2,
+    weekdays: current?.weekdays ?? [1, 2, 3, 4, 5, 6, 7],
     from: today,
     until: addDays(today, USUAL_DAYS - 1),
     reviewOn: addDays(today, USUAL_DAYS),
   });
   const [errors, setErrors] = useState<FieldErrors>({});
   const [told, setTold] = useState('');
-  const steps = chosen.flatMap((one) => candidates.find((c) => c.step.id === one) ?? []);
+  const steps = chosen.flatMap((one) => candidates.find((c) => c.step.technique === one) ?? []);
   const most = dailyMost(
     steps.map((s) => s.step),
     new Map(candidates.map((c) => [c.step.technique, c])),
@@ -75,21 +68,12 @@ export function PlanForm({
     setChosen(next);
     onChosen(next);
   };
-  const move = (one: string, by: -1 | 1) => {
-    const at = chosen.indexOf(one);
-    const to = at + by;
-    if (at < 0 || to < 0 || to >= chosen.length) return;
-    const next = [...chosen];
-    [next[at], next[to]] = [next[to]!, next[at]!];
-    choose(next);
-  };
   const keep = async () => {
     setTold('');
     const said = {
-      steps: chosen.map((one) => ({ id: one, words: words[one] ?? '' })),
-      timesADay,
-      weekdays: [...weekdays].sort(),
-      ...days,
+      steps: chosen.map((technique) => ({ technique, words: wordsOf(technique) })),
+      ...rhythm,
+      shown,
       once: (key.current ||= crypto.randomUUID()),
     };
     const input = await check(homePlanSchema, said);
@@ -100,11 +84,8 @@ export function PlanForm({
       return setTold(Object.keys(answer.errors).length ? '' : answer.message);
     }
     key.current = '';
-    setErrors({});
-    setTold('Kept.');
     onKept();
   };
-  const seconds = steps.reduce((sum, s) => sum + s.seconds, 0);
   const stepsWrong = Object.entries(errors).find(([field]) => /^steps(\[\d+\])?$/.test(field))?.[1];
   return (
     <form
@@ -114,171 +95,8 @@ export function PlanForm({
         void keep();
       }}
     >
-      <fieldset className="home-steps">
-        <legend>
-          Steps{' '}
-          <span className="soft">
-            {chosen.length} chosen, 1 to {HOME_STEPS_MOST} allowed
-          </span>
-        </legend>
-        <table>
-          <thead className="visually-hidden">
-            <tr>
-              <th scope="col">Step</th>
-              <th scope="col">Pressure</th>
-              <th scope="col">Dose</th>
-              <th scope="col">Side</th>
-              <th scope="col">Time</th>
-              <th scope="col">Order</th>
-            </tr>
-          </thead>
-          <tbody>
-            {[...steps, ...candidates.filter((c) => !chosen.includes(c.step.id))].map((c) => {
-              const at = chosen.indexOf(c.step.id);
-              return (
-                <tr key={c.step.id} className={at >= 0 ? 'is-chosen' : undefined}>
-                  <th scope="row">
-                    <label>
-                      <input
-                        type="checkbox"
-                        className="form-check-input"
-                        checked={at >= 0}
-                        disabled={at < 0 && chosen.length >= HOME_STEPS_MOST}
-                        onChange={() =>
-                          choose(at >= 0 ? chosen.filter((x) => x !== c.step.id) : [...chosen, c.step.id])
-                        }
-                      />{' '}
-                      {at >= 0 && `${at + 1} `}
-                      {c.name}
-                    </label>
-                    {c.lowered && <div className="soft small">{c.lowered}</div>}
-                  </th>
-                  <td>
-                    {c.step.pressure && <PressureDot pressure={c.step.pressure.there} />} {pressureWords(c.step)}
-                  </td>
-                  <td>{doseWords(c.step)}</td>
-                  <td>
-                    <SideMark side={sideOfPlan(c.step.sides.mode)} /> {SIDE_PLAN_NAMES[c.step.sides.mode]}
-                  </td>
-                  <td className="num text-end">{clock(c.seconds)}</td>
-                  <td className="text-nowrap">
-                    {at >= 0 && (
-                      <>
-                        <Button
-                          variant="link"
-                          disabled={at === 0}
-                          aria-label={`${c.name} earlier`}
-                          onClick={() => move(c.step.id, -1)}
-                        >
-                          ↑
-                        </Button>
-                        <Button
-                          variant="link"
-                          disabled={at === chosen.length - 1}
-                          aria-label={`${c.name} later`}
-                          onClick={() => move(c.step.id, 1)}
-                        >
-                          ↓
-                        </Button>
-                      </>
-                    )}
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
-        {stepsWrong && (
-          <p className="caution" role="alert">
-            {stepsWrong}
-          </p>
-        )}
-        <p className="text-end">
-          <strong className="num">{clock(seconds)}</strong> each time
-        </p>
-      </fieldset>
-      <fieldset className="rhythm">
-        <legend>
-          Rhythm{' '}
-          <span className="soft">
-            {counted(plannedTimes({ ...days, weekdays: [...weekdays], timesADay }), 'time')} in all
-          </span>
-        </legend>
-        <div className="d-flex flex-wrap gap-3 align-items-start">
-          <div>
-            <div className="form-label">Times a day</div>
-            <div className="choices" role="radiogroup" aria-label="Times a day">
-              {Array.from({ length: TIMES_A_DAY_MOST }, (_, i) => i + 1).map((n) => (
-                <label key={n} className={n === timesADay ? 'is-chosen' : undefined}>
-                  <input
-                    type="radio"
-                    className="visually-hidden"
-                    name={`${id}-times`}
-                    checked={n === timesADay}
-                    onChange={() => setTimes(n)}
-                  />
-                  {n}
-                </label>
-              ))}
-            </div>
-          </div>
-          <div>
-            <div className="form-label">On</div>
-            <div className="choices" role="group" aria-label="Days of the week">
-              {WEEKDAYS.map((name, i) => (
-                <label key={name} className={weekdays.includes(i + 1) ? 'is-chosen' : undefined}>
-                  <input
-                    type="checkbox"
-                    className="visually-hidden"
-                    aria-label={WEEKDAY_NAMES[i]}
-                    checked={weekdays.includes(i + 1)}
-                    onChange={() =>
-                      setWeekdays(weekdays.includes(i + 1) ? weekdays.filter((d) => d !== i + 1) : [...weekdays, i + 1])
-                    }
-                  />
-                  {name}
-                </label>
-              ))}
-            </div>
-          </div>
-          {(
-            [
-              ['from', 'From'],
-              ['until', 'Until'],
-              ['reviewOn', 'Look at it together'],
-            ] as const
-          ).map(([field, label]) => (
-            <FieldFrame
-              key={field}
-              type="date"
-              label={label}
-              value={days[field]}
-              onChange={(e: React.ChangeEvent<HTMLInputElement>) => setDays({ ...days, [field]: e.target.value })}
-              message={errors[field]}
-            />
-          ))}
-        </div>
-        {timesADay > most.times && (
-          <p className="caution" role="alert">
-            At most {most.times} a day{most.because ? `: ${most.because}` : ''}.
-          </p>
-        )}
-        {[errors.timesADay, errors.weekdays].filter(Boolean).map((message) => (
-          <p key={message} className="caution" role="alert">
-            {message}
-          </p>
-        ))}
-        {days.from && days.until && (
-          <PlanDays
-            days={plannedDays({ ...days, weekdays: [...weekdays] }).map((day) => ({
-              day,
-              planned: timesADay,
-              done: 0,
-            }))}
-            today={today}
-          />
-        )}
-      </fieldset>
+      <StepChoice candidates={candidates} chosen={chosen} wrong={stepsWrong} onChoose={choose} />
+      <RhythmFields rhythm={rhythm} most={most} today={today} errors={errors} onChange={setRhythm} />
       {steps.length > 0 && (
         <fieldset className="plan-words">
           <legend>In the client’s words</legend>
@@ -290,9 +108,9 @@ export function PlanForm({
               className="mb-3"
               label={`${i + 1} ${c.name}`}
               maxLength={HOME_WORDS_LETTERS}
-              value={words[c.step.id] ?? ''}
+              value={wordsOf(c.step.technique)}
               onChange={(e: React.ChangeEvent<HTMLTextAreaElement>) =>
-                setWords({ ...words, [c.step.id]: e.target.value })
+                setTyped({ ...typed, [c.step.technique]: e.target.value })
               }
               message={errors[`steps[${i}].words`]}
             />

@@ -17,13 +17,16 @@ export async function action({ request, params }: Route.ActionArgs) {
   if (act === 'note') {
     const input = await readJson(request, homeRunsSchema);
     if (!input.ok) return data({ errors: input.errors }, { status: 422 });
-    const { planId, day, times } = input.value;
-    if (day > dayOf(new Date().toISOString(), who.timeZone))
+    const now = new Date();
+    if (input.value.day > dayOf(now.toISOString(), who.timeZone))
       return data({ errors: { day: 'A day up to today is accepted.' } }, { status: 422 });
-    const noon = momentIn(who.timeZone, day, '12:00');
-    return (await noteHomeRuns(who, params.clientId, planId, { day, times, noon }))
+    // Nobody tells the hour; what is told of today was done by now.
+    const noon = momentIn(who.timeZone, input.value.day, '12:00');
+    const done = await noteHomeRuns(who, params.clientId, { ...input.value, by: noon < now ? noon : now });
+    if (done === 'missing') notFound('home plan');
+    return done === 'noted'
       ? { done: true }
-      : notFound('home plan');
+      : data({ errors: { day: 'A day of this plan is accepted.' } }, { status: 422 });
   }
   if (act !== 'keep') notFound('page');
   const input = await readJson(request, homePlanSchema);
@@ -32,14 +35,23 @@ export async function action({ request, params }: Route.ActionArgs) {
   const shown = new Set(rhythm.shown);
   const offer = await homeOffer(who.practiceId, params.clientId, shown);
   if (!offer) notFound('client');
-  const chosen = steps.map(({ id, words }) => ({
-    step: offer.candidates.find((c) => c.step.id === id)?.step,
+  const chosen = steps.map(({ technique, words }) => ({
+    step: offer.candidates.find((c) => c.step.technique === technique)?.step,
     words,
   }));
   if (chosen.some((c) => !c.step))
     return data({ errors: { steps: 'A step is no longer for home: look again.' } }, { status: 422 });
-  const plan = { ...rhythm, steps: chosen.map((c) => ({ step: c.step!, words: c.words })) };
-  const problems = planProblems(plan, offer.screening, offer.catalogue, shown);
+  const plan = {
+    ...rhythm,
+    steps: chosen.map((c, i) => ({ step: { ...c.step!, id: `home-${i + 1}` }, words: c.words })),
+  };
+  const problems = planProblems(
+    plan,
+    offer.screening,
+    offer.catalogue,
+    shown,
+    dayOf(new Date().toISOString(), who.timeZone),
+  );
   if (problems.length)
     return data({ errors: Object.fromEntries(problems.map((p) => [p.field, p.message])) }, { status: 422 });
   await keepHomePlan(who, params.clientId, plan, once);

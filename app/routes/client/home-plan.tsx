@@ -1,7 +1,8 @@
 import { emptyRoutine } from '../../../core/routine';
+import { TECHNIQUE_TOOLS } from '../../../core/words';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { Link, useRevalidator, useRouteLoaderData } from 'react-router';
+import { Link, useRevalidator, useRouteLoaderData, useSearchParams } from 'react-router';
 import { homeOffer } from '../../../server/access/home.server';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';
 import { FaceChart } from '../../parts/chart/face-chart';
@@ -17,11 +18,13 @@ export type HomeCandidate = Route.ComponentProps['loaderData']['candidates'][num
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId, timeZone } = await requirePractitioner(request);
-  const offer = await homeOffer(practiceId, params.clientId, new Set());
+  const shown = TECHNIQUE_TOOLS.filter((tool) => new URL(request.url).searchParams.getAll('shown').includes(tool));
+  const offer = await homeOffer(practiceId, params.clientId, new Set(shown));
   if (!offer) notFound('client');
   const { screening, catalogue: _catalogue, ...rest } = offer;
   return {
     ...rest,
+    shown,
     minded: [...screening.hits['refer-out'], ...screening.hits.avoid, ...screening.hits.adapt]
       .filter((c) => c.group !== 'everyone')
       .map((c) => c.title),
@@ -31,12 +34,15 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 
 /** What the client does between visits: the plan in force, the next one, and how the earlier ones went. */
 export default function HomePlanPage({ loaderData }: Route.ComponentProps) {
-  const { routine, candidates, notHome, plans, minded, today } = loaderData;
+  const { routine, candidates, notHome, plans, noLonger, isScreened, minded, shown: tools, today } = loaderData;
+  const [, setAsked] = useSearchParams();
   const { client } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof frame>>;
   const { revalidate } = useRevalidator();
   const current = plans.find((p) => p.endedAt === null) ?? null;
   const [chosen, setChosen] = useState<readonly string[]>(() =>
-    candidates.filter((c) => current?.steps.some((s) => s.step.technique === c.step.technique)).map((c) => c.step.id),
+    candidates
+      .map((c) => c.step.technique)
+      .filter((technique) => current?.steps.some((s) => s.step.technique === technique)),
   );
   const [isEnding, setEnding] = useState(false);
   const [failed, setFailed] = useState('');
@@ -46,7 +52,7 @@ export default function HomePlanPage({ loaderData }: Route.ComponentProps) {
     setEnding(false);
     void revalidate();
   };
-  const shown = chosen.flatMap((id) => candidates.find((c) => c.step.id === id)?.step ?? []);
+  const drawn = chosen.flatMap((id) => candidates.find((c) => c.step.technique === id)?.step ?? []);
   return (
     <div className="page with-aside">
       <main>
@@ -57,12 +63,19 @@ export default function HomePlanPage({ loaderData }: Route.ComponentProps) {
             {routine && `; steps of “${routine}”`}
           </span>
         </div>
+        {noLonger.length > 0 && (
+          <div className="note-bar" role="alert">
+            <strong>Plan {current!.number} may no longer be given as it stands.</strong>{' '}
+            {noLonger.map((n) => `${n.name}: ${n.why}`).join('; ')}. Keep one without it, or end it.
+          </div>
+        )}
         {candidates.length ? (
           <PlanForm
             key={current?.id ?? 'first'}
             clientId={client.id}
             candidates={candidates}
             current={current}
+            shown={tools}
             today={today}
             onChosen={setChosen}
             onKept={() => void revalidate()}
@@ -79,7 +92,17 @@ export default function HomePlanPage({ loaderData }: Route.ComponentProps) {
             <ul>
               {notHome.map((n) => (
                 <li key={n.name}>
-                  {n.name}: {n.why}
+                  {n.name}: {n.why}{' '}
+                  {n.tool && (
+                    <Button
+                      variant="link"
+                      onClick={() =>
+                        setAsked({ shown: [...tools, n.tool!] }, { replace: true, preventScrollReset: true })
+                      }
+                    >
+                      It was shown
+                    </Button>
+                  )}
                 </li>
               ))}
             </ul>
@@ -88,16 +111,24 @@ export default function HomePlanPage({ loaderData }: Route.ComponentProps) {
       </main>
       <aside>
         <div style={{ height: 380, margin: '-24px -24px 12px' }}>
-          <FaceChart stops={stopsOf({ ...emptyRoutine('Home'), items: shown }, null)} />
+          <FaceChart stops={stopsOf({ ...emptyRoutine('Home'), items: drawn }, null)} />
         </div>
         <h2>Minded</h2>
-        <p>{minded.length ? minded.join(', ') : 'Nothing was answered that closes anything.'}</p>
+        <p>
+          {!isScreened
+            ? 'Nothing was asked of this client yet: screen first.'
+            : minded.length
+              ? minded.join(', ')
+              : 'Nothing was answered that closes anything.'}
+        </p>
         {current && (
           <>
             <h2>Give it</h2>
-            <p>
-              <Link to={`/paper/clients/${client.id}/home-plan`}>Print the hand-out</Link>
-            </p>
+            {noLonger.length === 0 && (
+              <p>
+                <Link to={`/paper/clients/${client.id}/home-plan`}>Print the hand-out</Link>
+              </p>
+            )}
             {isEnding ? (
               <p>
                 End plan {current.number}?{' '}

@@ -1,7 +1,7 @@
 import { complaintName } from '../../../core/words';
 import { useMemo } from 'react';
+import { homeOffer } from '../../../server/access/home.server';
 import { findClient } from '../../../server/db/queries/clients.server';
-import { homePlansOf } from '../../../server/db/queries/home-plans.server';
 import { ownTechniques } from '../../../server/db/queries/techniques.server';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';
 import { withOwn } from '../../parts/catalogue/catalogue';
@@ -11,21 +11,20 @@ import type { Route } from './+types/home-plan';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId, name } = await requirePractitioner(request);
-  const [client, plans, own] = await Promise.all([
+  const [client, offer, own] = await Promise.all([
     findClient(practiceId, params.clientId),
-    homePlansOf(practiceId, params.clientId),
+    homeOffer(practiceId, params.clientId, new Set()),
     ownTechniques(practiceId),
   ]);
-  const plan = plans.find((p) => p.endedAt === null);
-  if (!client || !plan) notFound('home plan');
-  return { client, plan, own, name };
+  if (!client || !offer) notFound('home plan');
+  return { client, plan: offer.plans.find((p) => p.endedAt === null), noLonger: offer.noLonger, own, name };
 }
 export const meta: Route.MetaFunction = ({ loaderData }) => [
   { title: `Home plan for ${loaderData?.client.name ?? 'a client'} · Velvet Compass` },
 ];
 
 /** The plan in force as a page to take along. */
-export default function HomePlanPaper({ loaderData: { client, plan, own, name } }: Route.ComponentProps) {
+export default function HomePlanPaper({ loaderData: { client, plan, noLonger, own, name } }: Route.ComponentProps) {
   const catalogue = useMemo(() => withOwn(own), [own]);
   const first = client.complaints.find((c) => !c.closed);
   return (
@@ -35,12 +34,20 @@ export default function HomePlanPaper({ loaderData: { client, plan, own, name } 
       back={{ to: `/clients/${client.id}/home-plan`, words: 'Back to the home plan' }}
     >
       <h1>Home plan for {client.name}</h1>
-      <HandOut
-        plan={plan}
-        catalogue={catalogue}
-        who={name}
-        complaint={first ? complaintName(first).toLowerCase() : 'it'}
-      />
+      {!plan ? (
+        <p>There is no home plan in force.</p>
+      ) : noLonger.length ? (
+        <p>
+          <strong>This plan may not be given any more.</strong> {noLonger.map((n) => `${n.name}: ${n.why}`).join('; ')}.
+        </p>
+      ) : (
+        <HandOut
+          plan={plan}
+          catalogue={catalogue}
+          who={name}
+          complaint={first ? complaintName(first).toLowerCase() : 'how it is'}
+        />
+      )}
     </Sheet>
   );
 }

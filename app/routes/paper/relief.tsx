@@ -54,13 +54,14 @@ export default function ReliefOnPaper({ loaderData }: Route.ComponentProps) {
         <Link to="?for=colleague" aria-current={isForColleague ? 'page' : undefined}>
           For a licensed colleague
         </Link>
+        {isForColleague && ': hand it over with the client’s consent only.'}
       </p>
       <div className="letter">
         <h1>Relief of {client.name}</h1>
         {isForColleague && (
           <p>
-            To whoever treats {client.name}, handed over with their consent: what they rated and what was measured and
-            done here. Ratings are 0 to 10, changes with the bounds that hold 95 %.
+            To whoever treats {client.name}: what they rated, and what was measured and done here. Ratings are 0 to 10,
+            changes with the bounds that hold 95 %.
           </p>
         )}
         {open.length === 0 && <p>No complaint is on record.</p>}

@@ -46,7 +46,7 @@ export const decide = byPractice(
             transaction,
           },
         );
-        await writeAudit(who, 'decided-next', { client: clientId, proposed, choice, reason }, transaction);
+        await writeAudit(who, 'decided-next', { client: clientId, proposed, choice }, transaction);
         return row!.id;
       }),
     );

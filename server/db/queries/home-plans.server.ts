@@ -112,25 +112,25 @@ export const noteHomeRuns = byPractice(
   async (
     who: Member,
     clientId: string,
-    planId: string,
-    { day, times, noon }: { day: string; times: number; noon: Date },
-  ): Promise<boolean> => {
-    if (!isUuid(clientId) || !isUuid(planId)) return false;
+    { planId, day, times, by }: { planId: string; day: string; times: number; by: Date },
+  ): Promise<'noted' | 'missing' | 'outside'> => {
+    if (!isUuid(clientId) || !isUuid(planId)) return 'missing';
     const { practiceId, practitionerId } = who;
     return database().transaction(async (transaction) => {
       const [row] = await database().query<{ plan: StoredPlan }>(
         'select plan from home_plans where practice_id = :practiceId and client_id = :clientId and id = :planId for update',
         { replacements: { practiceId, clientId, planId }, type: QueryTypes.SELECT, transaction },
       );
-      if (!row) return false;
+      if (!row) return 'missing';
+      if (day < row.plan.from || day > row.plan.until) return 'outside';
       await database().query(
         'delete from home_runs where practice_id = :practiceId and plan_id = :planId and ran_on = :day and told',
         { replacements: { practiceId, planId, day }, transaction },
       );
-      // Nobody tells the hour: they stand a second apart, so that each is one.
+      // They stand a second apart, so that each is one.
       await database().query(
         `insert into home_runs (practice_id, client_id, plan_id, ran_on, ended_at, told, worked, written_by)
-         select :practiceId, :clientId, :planId, :day, cast(:noon as timestamptz) + i * interval '1 second', true, array(select jsonb_array_elements_text(cast(:worked as jsonb))), :practitionerId
+         select :practiceId, :clientId, :planId, :day, cast(:by as timestamptz) - i * interval '1 second', true, array(select jsonb_array_elements_text(cast(:worked as jsonb))), :practitionerId
          from generate_series(1, :times) i`,
         {
           replacements: {
@@ -138,7 +138,7 @@ export const noteHomeRuns = byPractice(
             clientId,
             planId,
             day,
-            noon,
+            by,
             times,
             worked: JSON.stringify(techniquesWorked(storedRoutine(row.plan.routine)!, null)),
             practitionerId,
@@ -148,7 +148,7 @@ export const noteHomeRuns = byPractice(
       );
       await writeAudit(who, 'home-runs-noted', { client: clientId, day, times }, transaction);
       await refreshCoursesOf(practiceId, clientId, transaction);
-      return true;
+      return 'noted';
     });
   },
 );
