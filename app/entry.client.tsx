@@ -6,4 +6,5 @@ import { warmModules } from './parts/frame/warm-modules';
 startTransition(() => {
   hydrateRoot(document, <HydratedRouter />);
 });
-warmModules();
+// A client’s phone fetches nothing but its own plan.
+if (!location.pathname.startsWith('/h/')) warmModules();

@@ -43,9 +43,12 @@ export default function handleRequest(
   });
 }
 
+/** A private link is a secret, in the log too. */
+const pathOf = (request: Request): string => new URL(request.url).pathname.replace(/^\/h\/[^/.]+/, '/h/…');
+
 /** Errors that pages answer themselves (not found, wrong form, database away) are no news for the log. */
 export function handleError(error: unknown, { request }: { request: Request }): void {
   const answered = error instanceof Response || isRouteErrorResponse(error);
   if (!request.signal.aborted && !answered)
-    log.error({ ...told(error), method: request.method, path: new URL(request.url).pathname }, 'request failed');
+    log.error({ ...told(error), method: request.method, path: pathOf(request) }, 'request failed');
 }

@@ -3,6 +3,8 @@ import { hasEnded, isStillBooked, STAGE_NAMES } from '../../core/record';
 import { complaintName, counted } from '../../core/words';
 import { Link, useNavigate, useRevalidator } from 'react-router';
 import { storedCourses, coursesToLookAt } from '../../server/db/queries/courses.server';
+import { openHomeFlags } from '../../server/db/queries/home-arrivals.server';
+import { homeLooks } from '../../server/db/queries/home-looks.server';
 import { openReferrals, reviewsDue, visitsBetween } from '../../server/db/queries/visits.server';
 import { requirePractitioner } from '../../server/access/session.server';
 import { dayIn, momentIn } from '../../server/access/time.server';
@@ -27,11 +29,13 @@ export async function loader({ request }: Route.LoaderArgs) {
   const day = /^\d{4}-\d\d-\d\d$/.test(asked) && calendarDay.isValidSync(asked) ? asked : today;
   const { from, to } = dayIn(timeZone, momentIn(timeZone, day, '12:00'));
   const nextWeek = dayOf(new Date(now.getTime() + 7 * 86_400_000).toISOString(), timeZone);
-  const [visits, look, referrals, due] = await Promise.all([
+  const [visits, look, referrals, due, flags, home] = await Promise.all([
     visitsBetween(practiceId, from, to),
     coursesToLookAt(practiceId, now, LOOKED_AT),
     openReferrals(practiceId),
     reviewsDue(practiceId, nextWeek, LOOKED_AT),
+    openHomeFlags(practiceId),
+    homeLooks(practiceId, today, now, LOOKED_AT),
   ]);
   const courses = await storedCourses(
     practiceId,
@@ -57,6 +61,8 @@ export async function loader({ request }: Route.LoaderArgs) {
     })),
     attention: needsAttention(look.courses, now.getTime()),
     referrals,
+    flags,
+    home,
     reviews: due.reviews,
     /** Not shown here. */
     more: look.total - look.courses.length + due.total - due.reviews.length,
@@ -158,6 +164,8 @@ export default function Today({ loaderData }: Route.ComponentProps) {
         attention={loaderData.attention}
         referrals={loaderData.referrals}
         reviews={loaderData.reviews}
+        flags={loaderData.flags}
+        home={loaderData.home}
         more={loaderData.more}
         today={dayOf(now, timeZone)}
       />

@@ -46,3 +46,6 @@ export const homeRunsSchema = object({
     .max(9, 'A whole number from 0 to 9 is accepted.')
     .required('A whole number from 0 to 9 is accepted.'),
 });
+
+/** A yes from home that somebody has seen to. */
+export const flagSeenSchema = object({ id: string().uuid().required() });

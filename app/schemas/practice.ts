@@ -125,6 +125,7 @@ export const schoolSchema = object({
       SCHOOLS.map((s) => s.id),
       'This school is not known.',
     ),
+  contact: string().trim().max(120, 'At most 120 characters are accepted.').default(''),
   dateFormat: string<DateFormat>()
     .oneOf(DATE_FORMATS, 'This way of writing days is not known.')
     .required('Choose one.'),

@@ -20,7 +20,7 @@ export { learnedFrom, lengthsOf, yourSeconds, type FeltLengths, type Learned, ty
 export { countsBySide, unevenSteps } from './uneven.ts';
 // What sounds, speaks or shows, ahead of time.
 export { momentsAhead, type Moment } from './moments.ts';
-export { beginsStep, speakerOf, spokenAt, USUAL_HEARING, type Hearing } from './spoken.ts';
+export { beginsStep, speakerOf, spokenAt, USUAL_HEARING, type Hearing, type HearingAlone } from './spoken.ts';
 export { bodyWords, faceOf, goOnWords, handWords, middleWords, nextWords } from './words.ts';
 // Comparing the sides when one of them is done.
 export {

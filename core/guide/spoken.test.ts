@@ -37,6 +37,17 @@ describe('a step is announced', () => {
     expect(said('client')).toBe(`Your left. ${technique.clientCue}`);
     expect(said('both')).toContain(technique.clientCue);
   });
+  test('to whoever works on themselves: all of it, with their own sides and nobody else’s', () => {
+    const oneself = { ...USUAL_HEARING, who: 'oneself' as const };
+    const said = cues.map((c) => spokenAt(moment('cue', c.index), speaker, oneself));
+    expect(said[0]).toMatch(/^Soft massage of the side-neck muscle\. Your left\. Light pressure, /);
+    expect(said[0]).toContain(technique.clientCue);
+    const change = cues.findIndex((c) => c.kind === 'change-side');
+    expect(said[change]).toBe('Change. Your right.');
+    const work = cues.find((c) => c.kind === 'beats')!;
+    expect(spokenAt(moment('side-soon', work.index), speaker, oneself)).toBe('Soon your right.');
+    expect(said.join(' ')).not.toMatch(/client/i);
+  });
   test('with the pressure as it is worked now', () =>
     expect(spokenAt(moment('cue', 0), speaker, USUAL_HEARING, 'feather')).toContain('Feather pressure'));
   test('the change of sides is said, and before it comes', () => {

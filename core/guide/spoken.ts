@@ -19,6 +19,9 @@ export interface Hearing {
   /** When three, two, one is said before a hold ends. */
   countdown: 'eyes-shut' | 'always' | 'never';
 }
+/** How it is heard by whoever works on themselves: everything, with one’s own sides. */
+export type HearingAlone = Omit<Hearing, 'who'> & { who: 'oneself' };
+type Heard = Hearing | HearingAlone;
 export const USUAL_HEARING: Hearing = { who: 'both', counts: 'last-three', countdown: 'eyes-shut' };
 
 /** Faster than this nobody can follow every count aloud. Our choice. */
@@ -48,8 +51,14 @@ export const speakerOf = (routine: Routine, cues: readonly Cue[], catalogue: Cat
   catalogue,
 });
 
-const sideFor = (side: Side, who: 'practitioner' | 'client'): string =>
-  side === 'midline' ? '' : side === 'both' ? 'Both sides.' : `${who === 'client' ? 'Your' : 'Client’s'} ${side}.`;
+type Told = 'practitioner' | 'client' | 'oneself';
+const sideFor = (side: Side, who: Told): string =>
+  side === 'midline'
+    ? ''
+    : side === 'both'
+      ? 'Both sides.'
+      : `${who === 'practitioner' ? 'Client’s' : 'Your'} ${side}.`;
+const handsOf = (who: Heard['who']): Told => (who === 'oneself' ? 'oneself' : 'practitioner');
 const sentence = (text: string): string => text && `${text[0]!.toUpperCase()}${text.slice(1).replace(/\.$/, '')}.`;
 const joined = (...parts: (string | null | undefined | false)[]): string => parts.filter(Boolean).join(' ');
 
@@ -68,7 +77,7 @@ function whereWords(step: Step, cue: Cue, { placeName }: Speaker['catalogue']): 
 }
 
 /** A step announced: to the practitioner name, side, pressure and place; to the client the side and what to do. */
-function announced(at: Cue, speaker: Speaker, who: Hearing['who'], pressure: Cue['pressure']): string {
+function announced(at: Cue, speaker: Speaker, who: Heard['who'], pressure: Cue['pressure']): string {
   const step = speaker.steps[at.stepIndex]!;
   const technique = speaker.catalogue.techniques.get(step.technique)!;
   // A change of sides before the step tells where the work will be, not where it was.
@@ -76,7 +85,7 @@ function announced(at: Cue, speaker: Speaker, who: Hearing['who'], pressure: Cue
     speaker.cues.find((c) => c.index >= at.index && c.stepIndex === at.stepIndex && c.kind !== 'change-side') ?? at;
   const practitioner = joined(
     sentence(speaker.names.get(step.id) ?? technique.name),
-    sideFor(work.side, 'practitioner'),
+    sideFor(work.side, handsOf(who)),
     pressure &&
       sentence(joined(`${pressure} pressure`, technique.direction && `, ${technique.direction}`).replace(' ,', ',')),
     whereWords(step, work, speaker.catalogue),
@@ -90,7 +99,7 @@ function announced(at: Cue, speaker: Speaker, who: Hearing['who'], pressure: Cue
 export function spokenAt(
   moment: Pick<Moment, 'kind' | 'cueIndex' | 'count' | 'of' | 'breath'>,
   speaker: Speaker,
-  { who, counts, countdown }: Hearing,
+  { who, counts, countdown }: Heard,
   /** As it is worked now, after lighter and firmer. */
   pressure: Cue['pressure'] = speaker.cues[moment.cueIndex]?.pressure ?? null,
 ): string {
@@ -108,7 +117,7 @@ export function spokenAt(
         : changeWords(cue, speaker, who, pressure);
     case 'side-soon': {
       const side = sideAfter(cues, cue.index);
-      return side ? `Soon ${toPractitioner ? 'the client’s' : 'your'} ${side}.` : '';
+      return side ? `Soon ${toPractitioner && who !== 'oneself' ? 'the client’s' : 'your'} ${side}.` : '';
     }
     case 'usual':
       return toPractitioner ? 'The usual time.' : '';
@@ -132,13 +141,13 @@ function countWords(cue: Cue, count: number, of: number, counts: Hearing['counts
 }
 
 /** What changes within a step. */
-function changeWords(cue: Cue, { steps, catalogue }: Speaker, who: Hearing['who'], pressure: Cue['pressure']): string {
+function changeWords(cue: Cue, { steps, catalogue }: Speaker, who: Heard['who'], pressure: Cue['pressure']): string {
   const step = steps[cue.stepIndex]!;
   const toPractitioner = who !== 'client';
   switch (cue.kind) {
     case 'change-side':
       return toPractitioner
-        ? joined('Change.', sideFor(cue.side, 'practitioner'))
+        ? joined('Change.', sideFor(cue.side, handsOf(who)))
         : joined('Now', sideFor(cue.side, 'client').replace('Your', 'your'));
     case 'change-direction':
       return toPractitioner

@@ -1,3 +1,4 @@
+import type { StepRecord } from '../guide/index.ts';
 import { wilson } from '../measures/index.ts';
 import { type Day, daysFrom } from './days.ts';
 import { plannedDays, type Rhythm } from './rhythm.ts';
@@ -56,6 +57,19 @@ function stoppedAfter(days: readonly PlannedDay[], today: Day): Day | null {
   if (!last) return null;
   const since = days.filter((d) => d.day > last.day && d.day < today);
   return since.length >= GIVEN_UP_DAYS ? last.day : null;
+}
+
+/** A run that was left early counts as done from this share of its hands-on seconds on. Our choice. */
+const DONE_FROM_SHARE = 0.5;
+
+/** Whether a run counts as one of those that were planned. */
+export function countsAsDone(steps: readonly Pick<StepRecord, 'hands' | 'outcome'>[]): boolean {
+  const sum = (key: 'plannedSeconds' | 'doneSeconds') => steps.reduce((so, s) => so + s.hands[key], 0);
+  const planned = sum('plannedSeconds');
+  // Breathing has no hands on anything: then steps are counted.
+  return planned
+    ? sum('doneSeconds') >= DONE_FROM_SHARE * planned
+    : steps.filter((s) => s.outcome === 'done').length >= DONE_FROM_SHARE * steps.length;
 }
 
 /** Days since the last run; null where there was none. */

@@ -1,5 +1,5 @@
 /** What is done between visits, and when. */
-export { addDays, daysFrom, weekdayOf } from './days.ts';
+export { addDays, daysFrom, weekdayOf, type Day } from './days.ts';
 export {
   atHome,
   dailyMost,
@@ -12,4 +12,21 @@ export {
 } from './home-plan.ts';
 export { aboutMinutes, homeWords, rhythmWords, yourSides } from './words.ts';
 export { plannedDays, plannedTimes } from './rhythm.ts';
-export { adherence } from './adherence.ts';
+export { adherence, countsAsDone } from './adherence.ts';
+export {
+  FELT,
+  FELT_NAMES,
+  FELT_TO_TELL,
+  happenedAt,
+  HOME_NOTE_LETTERS,
+  HOME_SILENT_DAYS,
+  homeCatalogue,
+  homeToday,
+  ITEMS_AT_ONCE,
+  placesOf,
+  STOPPED_FOR_TIME,
+  type Felt,
+  type HomeItem,
+  type HomePacket,
+  type HomeToday,
+} from './phone.ts';

@@ -14,3 +14,11 @@ export const DOCTOR_FIRST: readonly string[] = [
 ];
 export const EMERGENCY =
   'If it is the worst headache ever, or speech, sight, face or an arm is affected: emergency services at once.';
+
+/** Asked before the first run of a day at most; a yes ends it for then. Plain words for the red flags. Common practice, no source. */
+export const RED_FLAG_QUESTIONS = [
+  { key: 'head', words: 'Is there a new, sudden or one-sided headache, or the worst you ever had?' },
+  { key: 'ill', words: 'Do you have fever, swelling, numbness, or a tooth that hurts?' },
+  { key: 'jaw', words: 'Does your jaw lock, or has anything come up that was not there before?' },
+] as const;
+export type RedFlagKey = (typeof RED_FLAG_QUESTIONS)[number]['key'];

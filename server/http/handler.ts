@@ -49,7 +49,10 @@ function headersOf({ headers }: Incoming): Headers {
 async function send(outgoing: Outgoing, answer: Response): Promise<void> {
   if (outgoing.destroyed || outgoing.writableEnded) return void (await answer.body?.cancel());
   outgoing.status(answer.status);
-  for (const [key, value] of answer.headers) outgoing.append(key, value);
+  // What a page says of itself takes the place of what is said of all; only cookies stand beside each other.
+  for (const [key, value] of answer.headers)
+    if (key === 'set-cookie') outgoing.append(key, value);
+    else outgoing.set(key, value);
   // What is personal is kept by no cache; only what says otherwise itself may be.
   if (!answer.headers.has('Cache-Control')) outgoing.set('Cache-Control', 'no-store');
   if (/text\/event-stream/i.test(answer.headers.get('Content-Type') ?? '')) outgoing.flushHeaders();

@@ -28,6 +28,8 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
   await page.waitForURL('**/compose');
   const ids: Record<string, string> = {
     techniqueId: OWN_TECHNIQUES[0]!.id,
+    // A private link has no session: what nobody was given opens nothing, for whomever.
+    secret: 'A'.repeat(43),
     visitId: /visits\/([^/]+)/.exec(page.url())![1]!,
   };
   await page.locator('.client-strip').getByRole('link', { name: 'Noor Halvorsen' }).click();
@@ -93,6 +95,9 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
     ],
     [`/clients/${ids.clientId}/ratings?do=remove`, { id: ids.visitId }],
     [`/clients/${ids.clientId}/home-plan/do?do=end`, {}],
+    [`/clients/${ids.clientId}/home-plan/do?do=link`, {}],
+    [`/clients/${ids.clientId}/home-plan/do?do=end-link`, {}],
+    [`/clients/${ids.clientId}/home-plan/do?do=seen`, { id: ids.visitId }],
     [`/clients/${ids.clientId}/home-plan/do?do=note`, { planId: ids.visitId, day: '2026-11-02', times: 1 }],
     [
       `/clients/${ids.clientId}/home-plan/do?do=keep`,
@@ -116,7 +121,11 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
 
   // The owner still finds everything as it was.
   for (const address of addresses.filter(
-    (a) => !/\/(save|run|outcome|score|override|photo|consent|patch-test|ratings|decide|do|move|end|referral)$/.test(a),
+    (a) =>
+      !a.startsWith('/h/') &&
+      !/\/(save|run|outcome|score|override|photo|consent|patch-test|ratings|decide|do|move|end|referral|calendar)$/.test(
+        a,
+      ),
   ))
     expect((await page.request.get(address)).status(), address).toBeLessThan(400);
   await stranger.close();

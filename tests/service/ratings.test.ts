@@ -86,7 +86,7 @@ test('the practice sets its review time, and every course is judged by it', asyn
   });
   await keep(0.5, 5);
   expect((await course()).judgement).toMatchObject({ verdict: 'about-same', advice: 'adjust' });
-  const ways = { school: 'neck-first', dateFormat: 'day-first' as const };
+  const ways = { contact: '', school: 'neck-first', dateFormat: 'day-first' as const };
   expect(await setSchool(own.tenant, { ...ways, reviewDays: 60 })).toBe(true);
   await refreshOutdatedCourses(own.tenant.practiceId);
   expect((await course()).judgement.advice).toBe('go-on');

@@ -88,6 +88,8 @@ interface Props {
   onView?: (view: View) => void;
   /** Begins as in a mirror: the client’s left on the left. */
   mirror?: boolean;
+  /** Looked at by the one who is drawn: sides are told as their own. */
+  isOwn?: boolean;
   /** Views to choose from; all where nothing is said. The first is the one that opens. */
   views?: readonly View[];
 }
@@ -119,6 +121,7 @@ export function FaceChart(props: Props) {
     onView,
     bare,
     mirror = false,
+    isOwn = false,
     views = VIEWS,
   } = props;
   const client = useContext(ClientChart);
@@ -298,7 +301,9 @@ export function FaceChart(props: Props) {
         )}
         {!zoom && <Edges left={leftEdge} right={rightEdge} />}
         {!zoom && view === 'opened' && <span className="chart-edge-word">{OPENED_IS}</span>}
-        {zoom && <span className="chart-corner-word">{nearWords(view, leftEdge, follow)}</span>}
+        {zoom && (
+          <span className="chart-corner-word">{nearWords(view, leftEdge, follow, isOwn ? 'your' : 'client’s')}</span>
+        )}
       </div>
     </section>
   );
@@ -308,12 +313,17 @@ export function FaceChart(props: Props) {
 const OPENED_IS = 'opened: both sides, ear to ear; a map, not a likeness';
 
 /** Near a place the edges are out of sight: which hand it is, or which side of the client the left edge lies on. */
-function nearWords(view: View, leftEdge: string, follow: readonly Place[] | undefined): string {
+function nearWords(
+  view: View,
+  leftEdge: string,
+  follow: readonly Place[] | undefined,
+  whose: 'your' | 'client’s',
+): string {
   if (view === 'palms' || view === 'backs') {
     const sides = new Set(follow?.map((p) => p.side));
-    return sides.size === 1 ? `client’s ${[...sides][0]} hand` : 'both hands';
+    return sides.size === 1 ? `${whose} ${[...sides][0]} hand` : 'both hands';
   }
-  return view === 'left' || view === 'right' ? leftEdge : `client’s ${leftEdge === 'R' ? 'right' : 'left'} is here`;
+  return view === 'left' || view === 'right' ? leftEdge : `${whose} ${leftEdge === 'R' ? 'right' : 'left'} is here`;
 }
 
 /** The small picture of a view, out of the one file that holds them all. */

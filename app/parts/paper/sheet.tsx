@@ -25,6 +25,8 @@ export function Sheet({
   who,
   on,
   back,
+  size,
+  tools,
   children,
 }: {
   title: string;
@@ -34,15 +36,20 @@ export function Sheet({
   on?: string;
   /** Where it was opened from. */
   back: { to: string; words: string };
+  /** Smaller than the printer’s own paper. */
+  size?: 'A5' | undefined;
+  /** What can be chosen of it, beside the print button. */
+  tools?: ReactNode;
   children: ReactNode;
 }) {
   const { shortDay } = useDates();
   const { practiceName, practitioner, nowIso } = usePaper();
   return (
-    <div className="paper" data-bs-theme="light">
+    <div className={`paper${size === 'A5' ? ' is-a5' : ''}`} data-bs-theme="light">
       <div className="paper-tools no-print">
         <Link to={back.to}>{back.words}</Link>
-        <span className="soft">Black on white, A4 or Letter, as it stands below.</span>
+        <span className="soft">Black on white, {size ?? 'A4 or Letter'}, as it stands below.</span>
+        {tools}
         <Button onClick={() => window.print()}>Print</Button>
       </div>
       <table className="paper-sheet" role="presentation">

@@ -9,6 +9,7 @@ export function Controls({
   isFirstTouch,
   isAsking,
   isPaused,
+  isAlone = false,
   lighter,
   firmer,
   firmerBan,
@@ -18,6 +19,8 @@ export function Controls({
   /** Something is asked that stands before everything but going on. */
   isAsking: boolean;
   isPaused: boolean;
+  /** Done on oneself: three controls, found without looking. */
+  isAlone?: boolean;
   /** The pressure that a touch leads to; null where there is none. */
   lighter: Pressure | null;
   firmer: Pressure | null;
@@ -50,17 +53,31 @@ export function Controls({
       </button>
     );
   };
+  const toggle = button(
+    'toggle',
+    isPaused ? 'go on' : 'pause',
+    isPaused ? <Play aria-hidden /> : <Pause aria-hidden />,
+    { className: 'is-main' },
+  );
+  const softer = button('lighter', 'lighter', lighter ? <PressureDot pressure={lighter} size={26} /> : <i />, {
+    isOff: !lighter,
+    why: lighter ? undefined : 'Nothing lighter here',
+  });
+  const stop = button('stop', 'stop', <X aria-hidden />, { className: 'is-stop' });
+  if (isAlone)
+    return (
+      <div className="controls" role="group" aria-label="Run">
+        {softer}
+        {toggle}
+        {stop}
+      </div>
+    );
   return (
     <div className="controls" role="group" aria-label="Run">
       {button('back', 'back', <ArrowLeft aria-hidden />)}
-      {button('toggle', isPaused ? 'go on' : 'pause', isPaused ? <Play aria-hidden /> : <Pause aria-hidden />, {
-        className: 'is-main',
-      })}
+      {toggle}
       {button('next', 'next', <ArrowRight aria-hidden />)}
-      {button('lighter', 'lighter', lighter ? <PressureDot pressure={lighter} size={26} /> : <i />, {
-        isOff: !lighter,
-        why: lighter ? undefined : 'Nothing lighter here',
-      })}
+      {softer}
       {button(
         'firmer',
         firmerBan ? 'at its cap' : 'firmer',
@@ -72,7 +89,7 @@ export function Controls({
       )}
       {button('extend', 'seconds', <b>+10</b>)}
       {button('note', 'note', <NotebookPen aria-hidden />)}
-      {button('stop', 'stop', <X aria-hidden />, { className: 'is-stop' })}
+      {stop}
     </div>
   );
 }

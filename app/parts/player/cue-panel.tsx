@@ -5,6 +5,8 @@ import { PressureDot, SideMark, sideName } from '../marks/marks';
 import { FeltEnd } from './felt-end';
 import { TestPanel } from './test-panel';
 
+const ownSide = (side: Side): string => (side === 'left' || side === 'right' ? `your ${side}` : sideName(side));
+
 /** What hands do now: what, on which side, how hard, where, the count, what to wait for, what to say. */
 export function CuePanel({
   cues,
@@ -18,6 +20,7 @@ export function CuePanel({
   doneSide,
   refused,
   isFirstTouch,
+  isAlone = false,
   onGoOn,
   onTaken,
   children,
@@ -35,6 +38,8 @@ export function CuePanel({
   doneSide: OneSide | null;
   refused: string;
   isFirstTouch: (detail: number) => boolean;
+  /** Done on oneself. */
+  isAlone?: boolean;
   onGoOn: () => void;
   onTaken: (reading: { measure: string; place: string; side: Side; value: number }) => void;
   /** In the place of what is told, while something is asked. */
@@ -51,7 +56,7 @@ export function CuePanel({
       <div className="where" aria-live="polite">
         <span>
           <SideMark side={cue.side} size={22} />{' '}
-          <strong>{sideName(cue.side).replace(/^./, (c) => c.toUpperCase())}</strong>
+          <strong>{(isAlone ? ownSide(cue.side) : sideName(cue.side)).replace(/^./, (c) => c.toUpperCase())}</strong>
         </span>
         {state.pressure && (
           <span>
@@ -73,7 +78,7 @@ export function CuePanel({
             <div className="beside">
               <strong>{face.line}</strong>
               <div className="soft">{face.under}</div>
-              {technique.clientCue && <div>“{technique.clientCue}”</div>}
+              {technique.clientCue && !isAlone && <div>“{technique.clientCue}”</div>}
             </div>
           </div>
           {cue.test && (
@@ -90,10 +95,12 @@ export function CuePanel({
             {step.note && <> {step.note}</>}
             {body && <span className="soft"> {body[0]!.toUpperCase() + body.slice(1)}.</span>}
           </p>
-          <p className="feel">
-            <strong>Feel</strong> {technique.feelFor} <strong>Not</strong> {technique.avoid}
-          </p>
-          {doneSide && cue.kind === 'change-side' && (
+          {!isAlone && (
+            <p className="feel">
+              <strong>Feel</strong> {technique.feelFor} <strong>Not</strong> {technique.avoid}
+            </p>
+          )}
+          {doneSide && !isAlone && cue.kind === 'change-side' && (
             <p className="mb-0">The client’s {doneSide} is done: compare before the other side, under note.</p>
           )}
           {refused && (

@@ -44,11 +44,17 @@ export function PlayerChart({
   cue,
   state,
   screening,
+  mirror,
+  onTouch,
 }: {
   step: Step;
   cue: Cue;
   state: GuideState;
   screening: Screening | null;
+  /** As in a mirror, or not, whatever the practitioner chose for the chart. */
+  mirror?: boolean | undefined;
+  /** The face itself is a large control; who cannot touch it has another. */
+  onTouch?: (() => void) | undefined;
 }) {
   const isLive = state.status === 'running' || state.status === 'paused';
   const isReady = state.status === 'ready';
@@ -67,8 +73,10 @@ export function PlayerChart({
   const ring = isLive ? { at, left: lengthMs ? 1 - state.intoMs / lengthMs : 0, pressure: state.pressure } : null;
   const paths = isLive ? [{ ...pathMark(step, cue.side), done: cue.placeIndex ?? 0 }] : [];
   return (
-    <div className="guide-chart">
+    <div className="guide-chart" onClick={onTouch}>
       <FaceChart
+        key={String(mirror)}
+        {...(mirror === undefined ? {} : { mirror, bare: true, isOwn: true })}
         zoom={isLive}
         follow={follow}
         paths={paths}
@@ -84,7 +92,15 @@ export function PlayerChart({
       />
       {isLive && elsewhere.length > 0 && (
         <div className="guide-second" aria-hidden="true">
-          <FaceChart zoom bare follow={elsewhere} paths={paths} ring={ring} />
+          <FaceChart
+            zoom
+            bare
+            mirror={mirror ?? false}
+            isOwn={mirror !== undefined}
+            follow={elsewhere}
+            paths={paths}
+            ring={ring}
+          />
         </div>
       )}
     </div>

@@ -8,6 +8,8 @@ import {
   spokenAt,
   stateAt,
   timeLeftMs,
+  type Hearing,
+  type HearingAlone,
   type Moment,
   type PlainKind,
 } from '../../../core/guide';
@@ -16,6 +18,7 @@ import { PHASE_NAMES, type Side, counted } from '../../../core/words';
 import isEqual from 'fast-deep-equal';
 import { useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { Ribbon } from '../ribbon/ribbon';
+import { AloneBar } from './alone-bar';
 import type { CommandId } from './commands';
 import { ComparePanel } from './compare-panel';
 import { Controls } from './controls';
@@ -32,10 +35,18 @@ import { ReadyPanel, type Stopped } from './ready-panel';
 import { hush, say } from './speech';
 import { Sound } from './sound';
 import { StopPanel } from './stop-panel';
+import { useLongPress } from './long-press';
 import { useCommands } from './use-commands';
 import { useMoments } from './use-moments';
 import { useRun } from './use-run';
 import { useWakeLock } from './wake-lock';
+
+interface Alone {
+  /** Reasons to stop that are offered. */
+  reasons: readonly string[];
+  /** Told once when it has ended and what it was is kept; with why it was stopped. */
+  onEnded: (runId: string, stopped: string | null) => void;
+}
 
 export interface PlayerProps {
   routine: Routine;
@@ -65,16 +76,20 @@ export interface PlayerProps {
   };
   /** Where it goes on when the run has ended. */
   after: { label: string; onGo: () => void };
+  /** Done on oneself, at home: in the mirror, with one’s own sides, and less to press. */
+  alone?: Alone;
   /** A reading that a test of the routine asked for. */
   onReading?: (reading: { measure: string; place: string; side: Side; value: number }) => void;
 }
 
 /** Runs a routine: the ring on the chart, the cue large beside it, the ribbon and the controls below. */
 export function Player(props: PlayerProps) {
-  const { routine, open, port, catalogue, screening, composed, before, after, onReading } = props;
+  const { routine, open, port, catalogue, screening, composed, before, after, onReading, alone } = props;
   const run = useRun(port, routine, open);
   const { cues, state } = run;
   const [settings, setSettings] = useGuideSettings();
+  const [atMirror, setAtMirror] = useState({ mirror: true, eyesShut: false });
+  const hearing = alone ? hearingAlone(settings.hearing, atMirror.eyesShut) : settings.hearing;
   const [asking, setAsking] = useState<'stop' | 'note' | 'compare' | null>(null);
   const [refused, setRefused] = useState('');
   /** Typed into the note, kept while something else is asked. */
@@ -108,7 +123,7 @@ export function Player(props: PlayerProps) {
     if (!cue || !settings.voice) return;
     const pressure = shifted(cue.pressure, run.base.current?.shifts[cue.stepIndex] ?? 0);
     const givesWay = moment.kind === 'beat' || moment.kind === 'breath';
-    say(spokenAt(moment, speaker, settings.hearing, pressure), { ...settings, givesWay });
+    say(spokenAt(moment, speaker, hearing, pressure), { ...settings, givesWay });
   };
   useMoments(cues, run.base, run.turn, running, settings.sound ? sound : null, (moment) => {
     run.refresh();
@@ -165,6 +180,7 @@ export function Player(props: PlayerProps) {
   const command = (id: CommandId): boolean => {
     // What was asked stands until it is answered, or the run goes on without; a note lets everything through.
     if ((asking === 'stop' || asking === 'compare') && id !== 'toggle') return false;
+    if (alone && !ALONE_COMMANDS.has(id)) return false;
     if (asking !== 'note') setAsking(null);
     if (id === 'toggle' && state.status === 'ready') begin(0);
     else if (!live) return false;
@@ -175,6 +191,24 @@ export function Player(props: PlayerProps) {
     return true;
   };
   useCommands(command);
+  const startAlone = useEffectEvent(() => {
+    if (state.status === 'ready' && !open) begin(0);
+  });
+  useEffect(() => {
+    if (alone) startAlone();
+    // Started where it was asked for: the page before has a start of its own.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+  const { status } = state;
+  const endAlone = useEffectEvent(() => {
+    if (run.run && (status === 'done' || status === 'stopped'))
+      alone?.onEnded(run.run.id, status === 'done' ? null : (state.stopReason ?? ''));
+  });
+  const isKept = run.ending === 'kept';
+  useEffect(() => {
+    if (isKept) endAlone();
+  }, [isKept]);
+  const longPress = useLongPress(() => void (alone && live && command('stop')));
 
   const cue = cues[state.cueIndex]!;
   const step = steps[cue.stepIndex]!;
@@ -183,10 +217,18 @@ export function Player(props: PlayerProps) {
   const doneSide = doneSideAt(cues, cue.index);
   const at = (cue.startMs + Math.min(state.intoMs, cue.endMs - cue.startMs)) / 1000;
   const close = () => setAsking(null);
+  const leave = () => {
+    if (running) run.press({ kind: 'pause' });
+    props.bar.onLeave();
+  };
 
   return (
-    <div className={`guide${live ? ' is-live' : ''}${running ? ' is-running' : ''}`}>
-      {live && (
+    <div
+      className={`guide${live ? ' is-live' : ''}${running ? ' is-running' : ''}${alone ? ' is-alone' : ''}${alone && atMirror.eyesShut ? ' eyes-shut' : ''}`}
+      {...(alone ? longPress : {})}
+    >
+      {live && alone && <AloneBar at={atMirror} onAt={setAtMirror} leftMs={timeLeftMs(cues, state)} onLeave={leave} />}
+      {live && !alone && (
         <PlayerBar
           who={props.bar.who}
           phase={PHASE_NAMES[technique.phase]}
@@ -195,10 +237,7 @@ export function Player(props: PlayerProps) {
           caution={props.bar.caution}
           leftMs={timeLeftMs(cues, state)}
           unsent={run.unsent}
-          onLeave={() => {
-            if (running) run.press({ kind: 'pause' });
-            props.bar.onLeave();
-          }}
+          onLeave={leave}
         />
       )}
       {live && (
@@ -207,9 +246,18 @@ export function Player(props: PlayerProps) {
         </div>
       )}
       <div className="guide-body">
-        <PlayerChart step={step} cue={cue} state={state} screening={screening} />
+        <PlayerChart
+          step={step}
+          cue={cue}
+          state={state}
+          screening={screening}
+          mirror={alone ? atMirror.mirror : undefined}
+          onTouch={alone && live ? () => command('toggle') : undefined}
+        />
         <main className="guide-cue">
-          {state.status === 'ready' ? (
+          {alone && !live ? (
+            <p role="status">{run.failed ? 'This phone keeps nothing: the run cannot begin.' : 'One moment …'}</p>
+          ) : state.status === 'ready' ? (
             <ReadyPanel
               routine={run.routine}
               nameOf={nameOf}
@@ -255,6 +303,7 @@ export function Player(props: PlayerProps) {
               doneSide={doneSide}
               refused={refused}
               isFirstTouch={isFirstTouch}
+              isAlone={!!alone}
               onGoOn={() => press('go-on')}
               onTaken={(reading) => {
                 run.press({ kind: 'reading', ...reading });
@@ -263,6 +312,8 @@ export function Player(props: PlayerProps) {
             >
               {asking === 'stop' ? (
                 <StopPanel
+                  reasons={alone?.reasons}
+                  words={alone && 'Stop for now?'}
                   onCancel={close}
                   onStop={(reason) => {
                     run.press({ kind: 'stop', reason });
@@ -317,6 +368,7 @@ export function Player(props: PlayerProps) {
           isFirstTouch={isFirstTouch}
           isAsking={asking === 'stop' || asking === 'compare'}
           isPaused={!running}
+          isAlone={!!alone}
           lighter={onlyOther(shifted(state.pressure, -1), state.pressure)}
           firmer={onlyOther(shifted(state.pressure, 1), state.pressure)}
           firmerBan={firmerBan()}
@@ -326,6 +378,23 @@ export function Player(props: PlayerProps) {
     </div>
   );
 }
+
+/** What can be asked for where one works on oneself: nothing firmer than the plan. */
+const ALONE_COMMANDS: ReadonlySet<CommandId> = new Set([
+  'toggle',
+  'go-on',
+  'next',
+  'back',
+  'repeat',
+  'lighter',
+  'stop',
+]);
+/** Everything is told to the one who works; with shut eyes every end is counted down. */
+const hearingAlone = (hearing: Hearing, eyesShut: boolean): HearingAlone => ({
+  ...hearing,
+  who: 'oneself',
+  countdown: eyesShut ? 'always' : hearing.countdown,
+});
 
 /** At the end of the five words there is nothing lighter, or firmer. */
 const onlyOther = <T,>(next: T, now: T): T | null => (next === now ? null : next);

@@ -4,7 +4,17 @@ import { Form } from 'react-bootstrap';
 const REASONS = ['Client asked to stop', 'Sharp or rising pain', 'Light-headed', 'Out of time'];
 
 /** Asked once, in the place of the count: whether it stops, and why. */
-export function StopPanel({ onStop, onCancel }: { onStop: (reason: string) => void; onCancel: () => void }) {
+export function StopPanel({
+  reasons = REASONS,
+  words = 'Stop the run? It can be taken up again here.',
+  onStop,
+  onCancel,
+}: {
+  reasons?: readonly string[] | undefined;
+  words?: string | undefined;
+  onStop: (reason: string) => void;
+  onCancel: () => void;
+}) {
   const [reason, setReason] = useState('');
   const [other, setOther] = useState('');
   return (
@@ -17,9 +27,9 @@ export function StopPanel({ onStop, onCancel }: { onStop: (reason: string) => vo
         onStop(other.trim() || reason);
       }}
     >
-      <strong>Stop the run? It can be taken up again here.</strong>
+      <strong>{words}</strong>
       <div className="chips" role="group" aria-label="Why">
-        {REASONS.map((r) => (
+        {reasons.map((r) => (
           <button
             key={r}
             type="button"

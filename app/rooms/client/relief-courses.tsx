@@ -19,6 +19,7 @@ import { complaintName } from '../../../core/words';
 import { MUSCLES } from '../../../reference/facts/muscles';
 import { CourseChart } from '../../parts/course/course-chart';
 import { type DoneAtVisit, DoneRow } from '../../parts/course/done-row';
+import { type HomeDay, HomeRow } from '../../parts/course/home-row';
 import { MeasureRow } from '../../parts/course/measure-row';
 import type { Period } from '../../parts/course/period';
 import { timeAxis } from '../../parts/course/time-axis';
@@ -76,6 +77,7 @@ export function ReliefCourses({
   nowIso,
   measured,
   done = [],
+  home,
   period = null,
   beside = null,
   extra,
@@ -90,6 +92,8 @@ export function ReliefCourses({
   measured: readonly MeasureCourse[];
   /** What was really done at guided visits. */
   done?: readonly DoneAtVisit[];
+  /** What was done between visits. */
+  home?: { days: readonly HomeDay[]; words: string };
   /** Days that are drawn; null = all. What is judged is always the whole course. */
   period?: Period | null;
   /** Id of the complaint that is drawn beside the others. */
@@ -148,6 +152,7 @@ export function ReliefCourses({
                   firstDay={shortDay(new Date(axis.fromMs).toISOString())}
                 />
                 {i === 0 && <DoneRow axis={axis} done={inside(done)} />}
+                {i === 0 && home && <HomeRow axis={axis} days={inside(home.days)} words={home.words} />}
               </div>
             )}
             {other && told && (

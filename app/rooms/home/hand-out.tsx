@@ -3,11 +3,13 @@ import { type Catalogue, routineSeconds, emptyRoutine, stepSeconds } from '../..
 import { aboutMinutes, dailyMost, plannedDays, rhythmWords, weekdayOf, yourSides } from '../../../core/schedule';
 import { counted } from '../../../core/words';
 import { DOCTOR_FIRST, EMERGENCY, STOP_AND_ASK } from '../../../reference/facts/at-home';
+import { lazy, Suspense } from 'react';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { pathMark } from '../../parts/chart/path-layer';
 import { viewsShowing } from '../../parts/paper/paper-charts';
 import { useDates } from '../../parts/frame/use-dates';
 
+const Qr = lazy(() => import('../../parts/marks/qr'));
 const WEEKDAYS = ['Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa', 'Su'] as const;
 /** Columns that fit beside each other; what is more goes into the next rows. */
 const COLUMNS = 14;
@@ -17,17 +19,26 @@ export function HandOut({
   plan,
   catalogue,
   who,
+  contact,
+  address,
+  today,
   complaint,
 }: {
   plan: KeptHomePlan;
   catalogue: Catalogue;
   /** Whom to ask. */
   who: string;
+  /** How they are reached; empty where the practice never said. */
+  contact: string;
+  /** Of the private link; empty where none is handed over with it. */
+  address: string;
+  today: string;
   /** What is rated in the evening. */
   complaint: string;
 }) {
   const { dayWords } = useDates();
-  const days = plannedDays(plan);
+  // What lies behind is ticked already, or was not.
+  const days = plannedDays(plan).filter((day) => day >= today);
   const most = dailyMost(
     plan.steps.map((s) => s.step),
     catalogue.techniques,
@@ -38,11 +49,25 @@ export function HandOut({
   const seconds = routineSeconds({ ...emptyRoutine('Home'), items: plan.steps.map((s) => s.step) });
   return (
     <div className="hand-out">
-      <p>
-        {rhythmWords(plan).replace(/^./, (c) => c.toUpperCase())}, {aboutMinutes(seconds)} each time, from{' '}
-        {dayWords(plan.from)} to {dayWords(plan.until)}. Drawn as you see yourself in a mirror: your left is on the
-        left.
-      </p>
+      <div className="hand-out-head">
+        <p>
+          {rhythmWords(plan).replace(/^./, (c) => c.toUpperCase())}, {aboutMinutes(seconds)} each time, from{' '}
+          {dayWords(plan.from)} to {dayWords(plan.until)}. Drawn as you see yourself in a mirror: your left is on the
+          left.
+        </p>
+        {address && (
+          <aside className="link">
+            <Suspense>
+              <Qr text={address} label="The private link as a code" />
+            </Suspense>
+            <p>
+              The same on your phone, guided and with shut eyes. No account; also without a connection.
+              <br />
+              <span className="num">{address}</span>
+            </p>
+          </aside>
+        )}
+      </div>
       {plan.steps.map(({ step, words }, i) => {
         const path = pathMark(step);
         const places = path.sides.flat();
@@ -108,7 +133,10 @@ export function HandOut({
       <p>Bring this page along on {dayWords(plan.reviewOn)}.</p>
       <div className="stop">
         <section>
-          <h2>Stop, and ask {who}, if</h2>
+          <h2>
+            Stop, and ask {who}
+            {contact && ` (${contact})`}, if
+          </h2>
           <ul>
             {STOP_AND_ASK.map((words) => (
               <li key={words}>{words}</li>

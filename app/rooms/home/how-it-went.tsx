@@ -7,7 +7,7 @@ import { check, type FieldErrors } from '../../schemas/read';
 import { FieldFrame } from '../../parts/fields/field';
 import { send } from '../../parts/frame/send';
 import { useDates } from '../../parts/frame/use-dates';
-import { PlanDays } from './plan-days';
+import { PlanDays } from '../../parts/marks/plan-days';
 
 /** How a plan went: done of planned with its interval, its days, where it was given up; and what the client tells of a day. */
 export function HowItWent({

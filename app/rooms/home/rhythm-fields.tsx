@@ -10,7 +10,7 @@ import { counted } from '../../../core/words';
 import { useId } from 'react';
 import type { FieldErrors } from '../../schemas/read';
 import { FieldFrame } from '../../parts/fields/field';
-import { PlanDays } from './plan-days';
+import { PlanDays } from '../../parts/marks/plan-days';
 
 const WEEKDAYS = ['Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa', 'Su'] as const;
 const WEEKDAY_NAMES = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;

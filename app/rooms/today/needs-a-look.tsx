@@ -6,6 +6,7 @@ import { Link, useFetcher } from 'react-router';
 import { CAUTIONS } from '../../../reference/facts/cautions/index';
 import type { FieldErrors } from '../../schemas/read';
 import { FieldFrame } from '../../parts/fields/field';
+import { type Flag, HomeFlags, HomeLooks, type Look } from './home-looks';
 import { useDates } from '../../parts/frame/use-dates';
 
 /** People to think of today: licensed care first, then reviews, what may be adjusted, the silent, and referrals whose outcome is not known. */
@@ -13,21 +14,26 @@ export function NeedsALook({
   attention,
   referrals,
   reviews,
+  flags,
+  home,
   more,
   today,
 }: {
   attention: Attention[];
   referrals: OpenReferral[];
   reviews: ReviewDue[];
+  flags: Flag[];
+  home: Look[];
   more: number;
   today: string;
 }) {
   const { shortDay, dayWords } = useDates();
-  const nothing = !attention.length && !referrals.length && !reviews.length;
+  const nothing = ![attention, referrals, reviews, flags, home].some((list) => list.length);
   return (
     <aside aria-label="Needs a look">
       <h2>Needs a look</h2>
       {nothing && <p className="soft mt-2">Nothing today.</p>}
+      <HomeFlags flags={flags} />
       {attention
         .filter((a) => a.why === 'refer')
         .map((a) => (
@@ -48,6 +54,7 @@ export function NeedsALook({
         .map((a) => (
           <AttentionItem key={`${a.why}-${a.course.complaintId}`} item={a} />
         ))}
+      <HomeLooks looks={home} />
       {referrals.map((r) => (
         <ReferralItem key={r.visitId} referral={r} day={shortDay(r.startsAt)} />
       ))}

@@ -3,8 +3,10 @@ import { data } from 'react-router';
 import { homeOffer } from '../../../server/access/home.server';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';
 import { momentIn } from '../../../server/access/time.server';
+import { seeToFlag } from '../../../server/db/queries/home-arrivals.server';
+import { endLink, makeLink } from '../../../server/db/queries/links.server';
 import { endHomePlan, keepHomePlan, noteHomeRuns } from '../../../server/db/queries/home-plans.server';
-import { homePlanSchema, homeRunsSchema } from '../../schemas/home-plan';
+import { flagSeenSchema, homePlanSchema, homeRunsSchema } from '../../schemas/home-plan';
 import { readJson } from '../../schemas/read';
 import { dayOf } from '../../parts/marks/time';
 import type { Route } from './+types/home-plan-acts';
@@ -14,6 +16,16 @@ export async function action({ request, params }: Route.ActionArgs) {
   const who = await requirePractitioner(request);
   const act = new URL(request.url).searchParams.get('do');
   if (act === 'end') return (await endHomePlan(who, params.clientId)) ? { done: true } : notFound('home plan');
+  if (act === 'link') {
+    const secret = await makeLink(who, params.clientId);
+    return secret ? data({ secret }, { headers: { 'Cache-Control': 'no-store' } }) : notFound('home plan');
+  }
+  if (act === 'end-link') return (await endLink(who, params.clientId)) ? { done: true } : notFound('link');
+  if (act === 'seen') {
+    const input = await readJson(request, flagSeenSchema);
+    if (!input.ok) return data({ errors: input.errors }, { status: 422 });
+    return (await seeToFlag(who, params.clientId, input.value.id)) ? { done: true } : notFound('answer');
+  }
   if (act === 'note') {
     const input = await readJson(request, homeRunsSchema);
     if (!input.ok) return data({ errors: input.errors }, { status: 422 });

@@ -4,12 +4,16 @@ import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useRevalidator, useRouteLoaderData, useSearchParams } from 'react-router';
 import { homeOffer } from '../../../server/access/home.server';
+import { homeRunsTold } from '../../../server/db/queries/home-looks.server';
+import { linkOfPlan } from '../../../server/db/queries/links.server';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { stopsOf } from '../../parts/chart/chart-marks';
 import { send } from '../../parts/frame/send';
 import { dayOf } from '../../parts/marks/time';
+import { GiveLink } from '../../rooms/home/give-link';
 import { HowItWent } from '../../rooms/home/how-it-went';
+import { RunsTold } from '../../rooms/home/runs-told';
 import { PlanForm } from '../../rooms/home/plan-form';
 import type { Route } from './+types/home-plan';
 import type { loader as frame } from './client';
@@ -22,8 +26,13 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const offer = await homeOffer(practiceId, params.clientId, new Set(shown));
   if (!offer) notFound('client');
   const { screening, catalogue: _catalogue, ...rest } = offer;
+  const inForce = rest.plans.find((p) => p.endedAt === null);
+  const runsTold = await homeRunsTold(practiceId, params.clientId);
+  const link = inForce ? await linkOfPlan(practiceId, inForce.id) : null;
   return {
     ...rest,
+    link,
+    runsTold,
     shown,
     minded: [...screening.hits['refer-out'], ...screening.hits.avoid, ...screening.hits.adapt]
       .filter((c) => c.group !== 'everyone')
@@ -34,7 +43,19 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 
 /** What the client does between visits: the plan in force, the next one, and how the earlier ones went. */
 export default function HomePlanPage({ loaderData }: Route.ComponentProps) {
-  const { routine, candidates, notHome, plans, noLonger, isScreened, minded, shown: tools, today } = loaderData;
+  const {
+    routine,
+    candidates,
+    notHome,
+    plans,
+    noLonger,
+    isScreened,
+    minded,
+    link,
+    runsTold,
+    shown: tools,
+    today,
+  } = loaderData;
   const [, setAsked] = useSearchParams();
   const { client } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof frame>>;
   const { revalidate } = useRevalidator();
@@ -125,9 +146,21 @@ export default function HomePlanPage({ loaderData }: Route.ComponentProps) {
           <>
             <h2>Give it</h2>
             {noLonger.length === 0 && (
-              <p>
-                <Link to={`/paper/clients/${client.id}/home-plan`}>Print the hand-out</Link>
-              </p>
+              <>
+                <p>
+                  <Link to={`/paper/clients/${client.id}/home-plan`}>Print the hand-out</Link> ·{' '}
+                  <a href={`/clients/${client.id}/calendar`} download>
+                    Calendar file
+                  </a>
+                </p>
+                <GiveLink
+                  key={current.id}
+                  clientId={client.id}
+                  clientName={client.name}
+                  link={link}
+                  onChanged={() => void revalidate()}
+                />
+              </>
             )}
             {isEnding ? (
               <p>
@@ -156,6 +189,7 @@ export default function HomePlanPage({ loaderData }: Route.ComponentProps) {
         {plans.map((p) => (
           <HowItWent key={p.id} clientId={client.id} plan={p} today={today} onNoted={() => void revalidate()} />
         ))}
+        <RunsTold runs={runsTold} />
       </aside>
     </div>
   );

@@ -1,9 +1,12 @@
+import type { KeptHomePlan } from '../../../core/record';
+import { adherence } from '../../../core/schedule';
 import { adviceOfAll } from '../../../core/relief';
 import { complaintName } from '../../../core/words';
 import { useCallback, useMemo, useState } from 'react';
 import { Link, useRouteLoaderData, useSearchParams } from 'react-router';
 import { reliefOf } from '../../../server/access/relief-of.server';
 import { latestDecision } from '../../../server/db/queries/decisions.server';
+import { homePlansOf } from '../../../server/db/queries/home-plans.server';
 import { doneAtVisits } from '../../../server/db/queries/runs.server';
 import { daysBetween } from '../../../server/access/time.server';
 import { requirePractitioner } from '../../../server/access/session.server';
@@ -11,6 +14,7 @@ import { FaceChart } from '../../parts/chart/face-chart';
 import { KeptRatings } from '../../rooms/client/kept-ratings';
 import { calendarDay } from '../../schemas/day';
 import { type Days, type Period, PeriodStrip } from '../../parts/course/period';
+import { dayOf } from '../../parts/marks/time';
 import { useDates } from '../../parts/frame/use-dates';
 import { CameBefore } from '../../rooms/client/came-before';
 import { WhatNext } from '../../rooms/client/what-next';
@@ -27,13 +31,32 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   // An address that names no days shows them all.
   const isAsked = from && to && from <= to && [from, to].every((day) => calendarDay.isValidSync(day));
   const days = isAsked ? daysBetween(timeZone, from, to) : null;
-  const [relief, done, decision] = await Promise.all([
+  const [relief, done, decision, plans] = await Promise.all([
     reliefOf(practiceId, params.clientId, days),
     doneAtVisits(practiceId, params.clientId),
     latestDecision(practiceId, params.clientId),
+    homePlansOf(practiceId, params.clientId),
   ]);
   const period: Period | null = days && { fromMs: days.from.getTime(), toMs: days.to.getTime() };
-  return { ...relief, period, done, decision };
+  return { ...relief, period, done, decision, home: atHomeOf(plans, dayOf(new Date().toISOString(), timeZone)) };
+}
+
+/** Days of all plans up to today, and how the latest went. */
+function atHomeOf(plans: readonly KeptHomePlan[], today: string) {
+  const told = plans.map((p) => {
+    const ended = p.endedAt?.slice(0, 10);
+    return adherence({ ...p, until: ended && ended < p.until ? ended : p.until }, p.runDays, today);
+  });
+  const [latest] = told;
+  return {
+    words: latest ? `${latest.done} of ${latest.due} done${plans.length > 1 ? ' of the latest plan' : ''}` : '',
+    // Noon stands for a day on every axis.
+    days: told.flatMap((t) =>
+      t.days
+        .filter((d) => d.day < today || d.done > 0)
+        .map(({ day, planned, done }) => ({ atMs: Date.parse(`${day}T12:00:00Z`), planned, done })),
+    ),
+  };
 }
 
 export default function Relief({ loaderData }: Route.ComponentProps) {
@@ -100,6 +123,7 @@ export default function Relief({ loaderData }: Route.ComponentProps) {
             </>
           }
           done={done}
+          home={loaderData.home}
           period={period}
           beside={beside || null}
           complaints={open}

@@ -4,7 +4,8 @@ import { DATE_FORMATS } from '../../../core/record';
 import { SCHOOLS } from '../../../reference/schools';
 import { requirePractitioner } from '../../../server/access/session.server';
 import { judgeAnew } from '../../../server/access/judge-anew.server';
-import { dateFormatOf, reviewDaysOf, schoolOf, setSchool } from '../../../server/db/queries/practice.server';
+import { contactOf, dateFormatOf, reviewDaysOf, schoolOf, setSchool } from '../../../server/db/queries/practice.server';
+import { FieldFrame } from '../../parts/fields/field';
 import { datesIn } from '../../parts/marks/time';
 import { FRAMES, orderWords, walkWords } from '../../parts/routine/order-words';
 import { schoolSchema } from '../../schemas/practice';
@@ -14,12 +15,13 @@ import type { Route } from './+types/school';
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
-  const [school, dateFormat, reviewDays] = await Promise.all([
+  const [school, dateFormat, reviewDays, contact] = await Promise.all([
     schoolOf(practiceId),
     dateFormatOf(practiceId),
     reviewDaysOf(practiceId),
+    contactOf(practiceId),
   ]);
-  return { school, dateFormat, reviewDays };
+  return { school, dateFormat, reviewDays, contact };
 }
 
 export async function action({ request }: Route.ActionArgs) {
@@ -32,9 +34,8 @@ export async function action({ request }: Route.ActionArgs) {
     );
   const input = await checkForm(schoolSchema, form);
   if (!input.ok) return data({ errors: input.errors, kept: false }, { status: 422 });
-  const { school, dateFormat, reviewDays } = input.value;
   // Judged anew while the answer goes out already; whatever is left over is taken up by the upkeep of the next start.
-  if (await setSchool(who, { school, dateFormat, reviewDays })) void judgeAnew(who.practiceId);
+  if (await setSchool(who, input.value)) void judgeAnew(who.practiceId);
   return { errors: {} as FieldErrors, kept: true };
 }
 
@@ -51,7 +52,7 @@ export default function School({ loaderData }: Route.ComponentProps) {
     <div className="page">
       <main>
         <div className="page-head">
-          <h1>School, dates and review</h1>
+          <h1>School, dates, review and contact</h1>
           <span className="soft">the order that new routines begin with; each routine can name another</span>
         </div>
         <p className="narrow soft">
@@ -118,6 +119,18 @@ export default function School({ loaderData }: Route.ComponentProps) {
             <p className="soft small mb-0">
               From then on “about the same” asks to adjust the routine, after twice as long for a review.
             </p>
+          </fieldset>
+          <fieldset disabled={!isOwner} className="border-0 p-0 mt-4">
+            <legend className="fs-5">At home</legend>
+            <FieldFrame
+              name="contact"
+              label="How clients reach you, as it stands on home plans"
+              placeholder="telephone and hours"
+              maxLength={120}
+              defaultValue={loaderData.contact}
+              message={answered?.errors.contact}
+              className="narrow"
+            />
           </fieldset>
           {told && (
             <p className="caution" role="alert">

@@ -22,6 +22,8 @@ export class PracticeModel extends Model<InferAttributes<PracticeModel>, InferCr
   /** School of order that a new routine begins with. */
   declare school: CreationOptional<string>;
   declare dateFormat: CreationOptional<DateFormat>;
+  /** How clients at home reach the practice, as it is printed. */
+  declare contact: CreationOptional<string>;
   /** Days of work before a course is reviewed. */
   declare reviewDays: CreationOptional<number>;
   declare createdAt: CreationOptional<Date>;
@@ -93,6 +95,7 @@ export function definePeople(sequelize: Sequelize): void {
       timeZone: DataTypes.TEXT,
       school: DataTypes.TEXT,
       dateFormat: DataTypes.TEXT,
+      contact: DataTypes.TEXT,
       reviewDays: DataTypes.INTEGER,
       createdAt: now,
     },

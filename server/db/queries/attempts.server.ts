@@ -16,6 +16,10 @@ export const LIMITS = {
   address: { points: 30, minutes: 15 },
   /** Practices opened from one address. */
   practices: { points: newPracticesPerHour(process.env), minutes: 60 },
+  /** Private links that open nothing, from one address. */
+  links: { points: 30, minutes: 15 },
+  /** Sendings through one link: a phone that tries again and again. */
+  sendings: { points: 120, minutes: 15 },
   /** Wrong passwords under an override. */
   signature: { points: 5, minutes: 15 },
 } as const;

@@ -56,6 +56,23 @@ export const nextBooking = byPractice(
   },
 );
 
+/** All bookings of a client from a moment on that nobody has begun, each with its version. */
+export const futureBookings = byPractice(
+  async (
+    practiceId: string,
+    clientId: string,
+    from: Date,
+  ): Promise<{ visitId: string; version: number; startsAt: string; minutes: number | null }[]> => {
+    if (!isUuid(clientId)) return [];
+    const rows = await database().query<{ visitId: string; version: number; at: Date; minutes: number | null }>(
+      `select id as "visitId", version, starts_at as at, booked_minutes as minutes from visits
+       where practice_id = :practiceId and client_id = :clientId and starts_at > :from and stage = 'screen' order by starts_at limit 100`,
+      { replacements: { practiceId, clientId, from }, type: QueryTypes.SELECT },
+    );
+    return rows.map(({ at, ...v }) => ({ ...v, startsAt: at.toISOString() }));
+  },
+);
+
 export const findBooking = byPractice(async (practiceId: string, visitId: string): Promise<Booking | null> => {
   if (!isUuid(visitId)) return null;
   const rows = await database().query<Row>(`${SELECT} and v.id = :visitId`, {

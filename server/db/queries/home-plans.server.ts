@@ -41,7 +41,7 @@ export const homePlansOf = byPractice(async (practiceId: string, clientId: strin
     runs: string[];
   }>(
     `select p.id, p.number, p.plan, m.name as by, p.made_at as made, p.ended_at as ended,
-       array(select r.ran_on::text from home_runs r where r.practice_id = p.practice_id and r.plan_id = p.id order by r.ran_on) as runs
+       array(select r.ran_on::text from home_runs r where r.practice_id = p.practice_id and r.plan_id = p.id and r.counts order by r.ran_on) as runs
      from home_plans p join practitioners m on m.practice_id = p.practice_id and m.id = p.made_by
      where p.practice_id = :practiceId and p.client_id = :clientId order by p.number desc limit ${PLANS_SHOWN}`,
     { replacements: { practiceId, clientId }, type: QueryTypes.SELECT },
@@ -106,6 +106,17 @@ export const endHomePlan = byPractice(async (who: Member, clientId: string): Pro
     return true;
   });
 });
+
+/** Runs of a plan, the first of them first. */
+export const runsOfPlan = byPractice(
+  async (practiceId: string, planId: string): Promise<{ day: string; at: string }[]> => {
+    const rows = await database().query<{ day: string; at: Date }>(
+      'select ran_on::text as day, ended_at as at from home_runs where practice_id = :practiceId and plan_id = :planId and counts order by ended_at',
+      { replacements: { practiceId, planId }, type: QueryTypes.SELECT },
+    );
+    return rows.map((r) => ({ day: r.day, at: r.at.toISOString() }));
+  },
+);
 
 /** What the client tells of one day, or what is ticked on paper: takes the place of what was told of it before. */
 export const noteHomeRuns = byPractice(

@@ -8,7 +8,7 @@ import {
 } from '../../../core/record/index.ts';
 import { type Caution, cautionOf, type LocalRule, type Product } from '../../../core/limits/index.ts';
 import { USUAL_SCHOOL } from '../../../core/routine/index.ts';
-import { Op, type Transaction } from 'sequelize';
+import { Op, QueryTypes, type Transaction } from 'sequelize';
 import { CAUTIONS } from '../../../reference/facts/cautions/index.ts';
 import { FIRST_TEXTS } from '../../../reference/facts/practice-texts.ts';
 import { database } from '../connection.ts';
@@ -229,9 +229,39 @@ export const reviewDaysOf = byPractice(async (practiceId: string): Promise<numbe
   return row?.reviewDays ?? REVIEW_DAYS;
 });
 
+/** How clients at home reach the practice; empty until it says so. */
+export const contactOf = byPractice(async (practiceId: string): Promise<string> => {
+  database();
+  return (await PracticeModel.findOne({ where: { id: practiceId }, attributes: ['contact'] }))?.contact ?? '';
+});
+
+/** Whom a client at home reaches: the practice and who made the plan. */
+export const homeReach = byPractice(
+  async (
+    practiceId: string,
+    planId: string,
+  ): Promise<{ practice: string; contact: string; zone: string; dates: DateFormat; by: string } | null> => {
+    const [row] = await database().query<{
+      practice: string;
+      contact: string;
+      zone: string;
+      dates: DateFormat;
+      by: string;
+    }>(
+      `select p.name as practice, p.contact, p.time_zone as zone, p.date_format as dates, m.name as by from home_plans h join practices p on p.id = h.practice_id
+       join practitioners m on m.practice_id = h.practice_id and m.id = h.made_by where h.practice_id = :practiceId and h.id = :planId`,
+      { replacements: { practiceId, planId }, type: QueryTypes.SELECT },
+    );
+    return row ?? null;
+  },
+);
+
 /** @returns whether courses have to be judged anew. */
 export const setSchool = byPractice(
-  async (who: Who, ways: { school: string; dateFormat: DateFormat; reviewDays: number }): Promise<boolean> =>
+  async (
+    who: Who,
+    ways: { school: string; dateFormat: DateFormat; reviewDays: number; contact: string },
+  ): Promise<boolean> =>
     database().transaction(async (transaction) => {
       const before = await PracticeModel.findOne({ where: { id: who.practiceId }, transaction });
       await PracticeModel.update(ways, { where: { id: who.practiceId }, transaction });

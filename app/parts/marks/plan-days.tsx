@@ -1,4 +1,4 @@
-import { useDates } from '../../parts/frame/use-dates';
+import { useDates } from '../frame/use-dates';
 
 interface Day {
   day: string;

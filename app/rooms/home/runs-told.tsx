@@ -1,0 +1,42 @@
+import { FELT_NAMES, type Felt } from '../../../core/schedule';
+import { useDates } from '../../parts/frame/use-dates';
+
+interface Told {
+  id: string;
+  at: string;
+  counts: boolean;
+  stopped: string | null;
+  before: number | null;
+  after: number | null;
+  felt: Felt[];
+  note: string;
+}
+
+/** What clients said at home around their runs, the latest first. */
+export function RunsTold({ runs }: { runs: readonly Told[] }) {
+  const { shortDay, timeOfDay } = useDates();
+  if (!runs.length) return null;
+  return (
+    <section>
+      <h3>Said at home</h3>
+      <ul className="runs-told">
+        {runs.map((r) => (
+          <li key={r.id}>
+            <span className="soft">
+              {shortDay(r.at)} {timeOfDay(r.at)}
+            </span>{' '}
+            {[
+              r.before === null && r.after === null ? '' : `${r.before ?? '–'} → ${r.after ?? '–'}`,
+              r.felt.map((f) => FELT_NAMES[f]).join(', '),
+              r.stopped === null ? '' : `stopped${r.stopped && `: ${r.stopped}`}`,
+              r.counts ? '' : 'left early, counts as none',
+            ]
+              .filter(Boolean)
+              .join('; ')}
+            {r.note && <> “{r.note}”</>}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
