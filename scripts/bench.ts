@@ -32,6 +32,7 @@ import { closeDatabase, database } from '../server/db/connection.ts';
 import { ComplaintModel, ReadingModel, TemplateModel, VisitModel } from '../server/db/models/index.ts';
 import { measureCues } from './lib/bench-cues.ts';
 import { measureChart, measureTyping } from './lib/bench-chart.ts';
+import { measurePhone } from './lib/bench-phone.ts';
 import { measureProposals, measureProposing } from './lib/bench-proposal.ts';
 import { measureReliefPages } from './lib/bench-relief.ts';
 import { measureService } from './lib/bench-service.ts';
@@ -203,6 +204,7 @@ try {
 await measureService({ say, quantile, short });
 await measureReliefPages({ say, quantile, short });
 await measureProposals(say, quantile, short);
+await measurePhone(say);
 // How often the judgement errs is no matter of speed and of this machine: it has a page of its own.
 await import('./relief-trials.ts');
 say('\nHow often the judgement of a course errs: docs/relief-trials.md, written by the same run.');

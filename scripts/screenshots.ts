@@ -16,6 +16,19 @@ async function shot(page: Page, name: string): Promise<void> {
   await page.screenshot({ path: join(folder, `${name}.png`) });
   console.log(name);
 }
+/** The page of a private link, as its client has it in the hand. */
+async function phoneShot(link: string): Promise<void> {
+  const context = await page
+    .context()
+    .browser()!
+    .newContext({ viewport: { width: 390, height: 844 }, isMobile: true });
+  const phone = await context.newPage();
+  await phone.goto(link);
+  await phone.locator('.steps-today .chart-terrain').first().waitFor();
+  await phone.getByRole('button', { name: '4', exact: true }).click();
+  await shot(phone, 'home-phone');
+  await context.close();
+}
 const visitOf = async (page: Page, name: string): Promise<string> => {
   await page.goto('/today');
   await page.getByRole('link', { name }).first().click();
@@ -29,6 +42,12 @@ try {
   await page.getByRole('link', { name: 'Noor Halvorsen' }).click();
   await page.waitForURL(/\/clients\/[0-9a-f-]+$/);
   await shot(page, 'relief');
+  await page.getByRole('link', { name: 'Home plan' }).click();
+  await page.getByRole('button', { name: 'Make a private link' }).click();
+  const link = (await page.locator('.give-link .address').textContent())!;
+  await phoneShot(link);
+  await page.reload();
+  await shot(page, 'home-plan');
   await page.goto('/clients?find=noor');
   await page.getByRole('link', { name: 'Noor Halvorsen' }).click();
   await page.getByRole('link', { name: 'Measure' }).click();
@@ -39,14 +58,8 @@ try {
   await shot(page, 'atlas-profile');
   await page.goto('/atlas/point/GB14?complaint=headache&kind=point');
   await shot(page, 'atlas-front');
-  await page.goto('/atlas/point/GB20?q=neck&kind=point&with=BL10');
-  await shot(page, 'atlas-back');
   await page.goto('/atlas/point/LI4?caution=pregnancy');
   await shot(page, 'atlas-hand');
-  await page.goto('/atlas/node/supraclavicular?q=collarbone');
-  await page.getByRole('button', { name: 'Lymph', exact: true }).click();
-  await page.getByRole('button', { name: 'Points', exact: true }).click();
-  await shot(page, 'atlas-lymph');
   await page.goto('/atlas/find-it');
   await page.locator('.chart-terrain path').first().waitFor({ state: 'attached' });
   await page.mouse.click(262, 305);

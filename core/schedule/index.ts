@@ -10,6 +10,7 @@ export {
   planProblems,
   TIMES_A_DAY_MOST,
 } from './home-plan.ts';
+export { notForHome, pickForHome } from './pick.ts';
 export { aboutMinutes, homeWords, rhythmWords, yourSides } from './words.ts';
 export { plannedDays, plannedTimes } from './rhythm.ts';
 export { adherence, countsAsDone } from './adherence.ts';

@@ -1,11 +1,13 @@
 import { screenVisit, type Screening } from '../../core/limits/index';
 import type { KeptHomePlan } from '../../core/record/index';
-import { stepSeconds, stepsOf, type Catalogue, type Step } from '../../core/routine/index';
+import { yourSeconds } from '../../core/guide/index';
+import { emptyRoutine, newStep, stepSeconds, stepsOf, type Catalogue, type Step } from '../../core/routine/index';
 import { atHome, homeWords, noLongerForHome } from '../../core/schedule/index';
 import type { TechniqueTool } from '../../core/words/index';
 import { storedCourses } from '../db/queries/courses.server';
 import { findClient } from '../db/queries/clients.server';
 import { latestAnswers } from '../db/queries/facts.server';
+import { learnedAtHome } from '../db/queries/home-looks.server';
 import { homePlansOf } from '../db/queries/home-plans.server';
 import { cautionsOf } from '../db/queries/practice.server';
 import { catalogueOf } from '../db/queries/techniques.server';
@@ -39,6 +41,8 @@ interface HomeCandidate {
   /** Why it is lighter or on one side; null where it is as in the routine. */
   lowered: string | null;
   seconds: number;
+  /** As this client's own runs at home say; null where they say nothing else. */
+  ownSeconds: number | null;
   perDayMost: number | null;
 }
 
@@ -59,22 +63,34 @@ export interface HomeOffer {
 const byTechnique = (steps: readonly Step[]): Step[] =>
   steps.filter((step, i) => steps.findIndex((s) => s.technique === step.technique) === i);
 
-/** What a home plan can be made of: the steps of the latest routine, and those of the plan in force. Null for nobody's client. */
+/**
+ * What a home plan can be made of: the steps of the latest routine, those of the plan in force, and techniques that are
+ * asked for beside them. Null for nobody's client.
+ */
 export async function homeOffer(
   practiceId: string,
   clientId: string,
   shown: ReadonlySet<TechniqueTool>,
+  asked: readonly string[] = [],
 ): Promise<(HomeOffer & { screening: Screening; catalogue: Catalogue }) | null> {
-  const [screened, routine, plans, catalogue] = await Promise.all([
+  const [screened, routine, plans, catalogue, learned] = await Promise.all([
     homeScreening(practiceId, clientId),
     latestRoutine(practiceId, clientId),
     homePlansOf(practiceId, clientId),
     catalogueOf(practiceId),
+    learnedAtHome(practiceId, clientId),
   ]);
   if (!screened) return null;
   const { screening, isScreened } = screened;
   const current = plans.find((p) => p.endedAt === null);
-  const steps = byTechnique([...(routine ? stepsOf(routine) : []), ...(current?.steps.map((s) => s.step) ?? [])]);
+  const steps = byTechnique([
+    ...(routine ? stepsOf(routine) : []),
+    ...(current?.steps.map((s) => s.step) ?? []),
+    ...asked.flatMap((id) => {
+      const technique = catalogue.techniques.get(id);
+      return technique ? [newStep(technique, `asked-${id}`)] : [];
+    }),
+  ]);
   const candidates: HomeCandidate[] = [];
   const notHome: HomeOffer['notHome'] = [];
   for (const step of steps) {
@@ -89,6 +105,7 @@ export async function homeOffer(
         words: homeWords(technique!),
         lowered: home.lowered,
         seconds: stepSeconds(home.step),
+        ownSeconds: yourSeconds({ ...emptyRoutine('Home plan'), items: [home.step] }, learned),
         perDayMost: technique!.perDayMost,
       });
   }

@@ -1,4 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
+import { gzipSync } from 'node:zlib';
 import type { Browser, BrowserContext, Page } from '@playwright/test';
 import { addClient, addStep, expect, openPractice, saved, test, toCompose } from './base.ts';
 
@@ -252,5 +253,18 @@ test('on a narrow phone nothing lies beside the page, every target is large enou
   for (const name of ['lighter', 'pause', 'stop']) await expect(phone.getByRole('button', { name })).toBeInViewport();
   await stop(phone, 'no time');
   await check('after');
+  await context.close();
+});
+
+test('until it answers, the page loads no more than 150 kB of script', async ({ page, browser, baseURL }) => {
+  const { link } = await handOver(page);
+  const context = await phoneOf(browser, baseURL);
+  const html = await (await context.request.get(link)).text();
+  // What the page names is what a browser has to have before it answers; everything else is asked for later.
+  const scripts = new Set([...html.matchAll(/\/assets\/[\w.-]+\.js/g)].map(([file]) => file));
+  expect(scripts.size).toBeGreaterThan(5);
+  let packed = 0;
+  for (const file of scripts) packed += gzipSync(await (await context.request.get(file)).body()).length;
+  expect(packed).toBeLessThan(150_000);
   await context.close();
 });

@@ -108,3 +108,28 @@ test('what is answered later takes a plan away: it is told, and its page is no l
   await expect(page.getByText('This plan may not be given any more.')).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Tick each time you did it' })).toHaveCount(0);
 });
+
+test('steps are proposed for own hands in so many minutes, no more than fit and no more than four', async ({
+  page,
+}) => {
+  await openPractice(page);
+  await addClient(page);
+  await page.goto('/clients?find=jun');
+  await page.getByRole('link', { name: 'Jun Castellan' }).click();
+  await page.getByRole('link', { name: 'Home plan' }).click();
+  await expect(page.getByText('none is in force')).toBeVisible();
+  const minutes = page.getByLabel('Or proposed for own hands, in minutes');
+  await minutes.fill('40');
+  await page.getByRole('button', { name: 'Propose' }).click();
+  await expect(page.getByText('A whole number from 1 to 15 is accepted.')).toBeVisible();
+  await expect(minutes).toHaveValue('40');
+  await minutes.fill('4');
+  await page.getByRole('button', { name: 'Propose' }).click();
+  const chosen = page.locator('.home-steps .is-chosen');
+  await expect(chosen).not.toHaveCount(0);
+  expect(await chosen.count()).toBeLessThanOrEqual(4);
+  const [, m, s] = /(\d+):(\d\d)\s*each time/.exec((await page.locator('.home-steps').textContent())!)!;
+  expect(Number(m) * 60 + Number(s)).toBeLessThanOrEqual(240);
+  await page.getByRole('button', { name: 'Keep the plan' }).click();
+  await expect(page.getByText('plan 1 is in force')).toBeVisible();
+});

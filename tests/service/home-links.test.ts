@@ -2,10 +2,11 @@ import { randomUUID } from 'node:crypto';
 import { beforeEach, describe, expect, test } from 'vitest';
 import type { GuideEvent } from '../../core/guide/index.ts';
 import type { Client } from '../../core/record/index.ts';
-import { newStep } from '../../core/routine/index.ts';
+import { emptyRoutine, expandRoutine, newStep } from '../../core/routine/index.ts';
 import type { HomeItem } from '../../core/schedule/index.ts';
 import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
 import { CATALOGUE } from '../../reference/catalogue.ts';
+import { homeOffer } from '../../server/access/home.server.ts';
 import { homePacket } from '../../server/access/home-packet.server.ts';
 import { inRequest } from '../../server/db/scope.ts';
 import { forgetTries } from '../../server/db/queries/attempts.server.ts';
@@ -334,4 +335,38 @@ describe('what Today tells of home', () => {
     expect(await homeRunsTold(stranger.practiceId, client.id)).toEqual([]);
     expect(await openHomeFlags(stranger.practiceId)).toEqual([]);
   });
+});
+
+test('five runs in which an open step took its own time change how long it is said to take', async () => {
+  const open = [...CATALOGUE.techniques.values()].find(
+    (t) => t.by !== 'practitioner' && !t.tool && !t.isTest && t.defaults.dose.parts[0]?.kind === 'open',
+  )!;
+  const step = newStep(open, 'home-1');
+  await keepHomePlan(own.tenant, client.id, { ...plan, steps: [{ step, words: 'Until it softens.' }] });
+  const mine = (await makeLink(own.tenant, client.id))!;
+  await asOwner(`update home_plans set made_at = '2026-11-01T08:00:00Z' where client_id = :id`, { id: client.id });
+  const holder = await holderOf(mine);
+  const ask = async () => {
+    const offer = (await homeOffer(own.tenant.practiceId, client.id, new Set()))!;
+    return offer.candidates.find((c) => c.step.technique === open.id)!;
+  };
+  const usual = (await ask()).seconds;
+  expect((await ask()).ownSeconds).toBeNull();
+  const routine = { ...emptyRoutine('Home plan'), items: [(await ask()).step] };
+  const cue = expandRoutine(routine).find((c) => c.kind === 'open')!;
+  // Ended by hand two seconds after its least.
+  const part = step.dose.parts[0] as { leastSeconds: number };
+  for (let i = 0; i < 5; i++) {
+    const from = Date.parse(`2026-11-1${i}T08:00:00Z`);
+    const log: GuideEvent[] = [
+      { id: randomUUID(), atMs: from, kind: 'start' },
+      { id: randomUUID(), atMs: from + cue.startMs + (part.leastSeconds + 2) * 1000, kind: 'go-on' },
+    ];
+    const at = new Date(from + 3_600_000).toISOString();
+    const run = item('run', holder.planId, { startedAt: new Date(from).toISOString(), at, events: log, before: null });
+    const then = new Date('2026-11-20T00:00:00Z');
+    await takeFromHome(holder, ZONE, [run], then, then);
+    if (i < 4) expect((await ask()).ownSeconds).toBeNull();
+  }
+  expect((await ask()).ownSeconds).toBeLessThan(usual);
 });

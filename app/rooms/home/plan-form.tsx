@@ -19,6 +19,7 @@ export function PlanForm({
   clientId,
   candidates,
   current,
+  proposed,
   shown,
   today,
   onChosen,
@@ -28,6 +29,8 @@ export function PlanForm({
   candidates: readonly HomeCandidate[];
   /** The plan in force; a new one begins as it is. */
   current: KeptHomePlan | null;
+  /** Ids of techniques that were proposed; they are chosen in the place of those of the plan in force. */
+  proposed: readonly string[];
   /** Tools that the client has and was shown. */
   shown: readonly TechniqueTool[];
   today: string;
@@ -37,11 +40,10 @@ export function PlanForm({
 }) {
   const key = useRef('');
   /** Ids of techniques, in the order of the plan. */
-  const [chosen, setChosen] = useState<readonly string[]>(
-    () =>
-      current?.steps
-        .map((s) => s.step.technique)
-        .filter((technique) => candidates.some((c) => c.step.technique === technique)) ?? [],
+  const [chosen, setChosen] = useState<readonly string[]>(() =>
+    (proposed.length ? proposed : (current?.steps.map((s) => s.step.technique) ?? [])).filter((technique) =>
+      candidates.some((c) => c.step.technique === technique),
+    ),
   );
   /** What somebody typed; else the words of the plan in force, or those of the technique. */
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});

@@ -20,7 +20,7 @@ export function StepChoice({
   onChoose: (chosen: readonly string[]) => void;
 }) {
   const steps = chosen.flatMap((one) => candidates.find((c) => c.step.technique === one) ?? []);
-  const seconds = steps.reduce((sum, s) => sum + s.seconds, 0);
+  const seconds = steps.reduce((sum, s) => sum + (s.ownSeconds ?? s.seconds), 0);
   const move = (one: string, by: -1 | 1) => {
     const at = chosen.indexOf(one);
     const to = at + by;
@@ -76,7 +76,14 @@ export function StepChoice({
                 <td>
                   <SideMark side={sideOfPlan(c.step.sides.mode)} /> {SIDE_PLAN_NAMES[c.step.sides.mode]}
                 </td>
-                <td className="num text-end">{clock(c.seconds)}</td>
+                <td className="num text-end">
+                  {clock(c.seconds)}
+                  {c.ownSeconds !== null && (
+                    <div className="soft small" title="By this client’s own runs at home">
+                      own {clock(c.ownSeconds)}
+                    </div>
+                  )}
+                </td>
                 <td className="text-nowrap">
                   {at >= 0 && (
                     <>

@@ -10,6 +10,8 @@ import { Player } from '../../parts/player/player';
 import type { OpenRun, RunPort } from '../../parts/player/port';
 import { REASONS } from './reasons';
 import { addEvents, endOpen, openOnPhone, seenOpen } from './store';
+// The letters come with what is fetched later: a slow phone reads in its own first.
+import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
 import '@fontsource-variable/atkinson-hyperlegible-mono/index.css';
 import '@fontsource-variable/bricolage-grotesque/index.css';
 import '../../styles/phone-player.scss';

@@ -26,10 +26,11 @@ export function PhonePage({ secret, given }: { secret: string; given: HomePacket
   const [before, setBefore] = useState<number | null>(null);
   const [stands, setStands] = useState(false);
   const planId = packet.plan.id;
-  // What draws and guides is fetched when the words stand.
+  // What draws and guides is fetched when the page answers: a slow phone does one thing at a time.
+  const answers = !!kept || phone.storeFails;
   useEffect(() => {
-    void loadPlayer().then(() => setStands(true));
-  }, []);
+    if (answers) void loadPlayer().then(() => setStands(true));
+  }, [answers]);
   useInstalled(secret, stands);
   useEffect(() => void window.scrollTo(0, 0), [stage.at]);
 
@@ -114,7 +115,7 @@ export function PhonePage({ secret, given }: { secret: string; given: HomePacket
           onBefore={setBefore}
           draws={stands}
           isOpen={!!kept?.open}
-          isReady={!!kept || phone.storeFails}
+          isReady={answers}
           onStart={start}
           sending={sending}
         />

@@ -45,7 +45,12 @@ export async function action({ request, params }: Route.ActionArgs) {
   if (!input.ok) return data({ errors: input.errors }, { status: 422 });
   const { once, steps, ...rhythm } = input.value;
   const shown = new Set(rhythm.shown);
-  const offer = await homeOffer(who.practiceId, params.clientId, shown);
+  const offer = await homeOffer(
+    who.practiceId,
+    params.clientId,
+    shown,
+    steps.map((s) => s.technique),
+  );
   if (!offer) notFound('client');
   const chosen = steps.map(({ technique, words }) => ({
     step: offer.candidates.find((c) => c.step.technique === technique)?.step,

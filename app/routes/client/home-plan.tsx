@@ -1,9 +1,13 @@
 import { emptyRoutine } from '../../../core/routine';
+import { HOME_STEPS_MOST } from '../../../core/schedule';
 import { TECHNIQUE_TOOLS } from '../../../core/words';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useRevalidator, useRouteLoaderData, useSearchParams } from 'react-router';
 import { homeOffer } from '../../../server/access/home.server';
+import { storedCourses } from '../../../server/db/queries/courses.server';
+import { schoolOf } from '../../../server/db/queries/practice.server';
+import { ownTechniques } from '../../../server/db/queries/techniques.server';
 import { homeRunsTold } from '../../../server/db/queries/home-looks.server';
 import { linkOfPlan } from '../../../server/db/queries/links.server';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';
@@ -14,6 +18,8 @@ import { dayOf } from '../../parts/marks/time';
 import { GiveLink } from '../../rooms/home/give-link';
 import { HowItWent } from '../../rooms/home/how-it-went';
 import { RunsTold } from '../../rooms/home/runs-told';
+import { OwnTechniques } from '../../parts/catalogue/own-techniques';
+import { ProposeSteps } from '../../rooms/home/propose-steps';
 import { PlanForm } from '../../rooms/home/plan-form';
 import type { Route } from './+types/home-plan';
 import type { loader as frame } from './client';
@@ -22,8 +28,15 @@ export type HomeCandidate = Route.ComponentProps['loaderData']['candidates'][num
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId, timeZone } = await requirePractitioner(request);
-  const shown = TECHNIQUE_TOOLS.filter((tool) => new URL(request.url).searchParams.getAll('shown').includes(tool));
-  const offer = await homeOffer(practiceId, params.clientId, new Set(shown));
+  const asked = new URL(request.url).searchParams;
+  const shown = TECHNIQUE_TOOLS.filter((tool) => asked.getAll('shown').includes(tool));
+  const proposed = asked.getAll('proposed').slice(0, HOME_STEPS_MOST);
+  const [offer, own, school, courses] = await Promise.all([
+    homeOffer(practiceId, params.clientId, new Set(shown), proposed),
+    ownTechniques(practiceId),
+    schoolOf(practiceId),
+    storedCourses(practiceId, [params.clientId]),
+  ]);
   if (!offer) notFound('client');
   const { screening, catalogue: _catalogue, ...rest } = offer;
   const inForce = rest.plans.find((p) => p.endedAt === null);
@@ -33,6 +46,16 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     ...rest,
     link,
     runsTold,
+    own,
+    school,
+    screening,
+    proposed,
+    /** As they were rated last. */
+    complaints: courses.map((c) => ({
+      kind: c.kind,
+      side: c.side === 'left' || c.side === 'right' ? c.side : null,
+      score: c.recent.at(-1) ?? 0,
+    })),
     shown,
     minded: [...screening.hits['refer-out'], ...screening.hits.avoid, ...screening.hits.adapt]
       .filter((c) => c.group !== 'everyone')
@@ -55,6 +78,7 @@ export default function HomePlanPage({ loaderData }: Route.ComponentProps) {
     runsTold,
     shown: tools,
     today,
+    proposed,
   } = loaderData;
   const [, setAsked] = useSearchParams();
   const { client } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof frame>>;
@@ -63,7 +87,9 @@ export default function HomePlanPage({ loaderData }: Route.ComponentProps) {
   const [chosen, setChosen] = useState<readonly string[]>(() =>
     candidates
       .map((c) => c.step.technique)
-      .filter((technique) => current?.steps.some((s) => s.step.technique === technique)),
+      .filter((technique) =>
+        proposed.length ? proposed.includes(technique) : current?.steps.some((s) => s.step.technique === technique),
+      ),
   );
   const [isEnding, setEnding] = useState(false);
   const [failed, setFailed] = useState('');
@@ -90,9 +116,22 @@ export default function HomePlanPage({ loaderData }: Route.ComponentProps) {
             {noLonger.map((n) => `${n.name}: ${n.why}`).join('; ')}. Keep one without it, or end it.
           </div>
         )}
+        <OwnTechniques value={loaderData.own}>
+          <ProposeSteps
+            complaints={loaderData.complaints}
+            screening={loaderData.screening}
+            school={loaderData.school}
+            shown={tools}
+            onProposed={(techniques) => {
+              setChosen(techniques);
+              setAsked({ shown: tools, proposed: [...techniques] }, { replace: true, preventScrollReset: true });
+            }}
+          />
+        </OwnTechniques>
         {candidates.length ? (
           <PlanForm
-            key={current?.id ?? 'first'}
+            key={`${current?.id ?? 'first'} ${proposed.join()}`}
+            proposed={proposed}
             clientId={client.id}
             candidates={candidates}
             current={current}
@@ -118,7 +157,7 @@ export default function HomePlanPage({ loaderData }: Route.ComponentProps) {
                     <Button
                       variant="link"
                       onClick={() =>
-                        setAsked({ shown: [...tools, n.tool!] }, { replace: true, preventScrollReset: true })
+                        setAsked({ shown: [...tools, n.tool!], proposed }, { replace: true, preventScrollReset: true })
                       }
                     >
                       It was shown

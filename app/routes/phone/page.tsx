@@ -7,7 +7,6 @@ import { PracticeDates } from '../../parts/frame/use-dates';
 import { datesIn } from '../../parts/marks/time';
 import { NotInUse } from '../../rooms/phone/not-in-use';
 import { PhonePage } from '../../rooms/phone/phone-page';
-import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
 import '../../styles/phone.scss';
 import type { Route } from './+types/page';
 

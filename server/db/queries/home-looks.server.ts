@@ -1,3 +1,4 @@
+import { type FeltLengths, type Learned, learnedFrom } from '../../../core/guide/index.ts';
 import { QueryTypes } from 'sequelize';
 import { type Felt, FELT_TO_TELL, HOME_SILENT_DAYS, STOPPED_FOR_TIME } from '../../../core/schedule/index.ts';
 import { database } from '../connection.ts';
@@ -87,4 +88,17 @@ export const homeRunsTold = byPractice(async (practiceId: string, clientId: stri
     { replacements: { practiceId, clientId }, type: QueryTypes.SELECT },
   );
   return rows.map((r) => ({ ...r, at: r.at.toISOString() }));
+});
+
+/** A client's latest runs, of which the next ones are estimated. Our choice. */
+const LATEST_LENGTHS = 40;
+
+/** What a client's own runs at home tell of how long things take them. */
+export const learnedAtHome = byPractice(async (practiceId: string, clientId: string): Promise<Learned> => {
+  if (!isUuid(clientId)) return learnedFrom([]);
+  const rows = await database().query<{ lengths: FeltLengths }>(
+    `select lengths from home_runs where practice_id = :practiceId and client_id = :clientId and lengths is not null order by ended_at desc limit ${LATEST_LENGTHS}`,
+    { replacements: { practiceId, clientId }, type: QueryTypes.SELECT },
+  );
+  return learnedFrom(rows.map((r) => r.lengths));
 });
