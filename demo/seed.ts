@@ -69,7 +69,10 @@ async function seedPracticeOf(
   today: Date,
   transaction: Transaction,
 ): Promise<void> {
-  await PracticeModel.create({ id: practiceId, name: 'Harbour Row Face Studio', timeZone: ZONE, contact: '555 0142' }, { transaction });
+  await PracticeModel.create(
+    { id: practiceId, name: 'Harbour Row Face Studio', timeZone: ZONE, contact: '555 0142' },
+    { transaction },
+  );
   const imke = await PractitionerModel.create(
     { practiceId, name: 'Imke Dahl', email: DEMO_SIGN_IN.email, passwordHash, role: 'owner' },
     { transaction },
