@@ -24,7 +24,7 @@ export {
   homeCatalogue,
   homeToday,
   ITEMS_AT_ONCE,
-  placesOf,
+  homePlaces,
   STOPPED_FOR_TIME,
   type Felt,
   type HomeItem,

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { emptyRoutine, newStep } from '../routine/index.ts';
 import { CATALOGUE } from '../../reference/catalogue.ts';
 import { countsAsDone } from './adherence.ts';
-import { happenedAt, homeCatalogue, homeToday, placesOf, type HomePacket } from './phone.ts';
+import { happenedAt, homeCatalogue, homeToday, homePlaces, type HomePacket } from './phone.ts';
 
 const at = (text: string) => new Date(text);
 describe('when something happened', () => {
@@ -63,7 +63,7 @@ test('the catalogue of a plan knows its own techniques and places, as the librar
   const techniques = [...CATALOGUE.techniques.values()].filter((t) => t.by === 'client').slice(0, 12);
   const steps = techniques.map((t, i) => newStep(t, `s${i}`));
   const school = CATALOGUE.schools.get(emptyRoutine('').school)!;
-  const own = homeCatalogue({ techniques, school, places: placesOf(steps, CATALOGUE) });
+  const own = homeCatalogue({ techniques, school, places: homePlaces(steps, CATALOGUE) });
   expect(own.techniques.size).toBe(12);
   for (const place of steps.flatMap((s) => s.path)) {
     expect(own.placeName(place)).toBe(CATALOGUE.placeName(place) ?? '');

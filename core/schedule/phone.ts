@@ -47,7 +47,7 @@ interface HomePlace {
 const keyOf = ({ kind, id }: PlaceRef): string => `${kind}:${id}`;
 
 /** The places of some steps, as a packet carries them. */
-export const placesOf = (steps: readonly Step[], catalogue: Catalogue): HomePacket['places'] =>
+export const homePlaces = (steps: readonly Step[], catalogue: Catalogue): HomePacket['places'] =>
   Object.fromEntries(
     steps
       .flatMap((s) => s.path)

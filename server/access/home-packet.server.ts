@@ -1,5 +1,5 @@
 import { stepsOf, emptyRoutine } from '../../core/routine/index';
-import { dailyMost, type HomePacket, placesOf } from '../../core/schedule/index';
+import { dailyMost, type HomePacket, homePlaces } from '../../core/schedule/index';
 import { complaintName } from '../../core/words/index';
 import { findClient } from '../db/queries/clients.server';
 import { openHomeFlags } from '../db/queries/home-arrivals.server';
@@ -54,7 +54,7 @@ export async function homePacket(holder: LinkHolder, now: Date): Promise<HomePac
       clientCue: words,
     })),
     school,
-    places: placesOf(stepsOf({ items: steps }), offer.catalogue),
+    places: homePlaces(stepsOf({ items: steps }), offer.catalogue),
     complaint: first ? { id: first.id, name: complaintName(first).toLowerCase() } : null,
     runs,
     held: offer.noLonger.length

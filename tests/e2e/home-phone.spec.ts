@@ -114,12 +114,14 @@ test('a phone that loses its network in a run, is shut and comes back next day h
   await ready(first);
   // Packed: the page itself and what it runs lie on the phone.
   await expect
-    .poll(() =>
-      first.evaluate(
-        async (path) =>
-          !!navigator.serviceWorker.controller && !!(await (await caches.open('velvet-h-pages')).match(path)),
-        new URL(link).pathname,
-      ),
+    .poll(
+      () =>
+        first.evaluate(
+          async (path) =>
+            !!navigator.serviceWorker.controller && !!(await (await caches.open('velvet-h-pages')).match(path)),
+          new URL(link).pathname,
+        ),
+      { timeout: 60_000 },
     )
     .toBe(true);
   await start(first, 7);
@@ -266,5 +268,23 @@ test('until it answers, the page loads no more than 150 kB of script', async ({ 
   let packed = 0;
   for (const file of scripts) packed += gzipSync(await (await context.request.get(file)).body()).length;
   expect(packed).toBeLessThan(150_000);
+  await context.close();
+});
+
+test('a phone that keeps nothing says so before, and guides all the same', async ({ page, browser, baseURL }) => {
+  const { link } = await handOver(page);
+  const context = await phoneOf(browser, baseURL);
+  await context.addInitScript(() => {
+    IDBFactory.prototype.open = () => {
+      throw new DOMException('not here', 'SecurityError');
+    };
+  });
+  const phone = await context.newPage();
+  await phone.goto(link);
+  await expect(phone.getByRole('alert')).toContainText('This phone keeps nothing for this page');
+  await start(phone);
+  await answerNo(phone);
+  await running(phone);
+  await stop(phone, 'no time');
   await context.close();
 });

@@ -56,16 +56,16 @@ export function PhonePage({ secret, given }: { secret: string; given: HomePacket
   };
 
   if (phone.sent === 'gone') return <NotInUse practice={packet.practice} contact={packet.contact} />;
-  if (stage.at === 'run' && kept)
+  if (stage.at === 'run')
     return (
       <Suspense fallback={<p className="phone plain">One moment …</p>}>
         <HomePlayer
           packet={packet}
-          open={kept.open?.run ?? null}
+          open={kept?.open?.run ?? null}
           before={before}
           onEnded={async (runId, stopped) => {
             await phone.again();
-            setStage({ at: 'after', runId, before: kept.open?.before ?? before, stopped });
+            setStage({ at: 'after', runId, before: kept?.open?.before ?? before, stopped });
           }}
           onLeave={async () => {
             await phone.again();

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { homeToday, type HomeItem, type HomePacket } from '../../../core/schedule';
 import { dayOf } from '../../parts/marks/time';
 import { sendKept, type Sent } from './sending';
@@ -32,10 +32,15 @@ export function usePhone(secret: string, given: HomePacket): Phone {
   const [kept, setKept] = useState<OnPhone | null>(null);
   const [sent, setSent] = useState<Sent | 'trying'>('trying');
   const [storeFails, setStoreFails] = useState(false);
+  const gone = useRef(false);
   const read = useCallback(() => readPhone(planId).then(setKept), [planId]);
   const trySending = useCallback(async () => {
-    setSent(await sendKept(secret, planId).catch((): Sent => 'waiting'));
-    await read();
+    // A link that opens nothing is not tried for ever: what was kept stays here.
+    if (gone.current) return;
+    const how = await sendKept(secret, planId).catch((): Sent => 'waiting');
+    gone.current = how === 'gone';
+    setSent(how);
+    await read().catch(() => {});
   }, [secret, planId, read]);
 
   useEffect(() => {
@@ -49,7 +54,14 @@ export function usePhone(secret: string, given: HomePacket): Phone {
     begin().catch(() => setStoreFails(true));
     const soon = () => void trySending().catch(() => {});
     const seen = () => document.visibilityState === 'visible' && soon();
-    const timer = setInterval(soon, TRY_AGAIN_MS);
+    // Nothing is asked of the server while there is nothing to tell.
+    const timer = setInterval(
+      () =>
+        void readPhone(planId)
+          .then(({ items }) => (items.length ? trySending() : undefined))
+          .catch(() => {}),
+      TRY_AGAIN_MS,
+    );
     window.addEventListener('online', soon);
     document.addEventListener('visibilitychange', seen);
     return () => {
@@ -60,6 +72,12 @@ export function usePhone(secret: string, given: HomePacket): Phone {
     // Once per plan: what came with the page is older than what comes later.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [planId]);
+
+  /** A phone that keeps nothing says so, and goes on without. */
+  const stored = (change: () => Promise<void>): Promise<void> =>
+    change()
+      .then(read)
+      .catch(() => setStoreFails(true));
 
   const packet = later(kept?.packet ?? null, given)!;
   const today = dayOf(new Date().toISOString(), packet.zone);
@@ -80,19 +98,9 @@ export function usePhone(secret: string, given: HomePacket): Phone {
     runsToday,
     sent,
     storeFails,
-    keep: async (item) => {
-      await addItem(item);
-      await read();
-      void trySending();
-    },
-    asked: async () => {
-      await changePhone(planId, (now) => ({ ...now, askedOn: today }));
-      await read();
-    },
-    again: async () => {
-      await read();
-      void trySending();
-    },
+    keep: (item) => stored(() => addItem(item)).then(() => void trySending()),
+    asked: () => stored(() => changePhone(planId, (now) => ({ ...now, askedOn: today }))),
+    again: () => stored(() => Promise.resolve()).then(() => void trySending()),
   };
 }
 
