@@ -27,9 +27,10 @@ export const readPhone = async (planId: string): Promise<OnPhone> => ({
   ...(await get<Partial<OnPhone>>(keyOf(planId))),
 });
 
-/** One change at a time, also from two windows: the store itself holds them apart. */
-export const changePhone = (planId: string, change: (now: OnPhone) => OnPhone): Promise<void> =>
-  update<OnPhone>(keyOf(planId), (now) => change({ ...NOTHING, ...now }));
+/** One change at a time, also from two windows: the store itself holds them apart. Where there is no store it rejects. */
+export const changePhone = async (planId: string, change: (now: OnPhone) => OnPhone): Promise<void> => {
+  await update<OnPhone>(keyOf(planId), (now) => change({ ...NOTHING, ...now }));
+};
 
 /** A later packet takes the place of an earlier one, never the other way round. */
 export const later = (now: HomePacket | null, next: HomePacket | null): HomePacket | null =>
