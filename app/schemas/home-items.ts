@@ -1,6 +1,7 @@
 import { array, lazy, mixed, number, object, string } from 'yup';
 import { type GuideEvent, readGuideEvent } from '../../core/guide';
-import { FELT, HOME_NOTE_LETTERS, ITEMS_AT_ONCE, type HomeItem } from '../../core/schedule';
+import { FELT } from '../../core/record';
+import { HOME_NOTE_LETTERS, ITEMS_AT_ONCE, type HomeItem } from '../../core/schedule';
 import { InputError } from '../../core/words';
 import { RED_FLAG_QUESTIONS, type RedFlagKey } from '../../reference/facts/at-home';
 

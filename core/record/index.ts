@@ -93,4 +93,4 @@ export {
   type StoppedComing,
 } from './stands.ts';
 // Between visits.
-export type { KeptHomePlan } from './home-plan.ts';
+export { FELT, type Felt, type HomeFlag, type HomeLook, type HomeRunTold, type KeptHomePlan } from './home-plan.ts';

@@ -15,7 +15,7 @@ export { aboutMinutes, homeWords, rhythmWords, yourSides } from './words.ts';
 export { plannedDays, plannedTimes } from './rhythm.ts';
 export { adherence, countsAsDone } from './adherence.ts';
 export {
-  FELT,
+  askFirst,
   FELT_NAMES,
   FELT_TO_TELL,
   happenedAt,
@@ -23,10 +23,10 @@ export {
   HOME_SILENT_DAYS,
   homeCatalogue,
   homeToday,
+  isWarning,
   ITEMS_AT_ONCE,
   homePlaces,
   STOPPED_FOR_TIME,
-  type Felt,
   type HomeItem,
   type HomePacket,
   type HomeToday,

@@ -1,7 +1,7 @@
 import type { GuideEvent } from '../guide/index.ts';
 import type { Catalogue, Routine, School, Step, Technique } from '../routine/index.ts';
 import type { PlaceRef, Region } from '../words/index.ts';
-import type { DateFormat } from '../record/index.ts';
+import type { DateFormat, Felt } from '../record/index.ts';
 import type { Day } from './days.ts';
 import type { HomePlan } from './home-plan.ts';
 
@@ -69,9 +69,6 @@ export type HomeItem = { id: string; planId: string; at: string } & (
   | { kind: 'flags'; yes: string[] }
 );
 
-/** How it felt. */
-export const FELT = ['warm', 'looser', 'nothing', 'sore-after', 'ache-moved'] as const;
-export type Felt = (typeof FELT)[number];
 export const FELT_NAMES: Record<Felt, string> = {
   warm: 'warm',
   looser: 'looser',
@@ -118,6 +115,12 @@ export function happenedAt(at: Date, sentAt: Date, now: Date, notBefore: Date): 
   const ms = at.getTime() + (Math.abs(off) > CLOCK_SLACK_MS ? off : 0);
   return new Date(Math.max(notBefore.getTime(), Math.min(now.getTime(), ms)));
 }
+
+/** Whether a run was stopped for what has to be asked about before the next one. */
+export const isWarning = (stopped: string | null): stopped is string => !!stopped && stopped !== STOPPED_FOR_TIME;
+
+/** Why a plan waits after a yes, or after a run that was stopped for more than time. */
+export const askFirst = (ask: string): string => `You said that something is different. Ask ${ask} before you go on.`;
 
 /** What may be done today, and why not. */
 export type HomeToday =

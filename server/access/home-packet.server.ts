@@ -1,5 +1,5 @@
 import { stepsOf, emptyRoutine } from '../../core/routine/index';
-import { dailyMost, type HomePacket, homePlaces } from '../../core/schedule/index';
+import { askFirst, dailyMost, type HomePacket, homePlaces } from '../../core/schedule/index';
 import { complaintName } from '../../core/words/index';
 import { findClient } from '../db/queries/clients.server';
 import { openHomeFlags } from '../db/queries/home-arrivals.server';
@@ -60,7 +60,7 @@ export async function homePacket(holder: LinkHolder, now: Date): Promise<HomePac
     held: offer.noLonger.length
       ? `Your answers have changed since this plan was made. Ask ${ask} before you go on.`
       : flags.length
-        ? `You said that something is different. Ask ${ask} before you go on.`
+        ? askFirst(ask)
         : '',
   };
 }

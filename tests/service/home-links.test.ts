@@ -211,7 +211,7 @@ describe('what a phone sends', () => {
     expect((await homePacket(holder, NOW))!.held).toBe('');
     await send([item('flags', id, { yes: ['jaw'] })]);
     expect((await homePacket(holder, NOW))!.held).toContain('Ask Imke');
-    const [flag] = await openHomeFlags(own.tenant.practiceId);
+    const [flag] = await openHomeFlags(own.tenant.practiceId, client.id);
     expect(flag).toMatchObject({ clientId: client.id, yes: ['jaw'] });
     const stranger = await openPractice();
     expect(await seeToFlag(stranger, client.id, flag!.id)).toBe(false);
@@ -296,17 +296,25 @@ describe('what Today tells of home', () => {
     await endHomePlan(own.tenant, client.id);
     expect(await days('2026-11-16')).toEqual([]);
   });
-  test('a run stopped for more than time, until the next visit', async () => {
+  test('a run stopped for more than time holds the plan back until somebody has seen to it', async () => {
     const stopped = (reason: string) => [
       { id: randomUUID(), atMs: Date.parse(at('18:58:00')), kind: 'start' },
       { id: randomUUID(), atMs: Date.parse(at('18:58:10')), kind: 'stop', reason },
     ];
+    const holder = await holderOf(secret);
+    const flags = () => openHomeFlags(own.tenant.practiceId, client.id);
     await send([await run({ events: stopped('no time') })]);
-    expect(await looks()).toEqual([]);
-    await send([await run({ events: stopped('it hurts') })]);
-    expect(await looks()).toEqual([expect.objectContaining({ kind: 'stopped', reason: 'it hurts' })]);
-    await addVisit(own.tenant, client.id, new Date(at('19:30:00')));
-    expect(await looks()).toEqual([]);
+    expect(await flags()).toEqual([]);
+    expect((await homePacket(holder, NOW))!.held).toBe('');
+    const hurt = await run({ events: stopped('it hurts') });
+    await send([hurt]);
+    await send([hurt]);
+    expect(await flags()).toEqual([expect.objectContaining({ id: hurt.id, yes: ['stopped: it hurts'] })]);
+    expect((await homePacket(holder, NOW))!.held).toContain('Ask Imke');
+    expect(await seeToFlag(own.tenant, client.id, hurt.id)).toBe(true);
+    // What is sent once more does not bring it back.
+    await send([hurt]);
+    expect((await homePacket(holder, NOW))!.held).toBe('');
   });
   test('a reason is kept also where nothing was worked yet; a run without either is none', async () => {
     const begun = { id: randomUUID(), atMs: Date.parse(at('18:58:00')), kind: 'start' };
@@ -317,7 +325,7 @@ describe('what Today tells of home', () => {
     await send([await run({ events: left('no time') }), await run({ events: left('') })]);
     expect(await runs()).toEqual([]);
     await send([await run({ events: left('dizzy or sick') })]);
-    expect(await looks()).toEqual([expect.objectContaining({ reason: 'dizzy or sick' })]);
+    expect(await openHomeFlags(own.tenant.practiceId, client.id)).toHaveLength(1);
     const told = await homeRunsTold(own.tenant.practiceId, client.id);
     expect(told).toEqual([expect.objectContaining({ stopped: 'dizzy or sick', counts: false })]);
   });

@@ -256,7 +256,9 @@ export function Player(props: PlayerProps) {
         />
         <main className="guide-cue">
           {alone && !live ? (
-            <p role="status">{run.failed ? 'This phone keeps nothing: the run cannot begin.' : 'One moment …'}</p>
+            <p role="status">
+              {stopFinding ? `${stopFinding.title} It cannot begin like this: ask first.` : 'One moment …'}
+            </p>
           ) : state.status === 'ready' ? (
             <ReadyPanel
               routine={run.routine}

@@ -2,7 +2,7 @@ import type { KeptHomePlan } from '../../../core/record';
 import { type Catalogue, routineSeconds, emptyRoutine, stepSeconds } from '../../../core/routine';
 import { aboutMinutes, dailyMost, plannedDays, rhythmWords, weekdayOf, yourSides } from '../../../core/schedule';
 import { counted } from '../../../core/words';
-import { DOCTOR_FIRST, EMERGENCY, STOP_AND_ASK } from '../../../reference/facts/at-home';
+import { StopLists } from '../../parts/marks/stop-lists';
 import { lazy, Suspense } from 'react';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { pathMark } from '../../parts/chart/path-layer';
@@ -132,28 +132,7 @@ export function HandOut({
       ))}
       <p>Bring this page along on {dayWords(plan.reviewOn)}.</p>
       <div className="stop">
-        <section>
-          <h2>
-            Stop, and ask {who}
-            {contact && ` (${contact})`}, if
-          </h2>
-          <ul>
-            {STOP_AND_ASK.map((words) => (
-              <li key={words}>{words}</li>
-            ))}
-          </ul>
-        </section>
-        <section>
-          <h2>See a doctor or dentist first, if</h2>
-          <ul>
-            {DOCTOR_FIRST.map((words) => (
-              <li key={words}>{words}</li>
-            ))}
-          </ul>
-          <p>
-            <strong>{EMERGENCY}</strong>
-          </p>
-        </section>
+        <StopLists ask={who} contact={contact} as="h2" />
       </div>
       <p className="soft">
         Wellness work, not medical care. It may ease tension; it does not replace a doctor or dentist. Plan{' '}

@@ -1,19 +1,9 @@
-import { FELT_NAMES, type Felt } from '../../../core/schedule';
+import type { HomeRunTold } from '../../../core/record';
+import { FELT_NAMES } from '../../../core/schedule';
 import { useDates } from '../../parts/frame/use-dates';
 
-interface Told {
-  id: string;
-  at: string;
-  counts: boolean;
-  stopped: string | null;
-  before: number | null;
-  after: number | null;
-  felt: Felt[];
-  note: string;
-}
-
 /** What clients said at home around their runs, the latest first. */
-export function RunsTold({ runs }: { runs: readonly Told[] }) {
+export function RunsTold({ runs }: { runs: readonly HomeRunTold[] }) {
   const { shortDay, timeOfDay } = useDates();
   if (!runs.length) return null;
   return (

@@ -1,13 +1,6 @@
 import { useState, type ReactNode } from 'react';
-import {
-  adherence,
-  FELT,
-  FELT_NAMES,
-  HOME_NOTE_LETTERS,
-  STOPPED_FOR_TIME,
-  type Felt,
-  type HomePacket,
-} from '../../../core/schedule';
+import { FELT, type Felt } from '../../../core/record';
+import { adherence, FELT_NAMES, HOME_NOTE_LETTERS, isWarning, type HomePacket } from '../../../core/schedule';
 import { useDates } from '../../parts/frame/use-dates';
 import { PlanDays } from '../../parts/marks/plan-days';
 import { Rate } from './rate';
@@ -38,7 +31,7 @@ export function After({
   const [note, setNote] = useState('');
   const [says, setSays] = useState(false);
   const told = adherence(packet.plan, runDays, today);
-  const isWarning = !!stopped && stopped !== STOPPED_FOR_TIME;
+  const asksFirst = isWarning(stopped);
   const asksMore = says || felt.includes('sore-after') || felt.includes('ache-moved');
   return (
     <form
@@ -48,7 +41,7 @@ export function After({
       }}
     >
       <h1>{stopped === null ? 'Done' : 'Stopped'}</h1>
-      {isWarning && (
+      {asksFirst && (
         <p className="no-start" role="status">
           <strong>
             Ask {packet.ask} before the next time{packet.contact && `: ${packet.contact}`}.
@@ -103,7 +96,7 @@ export function After({
           You look at it together on {dayWords(packet.plan.reviewOn)}.
         </dd>
       </dl>
-      <StopWords packet={packet} open={isWarning} />
+      <StopWords packet={packet} open={asksFirst} />
       {sending}
       <div className="at-foot">
         <button type="submit" className="main">

@@ -51,7 +51,7 @@ export function Before({
   isOpen: boolean;
   /** What lies on the phone is known. */
   isReady: boolean;
-  onStart: (withRating: boolean) => void;
+  onStart: () => void;
   sending: ReactNode;
 }) {
   const { timeOfDay, longDay, dayWords } = useDates();
@@ -94,7 +94,7 @@ export function Before({
       <div className="at-foot">
         {may.may ? (
           <>
-            <button type="button" className="main" aria-disabled={!isReady} onClick={() => isReady && onStart(true)}>
+            <button type="button" className="main" aria-disabled={!isReady} onClick={() => isReady && onStart()}>
               {isOpen ? 'Go on where you stopped' : 'Start'}
             </button>
             {!isOpen && packet.complaint && before === null && (

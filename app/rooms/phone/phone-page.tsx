@@ -1,5 +1,6 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
-import type { Felt, HomePacket } from '../../../core/schedule';
+import type { Felt } from '../../../core/record';
+import type { HomePacket } from '../../../core/schedule';
 import type { RedFlagKey } from '../../../reference/facts/at-home';
 import { After } from './after';
 import { Before } from './before';

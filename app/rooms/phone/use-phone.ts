@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { homeToday, type HomeItem, type HomePacket } from '../../../core/schedule';
+import type { GuideEvent } from '../../../core/guide';
+import { askFirst, homeToday, isWarning, type HomeItem, type HomePacket } from '../../../core/schedule';
 import { dayOf } from '../../parts/marks/time';
 import { sendKept, type Sent } from './sending';
 import { addItem, changePhone, endOpen, keepPacket, later, type OnPhone, readPhone } from './store';
@@ -104,9 +105,16 @@ export function usePhone(secret: string, given: HomePacket): Phone {
   };
 }
 
+const stoppedFor = (events: readonly GuideEvent[]): string | null => {
+  const last = events.at(-1);
+  return last?.kind === 'stop' ? last.reason : null;
+};
+
 /** What may be done now; a yes that has not arrived yet holds it back here too, afterwards the practice does. */
 export function mayNow({ packet, kept, today, runsToday }: Phone): ReturnType<typeof homeToday> {
-  const saidYes = kept?.items.some((i) => i.kind === 'flags' && i.yes.length > 0);
-  const held = saidYes ? `You said that something is different. Ask ${packet.ask} before you go on.` : packet.held;
+  const said = kept?.items.some(
+    (i) => (i.kind === 'flags' && i.yes.length > 0) || (i.kind === 'run' && isWarning(stoppedFor(i.events))),
+  );
+  const held = said ? askFirst(packet.ask) : packet.held;
   return homeToday({ ...packet, held }, today, runsToday.length);
 }

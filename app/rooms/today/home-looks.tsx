@@ -1,40 +1,32 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useRevalidator } from 'react-router';
-import { FELT_NAMES, type Felt } from '../../../core/schedule';
+import type { HomeFlag, HomeLook } from '../../../core/record';
+import { FELT_NAMES } from '../../../core/schedule';
 import { counted } from '../../../core/words';
 import { RED_FLAG_QUESTIONS } from '../../../reference/facts/at-home';
 import { send } from '../../parts/frame/send';
 import { useDates } from '../../parts/frame/use-dates';
 
-export interface Flag {
-  id: string;
-  clientId: string;
-  clientName: string;
-  yes: string[];
-  at: string;
-}
-export type Look = { clientId: string; clientName: string } & (
-  | { kind: 'silent'; days: number }
-  | { kind: 'stopped'; reason: string; at: string }
-  | { kind: 'felt'; felt: Felt; times: number }
-);
+const isQuestion = (yes: string): boolean => RED_FLAG_QUESTIONS.some((q) => q.key === yes);
 
 /** A yes that a client gave at home: the plan waits there until somebody here has seen to it. */
-export function HomeFlags({ flags }: { flags: readonly Flag[] }) {
+export function HomeFlags({ flags }: { flags: readonly HomeFlag[] }) {
   const { shortDay, timeOfDay } = useDates();
   const { revalidate } = useRevalidator();
   const [failed, setFailed] = useState('');
-  const seen = async (f: Flag) => {
+  const seen = async (f: HomeFlag) => {
     const answer = await send(`/clients/${f.clientId}/home-plan/do?do=seen`, { id: f.id });
     setFailed(answer.ok ? '' : answer.message);
     void revalidate();
   };
   return flags.map((f) => (
     <div key={f.id} className="look">
-      <h3 className="caution">{f.clientName} said yes at home</h3>
-      {RED_FLAG_QUESTIONS.filter((q) => f.yes.includes(q.key)).map((q) => (
-        <p key={q.key}>“{q.words}”</p>
+      <h3 className="caution">
+        {f.clientName} {f.yes.some(isQuestion) ? 'said yes at home' : 'stopped at home'}
+      </h3>
+      {f.yes.map((yes) => (
+        <p key={yes}>{isQuestion(yes) ? `“${RED_FLAG_QUESTIONS.find((q) => q.key === yes)!.words}”` : yes}</p>
       ))}
       <p className="soft">
         {shortDay(f.at)} {timeOfDay(f.at)}. Their plan waits until you have talked.
@@ -54,25 +46,16 @@ export function HomeFlags({ flags }: { flags: readonly Flag[] }) {
   ));
 }
 
-/** What was stopped, felt or left undone at home. */
-export function HomeLooks({ looks }: { looks: readonly Look[] }) {
-  const { shortDay } = useDates();
+/** What was felt again or left undone at home. */
+export function HomeLooks({ looks }: { looks: readonly HomeLook[] }) {
   return looks.map((l) => (
-    <div
-      key={`${l.kind}-${l.clientId}-${l.kind === 'stopped' ? l.at : l.kind === 'felt' ? l.felt : ''}`}
-      className="look"
-    >
-      <h3 className={l.kind === 'stopped' ? 'worse' : 'now'}>
+    <div key={`${l.kind}-${l.clientId}-${l.kind === 'felt' ? l.felt : ''}`} className="look">
+      <h3 className="now">
         {l.kind === 'silent'
           ? `No home run for ${counted(l.days, 'day')}`
-          : l.kind === 'stopped'
-            ? `Stopped at home: ${l.reason}`
-            : `At home ${counted(l.times, 'time')}: ${FELT_NAMES[l.felt]}`}
+          : `At home ${counted(l.times, 'time')}: ${FELT_NAMES[l.felt]}`}
       </h3>
-      <p>
-        {l.clientName}
-        {l.kind === 'stopped' && `, ${shortDay(l.at)}`}
-      </p>
+      <p>{l.clientName}</p>
       <Link to={`/clients/${l.clientId}/home-plan`}>Open the plan</Link>
     </div>
   ));

@@ -1,4 +1,4 @@
-import type { OpenReferral, ReviewDue } from '../../../core/record';
+import type { HomeFlag, HomeLook, OpenReferral, ReviewDue } from '../../../core/record';
 import { adviceWords, type Attention, courseTitle } from '../../../core/relief';
 import { complaintName } from '../../../core/words';
 import { Button } from 'react-bootstrap';
@@ -6,7 +6,7 @@ import { Link, useFetcher } from 'react-router';
 import { CAUTIONS } from '../../../reference/facts/cautions/index';
 import type { FieldErrors } from '../../schemas/read';
 import { FieldFrame } from '../../parts/fields/field';
-import { type Flag, HomeFlags, HomeLooks, type Look } from './home-looks';
+import { HomeFlags, HomeLooks } from './home-looks';
 import { useDates } from '../../parts/frame/use-dates';
 
 /** People to think of today: licensed care first, then reviews, what may be adjusted, the silent, and referrals whose outcome is not known. */
@@ -22,8 +22,8 @@ export function NeedsALook({
   attention: Attention[];
   referrals: OpenReferral[];
   reviews: ReviewDue[];
-  flags: Flag[];
-  home: Look[];
+  flags: HomeFlag[];
+  home: HomeLook[];
   more: number;
   today: string;
 }) {

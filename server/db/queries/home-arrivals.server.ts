@@ -1,8 +1,9 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import { lengthsOf, runRecord } from '../../../core/guide/index.ts';
+import type { HomeFlag } from '../../../core/record/index.ts';
 import { techniquesWorked } from '../../../core/relief/index.ts';
 import { expandRoutine, type Routine } from '../../../core/routine/index.ts';
-import { countsAsDone, happenedAt, type HomeItem, STOPPED_FOR_TIME } from '../../../core/schedule/index.ts';
+import { countsAsDone, happenedAt, type HomeItem, isWarning } from '../../../core/schedule/index.ts';
 import { database } from '../connection.ts';
 import { byPractice, isUuid } from '../scope.ts';
 import { storedRoutine } from '../stored.ts';
@@ -47,7 +48,7 @@ export const takeFromHome = byPractice(
         else if (item.kind === 'rating') {
           if (await takeRating(into, item, at)) rated.add(item.complaintId);
         } else if (item.kind === 'after') await takeAfter(into, item, at);
-        else await takeFlags(into, item, at);
+        else await flag(holder, item.id, item.yes, at, transaction);
       }
       if (anyRun) await refreshCoursesOf(practiceId, clientId, transaction);
       else for (const id of [...rated].sort()) await refreshCourse(practiceId, clientId, id, transaction);
@@ -69,7 +70,7 @@ async function takeRun(
   const worked = techniquesWorked(routine, steps);
   const stopped = state.status === 'done' ? null : (state.stopReason ?? '');
   // Begun and left before anything was done: nothing to keep, but for a reason that is one.
-  if (!worked.length && (!stopped || stopped === STOPPED_FOR_TIME)) return false;
+  if (!worked.length && !isWarning(stopped)) return false;
   const rows = await database().query(
     `insert into home_runs (practice_id, id, client_id, plan_id, ran_on, ended_at, told, worked, done, stopped, before_value, lengths, counts)
      values (:practiceId, :id, :clientId, :planId, (cast(:startedAt as timestamptz) at time zone :zone)::date, :at, false,
@@ -95,6 +96,8 @@ async function takeRun(
       transaction,
     },
   );
+  // Pain, dizziness, numbness, something new: the plan waits as after a yes, until somebody has seen to it.
+  if (isWarning(stopped)) await flag(holder, item.id, [`stopped: ${stopped}`], at, transaction);
   return rows.length > 0;
 }
 
@@ -123,25 +126,19 @@ const takeAfter = (
     { replacements: { practiceId, clientId, id, runId, value, felt: JSON.stringify(felt), note, at }, transaction },
   );
 
-const takeFlags = (
-  { holder: { practiceId, clientId }, transaction }: Into,
-  { id, yes }: HomeItem & { kind: 'flags' },
+/** No yes at all is nothing that anybody has to see. */
+const flag = (
+  { practiceId, clientId }: LinkHolder,
+  id: string,
+  yes: readonly string[],
   at: Date,
-) =>
+  transaction: Transaction,
+): Promise<unknown> =>
   database().query(
     `insert into home_flags (practice_id, id, client_id, yes, at, seen_at)
      values (:practiceId, :id, :clientId, array(select jsonb_array_elements_text(cast(:yes as jsonb))), :at, case when :none then cast(:at as timestamptz) end) on conflict do nothing`,
     { replacements: { practiceId, clientId, id, yes: JSON.stringify(yes), none: !yes.length, at }, transaction },
   );
-
-/** A red flag that a client said yes to at home and that nobody here has seen to. */
-export interface HomeFlag {
-  id: string;
-  clientId: string;
-  clientName: string;
-  yes: string[];
-  at: string;
-}
 
 /** Those of the practice, or of one client, the latest first. */
 export const openHomeFlags = byPractice(async (practiceId: string, clientId?: string): Promise<HomeFlag[]> => {

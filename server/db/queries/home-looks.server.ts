@@ -1,20 +1,14 @@
 import { type FeltLengths, type Learned, learnedFrom } from '../../../core/guide/index.ts';
 import { QueryTypes } from 'sequelize';
-import { type Felt, FELT_TO_TELL, HOME_SILENT_DAYS, STOPPED_FOR_TIME } from '../../../core/schedule/index.ts';
+import type { Felt, HomeLook, HomeRunTold } from '../../../core/record/index.ts';
+import { FELT_TO_TELL, HOME_SILENT_DAYS } from '../../../core/schedule/index.ts';
 import { database } from '../connection.ts';
 import { byPractice, isUuid } from '../scope.ts';
-
-/** What was done at home that somebody should look at. */
-export type HomeLook = { clientId: string; clientName: string } & (
-  | { kind: 'silent'; days: number }
-  | { kind: 'stopped'; reason: string; at: string }
-  | { kind: 'felt'; felt: Felt; times: number }
-);
 
 /** So long a thing from home is told on Today, or until the next visit. Our choice. */
 const TOLD_DAYS = 7;
 
-/** Plans that nobody does any more, runs that were stopped for more than time, and what was felt more than once. */
+/** Plans that nobody does any more, and what was felt more than once. */
 export const homeLooks = byPractice(
   async (practiceId: string, today: string, now: Date, limit: number): Promise<HomeLook[]> => {
     const replacements = {
@@ -23,7 +17,6 @@ export const homeLooks = byPractice(
       since: new Date(now.getTime() - TOLD_DAYS * 86_400_000),
       now,
       silentDays: HOME_SILENT_DAYS,
-      noTime: STOPPED_FOR_TIME,
       felt: [...FELT_TO_TELL],
       limit,
     };
@@ -33,18 +26,13 @@ export const homeLooks = byPractice(
     // A visit since then: it was, or could have been, talked about.
     const unseen = (at: string) =>
       `not exists (select 1 from visits v where v.practice_id = c.practice_id and v.client_id = c.id and v.stage not in ('cancelled', 'missed') and v.starts_at > ${at} and v.starts_at <= :now)`;
-    const [silent, stopped, felt] = await Promise.all([
+    const [silent, felt] = await Promise.all([
       ask<{ days: number }>(
         `select ${who}, (cast(:today as date) - s.last)::int as days from home_plans p
          join clients c on c.practice_id = p.practice_id and c.id = p.client_id
          cross join lateral (select coalesce(max(r.ran_on), (p.plan->>'from')::date - 1) as last from home_runs r where r.practice_id = p.practice_id and r.plan_id = p.id) s
          where p.practice_id = :practiceId and p.ended_at is null and p.plan->>'until' >= :today and cast(:today as date) - s.last > :silentDays
          order by days desc, c.name limit :limit`,
-      ),
-      ask<{ reason: string; at: Date }>(
-        `select ${who}, r.stopped as reason, r.ended_at as at from home_runs r join clients c on c.practice_id = r.practice_id and c.id = r.client_id
-         where r.practice_id = :practiceId and r.ended_at >= :since and r.stopped <> '' and r.stopped <> :noTime and ${unseen('r.ended_at')}
-         order by r.ended_at desc limit :limit`,
       ),
       ask<{ felt: Felt; times: number }>(
         `select ${who}, f.felt, count(*)::int as times from home_after a cross join lateral unnest(a.felt) as f(felt)
@@ -54,26 +42,11 @@ export const homeLooks = byPractice(
       ),
     ]);
     return [
-      ...stopped.map((s) => ({ ...s, kind: 'stopped' as const, at: s.at.toISOString() })),
       ...felt.map((f) => ({ ...f, kind: 'felt' as const })),
       ...silent.map((s) => ({ ...s, kind: 'silent' as const })),
     ];
   },
 );
-
-/** One run at home, as it is told. */
-export interface HomeRunTold {
-  id: string;
-  at: string;
-  /** Told by the client or ticked on paper. */
-  told: boolean;
-  counts: boolean;
-  stopped: string | null;
-  before: number | null;
-  after: number | null;
-  felt: Felt[];
-  note: string;
-}
 
 const LATEST_TOLD = 30;
 
@@ -81,7 +54,7 @@ const LATEST_TOLD = 30;
 export const homeRunsTold = byPractice(async (practiceId: string, clientId: string): Promise<HomeRunTold[]> => {
   if (!isUuid(clientId)) return [];
   const rows = await database().query<Omit<HomeRunTold, 'at'> & { at: Date }>(
-    `select r.id, r.ended_at as at, r.told, r.counts, r.stopped, r.before_value as before, a.value as after, coalesce(a.felt, '{}') as felt, coalesce(a.note, '') as note
+    `select r.id, r.ended_at as at, r.counts, r.stopped, r.before_value as before, a.value as after, coalesce(a.felt, '{}') as felt, coalesce(a.note, '') as note
      from home_runs r left join lateral (select value, felt, note from home_after where practice_id = r.practice_id and run_id = r.id order by at desc limit 1) a on true
      where r.practice_id = :practiceId and r.client_id = :clientId and (r.stopped is not null or r.before_value is not null or a.felt is not null)
      order by r.ended_at desc limit ${LATEST_TOLD}`,
