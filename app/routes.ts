@@ -68,6 +68,7 @@ export default [
     route('bookings', 'routes/booking/book.ts'),
     route('bookings/:visitId/move', 'routes/booking/move.ts'),
     route('bookings/:visitId/end', 'routes/booking/end.ts'),
+    route('bookings/:visitId/link', 'routes/booking/link.ts'),
     route('clients/:clientId/calendar', 'routes/client/calendar.ts'),
     route('clients/:clientId/consent', 'routes/client/consent.ts'),
     route('clients/:clientId/ratings', 'routes/client/ratings.ts'),
@@ -81,6 +82,7 @@ export default [
   ]),
   route('h/:secret', 'routes/phone/page.tsx'),
   route('h/:secret/keep', 'routes/phone/keep.ts'),
+  route('h/:secret/before', 'routes/phone/before.ts'),
   route('h/:secret/calendar', 'routes/phone/calendar.ts'),
   route('h/:secret/manifest', 'routes/phone/manifest.ts'),
 ] satisfies RouteConfig;

@@ -4,11 +4,9 @@ import { FELT } from '../../core/record';
 import { HOME_NOTE_LETTERS, ITEMS_AT_ONCE, type HomeItem } from '../../core/schedule';
 import { InputError } from '../../core/words';
 import { RED_FLAG_QUESTIONS, type RedFlagKey } from '../../reference/facts/at-home';
+import { moment } from './moment';
 
 const id = string().uuid().required();
-const moment = string()
-  .required()
-  .test('moment', 'A moment in time is accepted.', (text) => !Number.isNaN(Date.parse(text)) && text.length <= 40);
 const rating = number().integer().min(0).max(10);
 /** Events of one run; a long one has some hundreds. */
 const EVENTS_MOST = 2000;

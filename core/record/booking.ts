@@ -47,5 +47,9 @@ export function overlapping<T extends Slot>(wanted: Slot, others: readonly T[]):
   });
 }
 
+/** Whether somebody has worked in a visit, or stopped it at its screening. */
+export const wasBegun = ({ stage }: { stage: VisitStage }): boolean =>
+  stage !== 'screen' && stage !== 'cancelled' && stage !== 'missed';
+
 /** A booking can be moved, cancelled and marked as not come until somebody has worked in the visit. */
 export const isStillBooked = ({ stage }: { stage: VisitStage }): boolean => stage === 'screen';

@@ -38,6 +38,7 @@ export {
   isStillBooked,
   overlapping,
   USUAL_BOOKING_MINUTES,
+  wasBegun,
   type Booking,
   type BookingAsks,
 } from './booking.ts';

@@ -19,7 +19,15 @@ export type { LevelAt } from './levels.ts';
 export { fromColumns } from './columns.ts';
 export { drawnAfter, drawnPoints, type AfterWork, type DrawnPoint, type DrawnPoints } from './drawn.ts';
 export { marginFor, neededFor, type Verdict } from './verdict.ts';
-export { adviceWords, courseReason, courseTitle, points, RELIEF_HELP, WORSE_MEANS } from './words.ts';
+export {
+  adviceWords,
+  ASKED_BEFORE_WORK,
+  courseReason,
+  courseTitle,
+  points,
+  RELIEF_HELP,
+  WORSE_MEANS,
+} from './words.ts';
 export {
   COURSE_RULE_VERSION,
   coursesOf,

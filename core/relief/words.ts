@@ -59,7 +59,7 @@ export const adviceWords = (j: Pick<KeptJudgement, 'advice' | 'because'>): strin
   `${ADVICE_WORDS[j.advice]}${j.because.length ? ` Because: ${j.because.join('; ')}.` : ''}`;
 
 /** Fewer ratings before the work than this leave much unknown. */
-const ASKED_BEFORE_WORK = 3;
+export const ASKED_BEFORE_WORK = 3;
 
 /** Sentences under the title: what is not known, what to do, and the numbers that led there. */
 export function courseReason(j: KeptJudgement): string {

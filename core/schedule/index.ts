@@ -31,3 +31,13 @@ export {
   type HomePacket,
   type HomeToday,
 } from './phone.ts';
+export {
+  askedBefore,
+  BEFORE_ITEMS_AT_ONCE,
+  beforePages,
+  SAID_WORDS,
+  saidOf,
+  type BeforeItem,
+  type BeforePacket,
+  type BeforeQuestion,
+} from './before-visit.ts';

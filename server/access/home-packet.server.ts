@@ -8,18 +8,19 @@ import type { LinkHolder } from '../db/queries/links.server';
 import { homeReach } from '../db/queries/practice.server';
 import { homeOffer } from './home.server';
 
-const firstOf = (name: string): string => name.trim().split(/\s+/)[0] ?? '';
+export const firstOf = (name: string): string => name.trim().split(/\s+/)[0] ?? '';
 
 /**
- * What a phone is given of the plan that its link is for; null where that plan has ended. Nothing else of the client or
+ * What a phone is given of the plan that its link is for; null where that plan has ended, or where it is for something else. Nothing else of the client or
  * the practice is in it.
  */
 export async function homePacket(holder: LinkHolder, now: Date): Promise<HomePacket | null> {
   const { practiceId, clientId, planId } = holder;
+  if (!planId) return null;
   const [offer, client, reach, runs, flags] = await Promise.all([
     homeOffer(practiceId, clientId, new Set()),
     findClient(practiceId, clientId),
-    homeReach(practiceId, planId),
+    homeReach(practiceId, holder),
     runsOfPlan(practiceId, planId),
     openHomeFlags(practiceId, clientId),
   ]);

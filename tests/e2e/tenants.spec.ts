@@ -114,6 +114,7 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
     ['/bookings', { clientId: ids.clientId, day: '2030-01-01', time: '10:00', minutes: 60 }],
     [`/bookings/${ids.visitId}/move`, { day: '2030-01-01', time: '10:00', minutes: 60 }],
     [`/bookings/${ids.visitId}/end`, { as: 'missed' }],
+    [`/bookings/${ids.visitId}/link`, {}],
     [`/visits/${ids.visitId}/run`, { kind: 'open' }],
     [`/visits/${ids.visitId}/run`, { kind: 'events', runId: ids.visitId, events: [] }],
   ] as const)

@@ -35,10 +35,10 @@ const plan = {
 };
 /** As a visitor of another request: no practice is known before the secret is read. */
 const opened = (secret: string, address = `a-${secret.slice(0, 6)}`) => inRequest(() => openLink(secret, address));
-const holderOf = async (secret: string): Promise<LinkHolder> => {
+const holderOf = async (secret: string): Promise<LinkHolder & { planId: string }> => {
   const found = await opened(secret);
-  if (!('holder' in found)) throw new Error('not in use');
-  return found.holder;
+  if (!('holder' in found) || !found.holder.planId) throw new Error('not in use');
+  return { ...found.holder, planId: found.holder.planId };
 };
 
 let secret: string;

@@ -37,6 +37,7 @@ export const emptyVisit = (): VisitData => ({
     version: 1,
     complaints: [{ id: 'k1', kind: 'jaw', label: '', side: 'left', onset: '', triggers: '', goal: '', closed: false }],
   },
+  said: {},
   readings: [],
   helped: [],
   earlier: [],

@@ -4,6 +4,7 @@ import { Button } from 'react-bootstrap';
 import { send } from '../frame/send';
 import { useDates } from '../frame/use-dates';
 import { clockValue, dayOf } from '../marks/time';
+import { BeforeLink } from './before-link';
 import { BookingForm } from './booking-form';
 
 /** What can be done with a booking that nobody has begun: moved, cancelled, marked as not come. */
@@ -11,12 +12,15 @@ export function BookingWays({
   booking,
   onChanged,
 }: {
-  booking: Pick<Booking, 'visitId' | 'clientId' | 'clientName' | 'startsAt' | 'minutes'>;
+  booking: Pick<Booking, 'visitId' | 'clientId' | 'clientName' | 'startsAt' | 'minutes'> & {
+    /** Nobody has worked with the client yet: a link can be given to answer before. */
+    isFirst: boolean;
+  };
   /** Null when it is out of the book. */
   onChanged: (booking: Booking | null) => void;
 }) {
   const { timeZone } = useDates();
-  const [doing, setDoing] = useState<'move' | 'cancelled' | 'missed' | null>(null);
+  const [doing, setDoing] = useState<'move' | 'cancelled' | 'missed' | 'link' | null>(null);
   const [told, setTold] = useState('');
   const end = async (as: 'cancelled' | 'missed') => {
     const answer = await send(`/bookings/${booking.visitId}/end`, { as });
@@ -43,6 +47,7 @@ export function BookingWays({
         onCancel={() => setDoing(null)}
       />
     );
+  if (doing === 'link') return <BeforeLink visitId={booking.visitId} onClose={() => setDoing(null)} />;
   if (doing)
     return (
       <span className="booking-ways" role="alertdialog" aria-label={doing === 'cancelled' ? 'Cancel?' : 'Not come?'}>
@@ -60,13 +65,14 @@ export function BookingWays({
         )}
       </span>
     );
-  const way = (what: 'move' | 'cancelled' | 'missed', word: string) => (
+  const way = (what: 'move' | 'cancelled' | 'missed' | 'link', word: string) => (
     <Button variant="link" size="sm" aria-label={`${word}: ${name}`} onClick={() => (setTold(''), setDoing(what))}>
       {word}
     </Button>
   );
   return (
     <span className="booking-ways">
+      {booking.isFirst && way('link', 'Link to answer before')}
       {way('move', 'Move')}
       {way('cancelled', 'Cancel')}
       {way('missed', 'Did not come')}

@@ -1,10 +1,9 @@
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link } from 'react-router';
 import { send } from '../../parts/frame/send';
 import { useDates } from '../../parts/frame/use-dates';
-
-const Qr = lazy(() => import('../../parts/marks/qr'));
+import { SecretAddress } from '../../parts/marks/secret-address';
 
 interface Known {
   madeAt: string;
@@ -27,20 +26,12 @@ export function GiveLink({
   const { shortDay, dayWords } = useDates();
   const [secret, setSecret] = useState('');
   const [failed, setFailed] = useState('');
-  const [copied, setCopied] = useState('');
   const act = async (what: 'link' | 'end-link') => {
     const answer = await send<{ secret?: string }>(`/clients/${clientId}/home-plan/do?do=${what}`, {});
     setFailed(answer.ok ? '' : answer.message);
     setSecret(answer.ok ? (answer.value.secret ?? '') : '');
-    setCopied('');
     onChanged();
   };
-  const address = secret && `${location.origin}/h/${secret}`;
-  const copy = () =>
-    navigator.clipboard.writeText(address).then(
-      () => setCopied('Copied.'),
-      () => setCopied('This browser does not copy: mark it and copy it by hand.'),
-    );
   return (
     <div className="give-link">
       {secret ? (
@@ -49,21 +40,9 @@ export function GiveLink({
             <strong>Shown this once</strong>: hand it over now. It opens this plan and nothing else; whoever has it can
             rate and run for {clientName}.
           </p>
-          <code className="address">{address}</code>
-          <div className="d-flex gap-3 align-items-start my-2">
-            <Suspense>
-              <Qr text={address} label="The private link as a code" />
-            </Suspense>
-            <div className="d-grid gap-2">
-              <Button size="sm" onClick={() => void copy()}>
-                Copy the link
-              </Button>
-              <Link to={`/paper/clients/${clientId}/home-plan#${secret}`}>Print the hand-out with it</Link>
-              <span role="status" className="soft small">
-                {copied}
-              </span>
-            </div>
-          </div>
+          <SecretAddress secret={secret}>
+            <Link to={`/paper/clients/${clientId}/home-plan#${secret}`}>Print the hand-out with it</Link>
+          </SecretAddress>
         </>
       ) : (
         <p className="mb-2">

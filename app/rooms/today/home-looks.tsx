@@ -5,10 +5,16 @@ import type { HomeFlag, HomeLook } from '../../../core/record';
 import { FELT_NAMES } from '../../../core/schedule';
 import { counted } from '../../../core/words';
 import { RED_FLAG_QUESTIONS } from '../../../reference/facts/at-home';
+import { PLAIN_QUESTIONS } from '../../../reference/facts/before-visit';
 import { send } from '../../parts/frame/send';
 import { useDates } from '../../parts/frame/use-dates';
 
-const isQuestion = (yes: string): boolean => RED_FLAG_QUESTIONS.some((q) => q.key === yes);
+/** The question that was answered yes; null where it was a run that was stopped. */
+const questionOf = (yes: string): string | null =>
+  RED_FLAG_QUESTIONS.find((q) => q.key === yes)?.words ?? PLAIN_QUESTIONS[yes] ?? null;
+
+/** Said before a first visit, of the questions of screening. */
+const isAhead = (f: HomeFlag): boolean => f.yes.some((yes) => PLAIN_QUESTIONS[yes] !== undefined);
 
 /** A yes that a client gave at home: the plan waits there until somebody here has seen to it. */
 export function HomeFlags({ flags }: { flags: readonly HomeFlag[] }) {
@@ -23,19 +29,25 @@ export function HomeFlags({ flags }: { flags: readonly HomeFlag[] }) {
   return flags.map((f) => (
     <div key={f.id} className="look">
       <h3 className="caution">
-        {f.clientName} {f.yes.some(isQuestion) ? 'said yes at home' : 'stopped at home'}
+        {f.clientName}{' '}
+        {isAhead(f) ? 'said yes before the visit' : f.yes.some(questionOf) ? 'said yes at home' : 'stopped at home'}
       </h3>
       {f.yes.map((yes) => (
-        <p key={yes}>{isQuestion(yes) ? `“${RED_FLAG_QUESTIONS.find((q) => q.key === yes)!.words}”` : yes}</p>
+        <p key={yes}>{questionOf(yes) ? `“${questionOf(yes)}”` : yes}</p>
       ))}
       <p className="soft">
-        {shortDay(f.at)} {timeOfDay(f.at)}. Their plan waits until you have talked.
+        {shortDay(f.at)} {timeOfDay(f.at)}.{' '}
+        {isAhead(f) ? 'Talk before they come; Screen asks again.' : 'Their plan waits until you have talked.'}
       </p>
       <div className="d-flex gap-3 align-items-baseline">
         <Button size="sm" variant="outline-primary" onClick={() => void seen(f)}>
-          Seen to; the plan may go on
+          {isAhead(f) ? 'Seen to' : 'Seen to; the plan may go on'}
         </Button>
-        <Link to={`/clients/${f.clientId}/home-plan`}>Open the plan</Link>
+        {isAhead(f) ? (
+          <Link to={`/clients/${f.clientId}/visits`}>Open the visits</Link>
+        ) : (
+          <Link to={`/clients/${f.clientId}/home-plan`}>Open the plan</Link>
+        )}
       </div>
       {failed && (
         <p className="caution" role="alert">

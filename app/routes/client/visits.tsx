@@ -1,4 +1,4 @@
-import { isStillBooked, REACTION_NAMES, STAGE_NAMES, USUAL_BOOKING_MINUTES } from '../../../core/record';
+import { isStillBooked, REACTION_NAMES, STAGE_NAMES, USUAL_BOOKING_MINUTES, wasBegun } from '../../../core/record';
 import { complaintName } from '../../../core/words';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
@@ -37,6 +37,7 @@ export default function Visits({ loaderData: { visits, more, later, ratings } }:
   const { client, now } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof frame>>;
   const [books, setBooks] = useState(false);
   const { revalidate } = useRevalidator();
+  const isFirst = !more && !later && !visits.some(wasBegun);
   return (
     <div className="page">
       <main>
@@ -84,7 +85,7 @@ export default function Visits({ loaderData: { visits, more, later, ratings } }:
                       <>
                         {v.startsAt > now ? 'Booked' : STAGE_NAMES[v.stage]}{' '}
                         <BookingWays
-                          booking={{ ...v, visitId: v.id, clientId: client.id, clientName: client.name }}
+                          booking={{ ...v, visitId: v.id, clientId: client.id, clientName: client.name, isFirst }}
                           onChanged={() => void revalidate()}
                         />
                       </>

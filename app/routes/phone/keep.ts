@@ -10,12 +10,14 @@ import type { Route } from './+types/keep';
 /** The plan as it is now; null once it has ended. */
 export async function loader({ params, context }: Route.LoaderArgs) {
   const { holder } = await holderOf(params.secret, context);
+  if (!holder.planId) throw data('', { status: 404 });
   return data({ packet: await homePacket(holder, new Date()) }, { headers: { 'Cache-Control': 'no-store' } });
 }
 
 /** Takes what a phone has kept, and answers with what is kept now and the plan as it is. */
 export async function action({ request, params, context }: Route.ActionArgs) {
   const { holder, zone } = await holderOf(params.secret, context);
+  if (!holder.planId) throw data('', { status: 404 });
   const wait = await takeTry('sendings', holder.id);
   if (wait) throw data({ message: 'Too many sendings; later ones are taken again.' }, { status: 429 });
   const input = await readJson(request, sendingSchema);

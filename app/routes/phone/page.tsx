@@ -1,5 +1,6 @@
-import { useMemo } from 'react';
+import { lazy, Suspense, useMemo } from 'react';
 import { data, isRouteErrorResponse, useRouteError } from 'react-router';
+import { beforePacket } from '../../../server/access/before-packet.server';
 import { homePacket } from '../../../server/access/home-packet.server';
 import { holderOf } from '../../../server/access/link.server';
 import { linkWasUsed } from '../../../server/db/queries/links.server';
@@ -15,27 +16,44 @@ const HEADERS = { 'Cache-Control': 'no-store', 'X-Robots-Tag': 'noindex, nofollo
 
 export async function loader({ params, context }: Route.LoaderArgs) {
   const { holder } = await holderOf(params.secret, context);
-  const packet = await homePacket(holder, new Date());
-  if (!packet) throw data('', { status: 404, headers: HEADERS });
+  const [packet, before] = await Promise.all([homePacket(holder, new Date()), beforePacket(holder)]);
+  if (!packet && !before) throw data('', { status: 404, headers: HEADERS });
   await linkWasUsed(holder.practiceId, holder.id);
-  return data({ packet }, { headers: HEADERS });
+  return data({ packet, before }, { headers: HEADERS });
 }
 /** The page asks for itself, in its own time: what comes later comes with what it sends. */
 export const shouldRevalidate = (): boolean => false;
 
 export const headers: Route.HeadersFunction = () => HEADERS;
 export const meta: Route.MetaFunction = ({ loaderData }) => [
-  { title: loaderData ? `Home plan · ${loaderData.packet.practice}` : 'Home plan' },
+  {
+    title: loaderData?.packet
+      ? `Home plan · ${loaderData.packet.practice}`
+      : loaderData?.before
+        ? `Before your first visit · ${loaderData.before.practice}`
+        : 'Home plan',
+  },
   { name: 'robots', content: 'noindex, nofollow' },
 ];
 
-/** What a client opens at home by a private link: no account, nothing but one plan. */
+/** Few need it, and once: whoever opens a plan does not load it. */
+const BeforeVisit = lazy(() =>
+  import('../../rooms/phone/before-visit').then(({ BeforeVisit }) => ({ default: BeforeVisit })),
+);
+
+/** What a client opens at home by a private link: no account, nothing but one plan, or one first visit. */
 export default function Phone({ loaderData, params }: Route.ComponentProps) {
-  const { packet } = loaderData;
-  const dates = useMemo(() => datesIn(packet.zone, packet.dates), [packet]);
+  const { packet, before } = loaderData;
+  const { zone, dates: format } = (packet ?? before)!;
+  const dates = useMemo(() => datesIn(zone, format), [zone, format]);
   return (
     <PracticeDates value={dates}>
-      <PhonePage key={packet.plan.id} secret={params.secret} given={packet} />
+      {packet && <PhonePage key={packet.plan.id} secret={params.secret} given={packet} />}
+      {before && (
+        <Suspense>
+          <BeforeVisit key={before.visit.id} secret={params.secret} packet={before} />
+        </Suspense>
+      )}
     </PracticeDates>
   );
 }

@@ -41,6 +41,7 @@ const WORDS: Record<string, string> = {
   'home-plan-kept': 'Home plan kept',
   'home-plan-ended': 'Home plan ended',
   'home-link-made': 'Private link made',
+  'before-link-made': 'Link before a first visit made',
   'home-link-ended': 'Private link ended',
   'home-flag-seen': 'Answer from home seen to',
   'home-runs-noted': 'Home runs told by the client',

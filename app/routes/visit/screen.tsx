@@ -1,6 +1,7 @@
 import { hasEnded, STAGE_NAMES } from '../../../core/record';
+import { saidOf } from '../../../core/schedule';
+import { counted } from '../../../core/words';
 import {
-  acceptedFor,
   askedWith,
   type Answer,
   type Answers,
@@ -8,7 +9,6 @@ import {
   isAsked,
   isYes,
   preparationFor,
-  sideOf,
 } from '../../../core/limits';
 import { useState } from 'react';
 import { Button, Form as BsForm } from 'react-bootstrap';
@@ -16,7 +16,6 @@ import { Link } from 'react-router';
 import { useCatalogue } from '../../parts/catalogue/catalogue';
 import { PREPARATION } from '../../../reference/facts/preparation';
 import { FaceChart } from '../../parts/chart/face-chart';
-import { takenAwayBy } from '../../parts/words/caution-words';
 import { useKeys } from '../../parts/keys/use-keys';
 import { keepOffMarks } from '../../parts/chart/chart-marks';
 import { useVisit } from '../../rooms/visit/session/context';
@@ -26,6 +25,7 @@ import { ReferNote } from '../../rooms/visit/screen/refer-note';
 import { SaveConflict, SaveState } from '../../rooms/visit/session/save-note';
 import { UndoButtons } from '../../parts/frame/undo-buttons';
 import { ScreenResult } from '../../rooms/visit/screen/screen-result';
+import { Question } from '../../rooms/visit/screen/question';
 import { VisitConsent } from '../../rooms/visit/screen/visit-consent';
 
 const GROUPS = [
@@ -39,7 +39,7 @@ type Group = (typeof GROUPS)[number]['group'];
 export default function ScreenStage() {
   const visit = useVisit();
   const catalogue = useCatalogue();
-  const { screen, setScreen, lastScreen, screening, ended, stage, cautions, routine, undo, redo } = visit;
+  const { screen, setScreen, lastScreen, said, screening, ended, stage, cautions, routine, undo, redo } = visit;
   /** The group whose questions are about to be answered with one press. */
   const [asking, setAsking] = useState<Group | null>(null);
   /** What a press for many questions changed, until it is taken back or something else is answered. */
@@ -77,19 +77,27 @@ export default function ScreenStage() {
     // What hangs on another question comes once that one is answered yes.
     const inForce = { ...lastYes, ...screen.answers };
     const asked = followed(cautions.filter((c) => askedWith(c, last) === g.group && isAsked(c, inForce)));
+    const unanswered = asked.filter((c) => !screen.answers[c.key]).map((c) => c.key);
     return {
       ...g,
       asked,
-      unanswered: asked.filter((c) => !screen.answers[c.key]).map((c) => c.key),
+      unanswered,
+      // A yes that the client gave ahead is never swept away with a press for many.
+      sweepable: unanswered.filter((k) => !isYes(said[k])),
+      told: unanswered.filter((k) => said[k] !== undefined),
       known: lastScreen ? asked.filter((c) => lastScreen.answers[c.key]).map((c) => c.key) : [],
     };
   });
   const of = (group: Group) => groups.find((g) => g.group === group)!;
-  const ask = (group: Group) => of(group).unanswered.length > 0 && setAsking(group);
-  const none = (group: Group) => answer(of(group).unanswered, 'no', `${of(group).unanswered.length} answered with No`);
+  const ask = (group: Group) => of(group).sweepable.length > 0 && setAsking(group);
+  const none = (group: Group) => answer(of(group).sweepable, 'no', `${of(group).sweepable.length} answered with No`);
+  const confirm = (group: Group) => {
+    const { told } = of(group);
+    answer(told, (key) => said[key], `${told.length} answered as the client said`);
+  };
   const asLastTime = () => {
     const { known, unanswered } = of('standing');
-    const open = known.filter((k) => unanswered.includes(k));
+    const open = known.filter((k) => unanswered.includes(k) && (said[k] ?? 'no') === 'no');
     answer(open, (key) => lastScreen!.answers[key], `${open.length} answered as last time`);
   };
   const { goTo } = visit;
@@ -142,6 +150,7 @@ export default function ScreenStage() {
               ))}
             </div>
             <VisitConsent kind="work" />
+            <SaidAhead said={said} />
             {many && (
               <div className="note-bar" role="status">
                 {many.words}.{' '}
@@ -150,7 +159,7 @@ export default function ScreenStage() {
                 </Button>
               </div>
             )}
-            {groups.map(({ group, title, none: words, asked, unanswered, known }) => {
+            {groups.map(({ group, title, none: words, asked, unanswered, sweepable, told, known }) => {
               return (
                 <fieldset key={group} className="question-group">
                   <legend>
@@ -161,17 +170,23 @@ export default function ScreenStage() {
                       </Button>
                     )}
                     {unanswered.length > 0 ? (
-                      asking !== group && (
+                      asking !== group &&
+                      sweepable.length > 0 && (
                         <Button variant="link" onClick={() => setAsking(group)}>
-                          {unanswered.length === asked.length ? words : `No to the other ${unanswered.length}`}
+                          {sweepable.length === asked.length ? words : `No to the other ${sweepable.length}`}
                         </Button>
                       )
                     ) : (
                       <span className="soft small">all answered</span>
                     )}
+                    {told.length > 0 && (
+                      <Button variant="link" onClick={() => confirm(group)}>
+                        Confirmed with the client: {told.length} as said
+                      </Button>
+                    )}
                   </legend>
                   {asking === group && (
-                    <NoneApplies count={unanswered.length} onYes={() => none(group)} onNo={() => setAsking(null)} />
+                    <NoneApplies count={sweepable.length} onYes={() => none(group)} onNo={() => setAsking(null)} />
                   )}
                   {asked.map((c) => (
                     <Question
@@ -179,6 +194,7 @@ export default function ScreenStage() {
                       caution={c}
                       value={screen.answers[c.key]}
                       before={lastScreen?.answers[c.key]}
+                      said={said[c.key]}
                       onAnswer={(a) => answer([c.key], a)}
                     />
                   ))}
@@ -200,6 +216,18 @@ function followed(asked: readonly Caution[]): Caution[] {
   return asked.flatMap((c) => (hangs(c) ? [] : [c, ...asked.filter((other) => other.after === c.key)]));
 }
 
+/** What the client told before the visit: how much, and that it answers nothing yet. */
+function SaidAhead({ said }: { said: Answers }) {
+  const { no, open } = saidOf(Object.keys(said), said);
+  if (!no.length && !open.length) return null;
+  return (
+    <p className="note-bar mb-2">
+      Said by the client before the visit, to be confirmed: {counted(open.length, 'yes or not sure', 'yes or not sure')}
+      , {counted(no.length, 'no', 'no')}.
+    </p>
+  );
+}
+
 /** Asked once before a whole group is answered with one press. */
 function NoneApplies({ count, onYes, onNo }: { count: number; onYes: () => void; onNo: () => void }) {
   return (
@@ -213,85 +241,6 @@ function NoneApplies({ count, onYes, onNo }: { count: number; onYes: () => void;
       <Button size="sm" variant="outline-primary" onClick={onNo}>
         Ask them one by one
       </Button>
-    </div>
-  );
-}
-
-const ANSWERS: readonly [Answer, string][] = [
-  ['yes', 'Yes'],
-  ['no', 'No'],
-  ['unsure', 'Not sure'],
-];
-const ANSWER_KEYS: Readonly<Record<string, Answer>> = { y: 'yes', n: 'no', u: 'unsure', l: 'left', r: 'right' };
-const SIDES: readonly [Answer, string][] = [
-  ['yes', 'Both, or not told'],
-  ['left', 'Client’s left'],
-  ['right', 'Client’s right'],
-];
-
-function Question({
-  caution,
-  value,
-  before,
-  onAnswer,
-}: {
-  caution: Caution;
-  value: Answer | undefined;
-  before: Answer | undefined;
-  onAnswer: (a: Answer) => void;
-}) {
-  const id = `q-${caution.key}`;
-  return (
-    <div
-      className={`question${isYes(value) ? ' is-yes' : ''}`}
-      role="radiogroup"
-      aria-labelledby={id}
-      onKeyDown={(e) => {
-        const given = ANSWER_KEYS[e.key];
-        if (!given || !acceptedFor(caution).includes(given)) return;
-        // Here the key answers; elsewhere on the page it may mean something else.
-        e.preventDefault();
-        onAnswer(given);
-      }}
-    >
-      <span id={id}>
-        {caution.question}{' '}
-        {isYes(before) && value === undefined && (
-          <strong className="small">
-            {before === 'unsure' ? 'not sure' : sideOf(before) ? `yes, ${before},` : 'yes'} last time, still so? It
-            holds until answered.
-          </strong>
-        )}
-      </span>
-      <span className="yes-no">
-        {ANSWERS.map(([a, word]) => (
-          <label key={a}>
-            <input
-              type="radio"
-              name={id}
-              checked={value === a || (a === 'yes' && sideOf(value) !== null)}
-              onChange={() => onAnswer(a)}
-            />
-            {word}
-          </label>
-        ))}
-      </span>
-      {caution.sided && isYes(value) && value !== 'unsure' && (
-        <span className="yes-no which-side" role="radiogroup" aria-label={`Side: ${caution.title}`}>
-          {SIDES.map(([a, word]) => (
-            <label key={a}>
-              <input type="radio" name={`${id}-side`} checked={value === a} onChange={() => onAnswer(a)} />
-              {word}
-            </label>
-          ))}
-        </span>
-      )}
-      {isYes(value) && (
-        <span className="takes">
-          {value === 'unsure' && <strong>Not sure counts as yes until it is cleared up. </strong>}
-          Takes away {takenAwayBy(caution)}. {caution.advice} {caution.seeWho && <strong>See: {caution.seeWho}</strong>}
-        </span>
-      )}
     </div>
   );
 }

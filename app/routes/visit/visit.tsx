@@ -8,6 +8,7 @@ import { findClient } from '../../../server/db/queries/clients.server';
 import { latestMeasures } from '../../../server/db/queries/measures.server';
 import { scoresOfClient } from '../../../server/db/queries/scores.server';
 import { readingsBefore, readingsOfVisit } from '../../../server/db/queries/readings.server';
+import { saidBefore } from '../../../server/db/queries/said-before.server';
 import { findVisit, visitBefore, visitNumber } from '../../../server/db/queries/visits.server';
 import { ownTechniques } from '../../../server/db/queries/techniques.server';
 import { hasGauge } from '../../../server/gauge.server';
@@ -37,6 +38,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     own,
     courses,
     helped,
+    said,
   ] = await Promise.all([
     findClient(practiceId, clientId),
     latestMeasures(practiceId, clientId),
@@ -50,6 +52,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     ownTechniques(practiceId),
     storedCourses(practiceId, [clientId]),
     helpedBefore(practiceId, clientId),
+    saidBefore(practiceId, visit),
   ]);
   if (!client) notFound('client');
   return {
@@ -68,6 +71,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     readings,
     earlier,
     lastScreen: before?.screen ?? null,
+    said,
     lastFindings: before?.findings ?? null,
     rules,
     texts,

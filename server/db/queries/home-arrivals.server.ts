@@ -46,9 +46,9 @@ export const takeFromHome = byPractice(
         const at = happenedAt(new Date(item.at), sentAt, now, into.made);
         if (item.kind === 'run') anyRun = (await takeRun(into, item, at, sentAt)) || anyRun;
         else if (item.kind === 'rating') {
-          if (await takeRating(into, item, at)) rated.add(item.complaintId);
+          if (await keepHomeRating(holder, item, at, transaction)) rated.add(item.complaintId);
         } else if (item.kind === 'after') await takeAfter(into, item, at);
-        else await flag(holder, item.id, item.yes, at, transaction);
+        else await keepFlag(holder, item.id, item.yes, at, transaction);
       }
       if (anyRun) await refreshCoursesOf(practiceId, clientId, transaction);
       else for (const id of [...rated].sort()) await refreshCourse(practiceId, clientId, id, transaction);
@@ -97,14 +97,16 @@ async function takeRun(
     },
   );
   // Pain, dizziness, numbness, something new: the plan waits as after a yes, until somebody has seen to it.
-  if (isWarning(stopped)) await flag(holder, item.id, [`stopped: ${stopped}`], at, transaction);
+  if (isWarning(stopped)) await keepFlag(holder, item.id, [`stopped: ${stopped}`], at, transaction);
   return rows.length > 0;
 }
 
-async function takeRating(
-  { holder: { practiceId, clientId }, transaction }: Into,
-  { id, complaintId, value }: HomeItem & { kind: 'rating' },
+/** A number that a client gives by themselves; false where it is known, or for nothing of theirs. */
+export async function keepHomeRating(
+  { practiceId, clientId }: Pick<LinkHolder, 'practiceId' | 'clientId'>,
+  { id, complaintId, value }: { id: string; complaintId: string; value: number },
   at: Date,
+  transaction: Transaction,
 ): Promise<boolean> {
   const rows = await database().query(
     `insert into readings (practice_id, id, client_id, visit_id, complaint_id, measure, place, side, phase, value, source, taken_by, taken_at)
@@ -127,8 +129,8 @@ const takeAfter = (
   );
 
 /** No yes at all is nothing that anybody has to see. */
-const flag = (
-  { practiceId, clientId }: LinkHolder,
+export const keepFlag = (
+  { practiceId, clientId }: Pick<LinkHolder, 'practiceId' | 'clientId'>,
   id: string,
   yes: readonly string[],
   at: Date,

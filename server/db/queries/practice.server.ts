@@ -235,11 +235,11 @@ export const contactOf = byPractice(async (practiceId: string): Promise<string> 
   return (await PracticeModel.findOne({ where: { id: practiceId }, attributes: ['contact'] }))?.contact ?? '';
 });
 
-/** Whom a client at home reaches: the practice and who made the plan. */
+/** Whom a client at home reaches: the practice, and who made the plan or has the visit that a link is for. */
 export const homeReach = byPractice(
   async (
     practiceId: string,
-    planId: string,
+    { planId, visitId }: { planId: string | null; visitId: string | null },
   ): Promise<{ practice: string; contact: string; zone: string; dates: DateFormat; by: string } | null> => {
     const [row] = await database().query<{
       practice: string;
@@ -248,9 +248,10 @@ export const homeReach = byPractice(
       dates: DateFormat;
       by: string;
     }>(
-      `select p.name as practice, p.contact, p.time_zone as zone, p.date_format as dates, m.name as by from home_plans h join practices p on p.id = h.practice_id
-       join practitioners m on m.practice_id = h.practice_id and m.id = h.made_by where h.practice_id = :practiceId and h.id = :planId`,
-      { replacements: { practiceId, planId }, type: QueryTypes.SELECT },
+      `select p.name as practice, p.contact, p.time_zone as zone, p.date_format as dates, m.name as by from practices p join practitioners m on m.practice_id = p.id
+       where p.id = :practiceId and m.id = coalesce((select made_by from home_plans where practice_id = :practiceId and id = cast(:planId as uuid)),
+         (select practitioner_id from visits where practice_id = :practiceId and id = cast(:visitId as uuid)))`,
+      { replacements: { practiceId, planId, visitId }, type: QueryTypes.SELECT },
     );
     return row ?? null;
   },

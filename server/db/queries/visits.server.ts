@@ -145,12 +145,15 @@ export interface VisitRow {
   startsAt: string;
   minutes: number | null;
   stage: VisitStage;
+  /** Nobody has worked with the client yet. */
+  isFirst: boolean;
 }
 
 /** Visits that begin within a span, in order. */
 export const visitsBetween = byPractice(async (practiceId: string, from: Date, to: Date): Promise<VisitRow[]> => {
   const [rows] = (await database().query(
-    `select v.id, v.client_id as "clientId", c.name as "clientName", p.name as practitioner, v.starts_at as "startsAt", v.booked_minutes as minutes, v.stage
+    `select v.id, v.client_id as "clientId", c.name as "clientName", p.name as practitioner, v.starts_at as "startsAt", v.booked_minutes as minutes, v.stage,
+     not exists (select 1 from visits o where o.practice_id = v.practice_id and o.client_id = v.client_id and o.stage not in ('screen', 'cancelled', 'missed')) as "isFirst"
      from visits v join clients c on c.id = v.client_id and c.practice_id = v.practice_id join practitioners p on p.id = v.practitioner_id
      where v.practice_id = :practiceId and v.starts_at >= :from and v.starts_at < :to order by v.starts_at, lower(c.name)`,
     { replacements: { practiceId, from, to } },

@@ -30,7 +30,7 @@ export function NextVisit({ booked }: { booked: Booking | null }) {
             </strong>
             , {booking.minutes ?? USUAL_BOOKING_MINUTES} minutes, with {booking.practitioner}. It stands in the book.
           </p>
-          {!ended && <BookingWays booking={booking} onChanged={keep} />}
+          {!ended && <BookingWays booking={{ ...booking, isFirst: false }} onChanged={keep} />}
         </>
       ) : ended ? (
         <p className="soft">None was booked.</p>

@@ -1,6 +1,13 @@
 import type { EarlierReadings, MeasureAnswers, Reading } from '../../../../core/measures';
 import { emptyRoutine, type Routine } from '../../../../core/routine';
-import { type Caution, type Override, type PatchTest, type Screening, screenVisit } from '../../../../core/limits';
+import {
+  type Answers,
+  type Caution,
+  type Override,
+  type PatchTest,
+  type Screening,
+  screenVisit,
+} from '../../../../core/limits';
 import {
   type Client,
   type Consent,
@@ -44,6 +51,8 @@ export interface VisitData {
   /** What came before easier days, by complaint. */
   helped: HelpedBefore[];
   lastScreen: Screen | null;
+  /** Told by the client ahead of the visit, by question. */
+  said: Answers;
   /** Scored measures of this visit and of those before it, oldest first. */
   scores: TakenScore[];
   practiceName: string;
