@@ -38,6 +38,7 @@ import { ROUTINES } from './routines.ts';
 import { seedScores } from './scores.ts';
 import { DEMO_SIGN_IN } from './sign-in.ts';
 import { seedHomePlans } from './home-plans.ts';
+import { seedReminders } from './reminders.ts';
 import { OWN_TECHNIQUES } from './techniques.ts';
 
 const DEMO_SECOND = { email: 'rafe@harbour-row.example', password: 'velvet-harbour' } as const;
@@ -60,6 +61,7 @@ export async function seedDemo(today: Date): Promise<{ practiceId: string }> {
   );
   await refreshOutdatedCourses(practiceId);
   await inPractice(practiceId, () => seedHomePlans(practiceId, dayWord(today, 0)));
+  await inPractice(practiceId, () => seedReminders(practiceId, moment(today, -1, '10:00')));
   return { practiceId };
 }
 

@@ -3,6 +3,7 @@ import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { DEMO_SIGN_IN } from '../demo/sign-in.ts';
 import { startAlgometer } from '../devices/algometer.ts';
+import { type Mailbox, startMailbox } from '../devices/mailbox.ts';
 import type { listen as Listen } from '../server/http/listen.ts';
 import { readPort, readSettings } from '../server/settings.ts';
 import { ensureBuild } from './lib/build.ts';
@@ -43,6 +44,7 @@ await command(async () => {
   const { closeDatabase } = await import('../server/db/connection.ts');
   let cluster: PrivateCluster | null = null;
   let gauge: Awaited<ReturnType<typeof startAlgometer>> | null = null;
+  let mailbox: Mailbox | null = null;
   let server: Awaited<ReturnType<typeof Listen>> | null = null;
   let ending = false;
   const close = async (code: number): Promise<never> => {
@@ -50,6 +52,7 @@ await command(async () => {
     await new Promise<void>((done) => (server ? server.close(() => done()) : done()));
     await closeDatabase().catch(() => {});
     await gauge?.close();
+    await mailbox?.close();
     await cluster?.stop();
     process.exit(code);
   };
@@ -77,6 +80,12 @@ await command(async () => {
       gauge = await startAlgometer();
       process.env.VELVET_GAUGE = gauge.address;
     }
+    // The same for a mail server: the stand-in delivers nothing, it writes letters into a folder.
+    const letters = join(folder, 'mail');
+    if (!process.env.VELVET_MAIL) {
+      mailbox = await startMailbox({ folder: letters });
+      process.env.VELVET_MAIL = mailbox.address;
+    }
     const { listen } = await import('../server/http/listen.ts');
     server = await listen(port);
     await unlessEnding();
@@ -85,11 +94,13 @@ await command(async () => {
     const signIn = values.empty
       ? 'no one yet: create a practice'
       : `${DEMO_SIGN_IN.email}, password ${DEMO_SIGN_IN.password}`;
+    if (mailbox) console.log(`Reminders go to a stand-in that delivers nothing and writes into ${letters}`);
     console.log(`Velvet Compass runs at ${at}  (sign in: ${signIn})`);
   } catch (error) {
     if (ending) return;
     await closeDatabase().catch(() => {});
     await (gauge as Awaited<ReturnType<typeof startAlgometer>> | null)?.close();
+    await (mailbox as Mailbox | null)?.close();
     await (cluster as PrivateCluster | null)?.stop();
     throw error;
   }

@@ -67,6 +67,11 @@ export const clientSchema = object({
   once,
   name: string().trim().required('Type a name.').max(120, 'At most 120 characters are accepted.'),
   about: words(120),
+  email: string()
+    .trim()
+    .default('')
+    .max(254, 'At most 254 characters are accepted.')
+    .email('An address such as noor@post.example is accepted.'),
   note: words(2000),
   pressureCap: string()
     .transform(emptyIsNull)

@@ -1,5 +1,5 @@
 import { PRODUCT_KINDS, REASON_LETTERS } from '../../core/limits';
-import { DATE_FORMATS, type DateFormat, TEXT_KINDS } from '../../core/record';
+import { CONSENT_KINDS, DATE_FORMATS, type DateFormat, TEXT_KINDS } from '../../core/record';
 import { type Pressure, PRESSURES, type Region, REGIONS, type WorkWord } from '../../core/words';
 import { SCHOOLS } from '../../reference/schools';
 import { array, boolean, number, object, string, type InferType } from 'yup';
@@ -103,9 +103,7 @@ export const overrideSchema = object({
 });
 
 export const consentSchema = object({
-  kind: string()
-    .oneOf(['work', 'photo'] as const)
-    .required(),
+  kind: string().oneOf(CONSENT_KINDS).required(),
   do: string()
     .oneOf(['give', 'withdraw'] as const)
     .required(),
@@ -135,4 +133,21 @@ export const schoolSchema = object({
     .min(7, '7 to 180 days are accepted.')
     .max(180, '7 to 180 days are accepted.')
     .required('7 to 180 days are accepted.'),
+});
+
+/** Whether clients who agreed are written to, and from which address. */
+export const remindersSchema = object({
+  reminds: boolean().default(false),
+  mailFrom: string()
+    .trim()
+    .default('')
+    .max(254, 'At most 254 characters are accepted.')
+    .when('reminds', {
+      is: true,
+      then: (s) =>
+        s
+          .required('Type the address that letters come from.')
+          .email('An address such as studio@harbour-row.example is accepted.'),
+      otherwise: (s) => s.email('An address such as studio@harbour-row.example is accepted.'),
+    }),
 });

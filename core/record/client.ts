@@ -30,6 +30,8 @@ export interface Client {
   name: string;
   /** What tells them apart: seat, trade, how they came. */
   about: string;
+  /** Where reminders go, with consent; empty where none was given. */
+  email: string;
   /** Free words. */
   note: string;
   /** The most pressure anywhere; null when not capped. */

@@ -1,13 +1,15 @@
 /** Texts a practice words for itself, each with versions. */
-export const TEXT_KINDS = ['scope', 'consent-work', 'consent-photo'] as const;
+export const TEXT_KINDS = ['scope', 'consent-work', 'consent-photo', 'consent-reminders'] as const;
 export type TextKind = (typeof TEXT_KINDS)[number];
 export const TEXT_NAMES: Record<TextKind, string> = {
   scope: 'What we do and do not do',
   'consent-work': 'Consent to the work and its record',
   'consent-photo': 'Consent to face photos',
+  'consent-reminders': 'Consent to reminders by e-mail',
 };
 
-export type ConsentKind = 'work' | 'photo';
+export const CONSENT_KINDS = ['work', 'photo', 'reminders'] as const;
+export type ConsentKind = (typeof CONSENT_KINDS)[number];
 export interface PracticeText {
   /** What it is read for. */
   kind: TextKind;

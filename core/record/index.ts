@@ -68,6 +68,7 @@ export {
   TEXT_KINDS,
   TEXT_NAMES,
   type Consent,
+  CONSENT_KINDS,
   type ConsentKind,
   type PracticeText,
   type TextKind,

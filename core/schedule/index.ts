@@ -41,3 +41,12 @@ export {
   type BeforePacket,
   type BeforeQuestion,
 } from './before-visit.ts';
+export {
+  homePlanLetter,
+  missedToTell,
+  REMINDED_FROM_HOUR,
+  visitIsDue,
+  visitLetter,
+  type Letter,
+  type ReminderKind,
+} from './reminders.ts';

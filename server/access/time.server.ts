@@ -1,5 +1,5 @@
 import { TZDate } from '@date-fns/tz';
-import { addDays, startOfDay } from 'date-fns';
+import { addDays, format, startOfDay } from 'date-fns';
 
 /** The span of a calendar day of the practice's zone, as moments in UTC. */
 export function dayIn(timeZone: string, at: Date): { from: Date; to: Date } {
@@ -29,3 +29,7 @@ export function daysBetween(timeZone: string, from: string, to: string): { from:
   const end = dayIn(timeZone, momentIn(timeZone, to, '12:00')).to;
   return { from: begin, to: new Date(Math.max(end.getTime(), begin.getTime() + LEAST_MS)) };
 }
+
+/** The calendar day YYYY-MM-DD and the hour, 0 to 23, of a zone at a moment. */
+export const todayIn = (timeZone: string, at: Date): string => format(new TZDate(at.getTime(), timeZone), 'yyyy-MM-dd');
+export const hourIn = (timeZone: string, at: Date): number => new TZDate(at.getTime(), timeZone).getHours();

@@ -52,6 +52,7 @@ const VIEWS: [name: string, open: (page: Page) => Promise<unknown>][] = [
   ['Rules', at('/practice')],
   ['Texts', at('/practice/texts')],
   ['Products', at('/practice/products')],
+  ['Reminders', at('/practice/reminders')],
   ['Across clients', at('/practice/across')],
   ['Audit trail', at('/practice/trail')],
   ['Routines', at('/routines')],

@@ -116,11 +116,11 @@ async function posted(page: Page, path: string, form: Record<string, string>): P
 }
 
 /** The same as by hand, through the same doors without the forms: for tests that are about something else. */
-export async function openPractice(page: Page): Promise<void> {
+export async function openPractice(page: Page, timeZone = 'Europe/Lisbon'): Promise<void> {
   const who = somebody();
   await posted(page, '/new-practice', {
     practice: 'Quay Street Hands',
-    timeZone: 'Europe/Lisbon',
+    timeZone,
     name: 'Rafe Oyelaran',
     ...who,
   });

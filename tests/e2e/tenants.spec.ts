@@ -30,6 +30,8 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
     techniqueId: OWN_TECHNIQUES[0]!.id,
     // A private link has no session: what nobody was given opens nothing, for whomever.
     secret: 'A'.repeat(43),
+    // Nothing of the demo: whatever it is, it is not the stranger’s.
+    reminderId: crypto.randomUUID(),
     visitId: /visits\/([^/]+)/.exec(page.url())![1]!,
   };
   await page.locator('.client-strip').getByRole('link', { name: 'Noor Halvorsen' }).click();
@@ -115,6 +117,7 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
     [`/bookings/${ids.visitId}/move`, { day: '2030-01-01', time: '10:00', minutes: 60 }],
     [`/bookings/${ids.visitId}/end`, { as: 'missed' }],
     [`/bookings/${ids.visitId}/link`, {}],
+    [`/practice/reminders/${ids.visitId}`, {}],
     [`/visits/${ids.visitId}/run`, { kind: 'open' }],
     [`/visits/${ids.visitId}/run`, { kind: 'events', runId: ids.visitId, events: [] }],
   ] as const)
@@ -124,7 +127,8 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
   for (const address of addresses.filter(
     (a) =>
       !a.startsWith('/h/') &&
-      !/\/(save|run|outcome|score|override|photo|consent|patch-test|ratings|decide|do|move|end|referral|calendar)$/.test(
+      !a.startsWith('/practice/reminders/') &&
+      !/\/(save|run|outcome|score|override|photo|consent|patch-test|ratings|decide|do|move|end|link|referral|calendar)$/.test(
         a,
       ),
   ))

@@ -19,6 +19,7 @@ const page = (over: Partial<Parameters<typeof listClients>[1]> = {}) =>
 const inputOf = (c: Awaited<ReturnType<typeof addClient>>) => ({
   name: c.name,
   about: c.about,
+  email: c.email,
   note: c.note,
   pressureCap: c.pressureCap,
   fingerWidthsMm: c.fingerWidthsMm,
@@ -87,6 +88,7 @@ describe('long lists', () => {
       await createClient(large, {
         name: `Client ${String(i).padStart(2, '0')}`,
         about: i % 2 ? 'viola' : 'oboe',
+        email: '',
         note: '',
         pressureCap: null,
         fingerWidthsMm: null,

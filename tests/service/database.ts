@@ -83,6 +83,7 @@ export async function addClient(
   const id = await createClient(tenant, {
     name,
     about: 'second violins',
+    email: '',
     note: '',
     pressureCap: null,
     fingerWidthsMm: null,

@@ -29,6 +29,7 @@ export const emptyVisit = (): VisitData => ({
     id: 'c1',
     name: 'Jun Castellan',
     about: 'stage manager',
+    email: '',
     note: '',
     pressureCap: null,
     fingerWidthsMm: null,

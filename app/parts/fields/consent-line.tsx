@@ -55,7 +55,7 @@ export function ConsentLine({ clientId, kind, text, consents, timeZone, onConsen
     <div className="consent-line">
       <div>
         <strong>{TEXT_NAMES[text.kind]}</strong>{' '}
-        <span className={now.state === 'given' ? 'soft' : 'worse'}>{told}</span>
+        <span className={now.state === 'given' || kind === 'reminders' ? 'soft' : 'worse'}>{told}</span>
         <Button variant="link" aria-expanded={shown} onClick={() => setShown(!shown)}>
           {shown ? 'Hide the wording' : 'Read the wording'}
         </Button>

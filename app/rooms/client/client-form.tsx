@@ -35,6 +35,7 @@ export function ClientForm({
   const { form, bind } = useCheckedForm<Values>(clientSchema, answered, {
     name: client?.name ?? '',
     about: client?.about ?? '',
+    email: client?.email ?? '',
     note: client?.note ?? '',
     pressureCap: client?.pressureCap ?? ('' as never),
     habitSides: Object.fromEntries(HABITS.map((h) => [h, client?.habitSides[h] ?? ''])) as never,
@@ -78,6 +79,14 @@ export function ClientForm({
       <div className="form-grid">
         <Field form={form} name="name" label="Name" autoComplete="off" />
         <Field form={form} name="about" label="Known by" hint="Seat, trade, how they came." />
+        <Field
+          form={form}
+          name="email"
+          type="email"
+          label="E-mail"
+          autoComplete="off"
+          hint="For reminders, once the client agreed to them."
+        />
         <Field form={form} name="pressureCap" label="Pressure at most">
           <option value="">not capped</option>
           {PRESSURES.map((p) => (

@@ -16,7 +16,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     return (await withdrawConsent(who, params.clientId, kind))
       ? { withdrawn: true }
       : data({ message: 'There is no consent to take back.' }, { status: 404 });
-  const now = (await practiceTexts(who.practiceId))[kind === 'work' ? 'consent-work' : 'consent-photo'].version;
+  const now = (await practiceTexts(who.practiceId))[`consent-${kind}`].version;
   if (now !== textVersion)
     return data(
       { message: 'The wording was changed meanwhile. Load the page again and read the new one.' },

@@ -1,3 +1,4 @@
+import { CONSENT_KINDS } from '../../../core/record';
 import { useState } from 'react';
 import { data, redirect, useActionData, useRouteLoaderData } from 'react-router';
 import { consentsOf } from '../../../server/db/queries/consents.server';
@@ -48,7 +49,7 @@ export default function Details({
           <h1>Details</h1>
         </div>
         <section aria-label="Consent" className="narrow">
-          {(['work', 'photo'] as const).map((kind) => (
+          {CONSENT_KINDS.map((kind) => (
             <ConsentLine
               key={kind}
               clientId={client.id}

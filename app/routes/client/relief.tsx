@@ -97,6 +97,12 @@ export default function Relief({ loaderData }: Route.ComponentProps) {
             <Link to={`/clients/${client.id}/details`}>Add what they come for</Link>, then rate it at a visit.
           </p>
         )}
+        {open.length > 0 && !begun.length && (
+          <p className="narrow">
+            Three ratings on different days before the work tell most: a first visit that stands in the book has a link
+            for them, under <Link to={`/clients/${client.id}/visits`}>Visits</Link>.
+          </p>
+        )}
         <ReliefCourses
           between={
             <>

@@ -24,6 +24,7 @@ export default function PracticeFrame({ loaderData }: Route.ComponentProps) {
           <NavLink to="/practice/school">School, dates, review</NavLink>
           <NavLink to="/practice/texts">Texts</NavLink>
           <NavLink to="/practice/products">Products</NavLink>
+          <NavLink to="/practice/reminders">Reminders</NavLink>
           {loaderData.isOwner && <NavLink to="/practice/across">Across clients</NavLink>}
           {loaderData.isOwner && <NavLink to="/practice/trail">Audit trail</NavLink>}
         </nav>

@@ -41,6 +41,8 @@ const WORDS: Record<string, string> = {
   'home-plan-kept': 'Home plan kept',
   'home-plan-ended': 'Home plan ended',
   'home-link-made': 'Private link made',
+  'reminders-set': 'Reminders set',
+  'reminder-as-file': 'Reminder given out as a file',
   'before-link-made': 'Link before a first visit made',
   'home-link-ended': 'Private link ended',
   'home-flag-seen': 'Answer from home seen to',

@@ -56,6 +56,7 @@ export class ClientModel extends Model<InferAttributes<ClientModel>, InferCreati
   declare name: string;
   /** What tells them apart: seat, trade, how they came. */
   declare about: string;
+  declare email: CreationOptional<string>;
   declare note: string;
   /** The most pressure for this client; null when not capped. */
   declare pressureCap: Pressure | null;
@@ -132,6 +133,7 @@ export function definePeople(sequelize: Sequelize): void {
       pressureCap: DataTypes.TEXT,
       fingerWidthsMm: DataTypes.JSONB,
       habitSides: { type: DataTypes.JSONB, defaultValue: {} },
+      email: { type: DataTypes.TEXT, defaultValue: '' },
       allergies: { type: DataTypes.JSONB, defaultValue: [] },
       version: { type: DataTypes.INTEGER, defaultValue: 1 },
       createdAt: now,

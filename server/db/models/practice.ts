@@ -1,6 +1,6 @@
 import type { LocalRule, Product } from '../../../core/limits/index.ts';
 import type { PhotoMarks } from '../../../core/measures/index.ts';
-import type { TextKind } from '../../../core/record/index.ts';
+import type { ConsentKind, TextKind } from '../../../core/record/index.ts';
 import type { OwnTechnique } from '../../../core/routine/index.ts';
 import {
   DataTypes,
@@ -33,7 +33,7 @@ export class ConsentModel extends Model<InferAttributes<ConsentModel>, InferCrea
   declare id: CreationOptional<string>;
   declare practiceId: string;
   declare clientId: string;
-  declare kind: 'work' | 'photo';
+  declare kind: ConsentKind;
   declare textVersion: number;
   declare givenAt: Date;
   declare takenBy: string | null;

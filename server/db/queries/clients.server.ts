@@ -83,6 +83,7 @@ function plainClient(c: ClientModel, complaints: ComplaintModel[]): Client {
     id: c.id,
     name: c.name,
     about: c.about,
+    email: c.email,
     note: c.note,
     pressureCap: c.pressureCap,
     fingerWidthsMm: c.fingerWidthsMm,

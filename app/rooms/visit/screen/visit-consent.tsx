@@ -9,7 +9,7 @@ export function VisitConsent({ kind }: { kind: ConsentKind }) {
     <ConsentLine
       clientId={client.id}
       kind={kind}
-      text={texts[kind === 'work' ? 'consent-work' : 'consent-photo']}
+      text={texts[`consent-${kind}`]}
       consents={alongside.consents}
       timeZone={timeZone}
       onConsents={(consents) => noteAlongside(() => ({ consents }))}
