@@ -1,8 +1,7 @@
 /** Checks the audit trail of every practice, portion by portion. */
-import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { command, databaseUrl, options, Wrong } from './lib/command.ts';
-import { holderOf } from './lib/folder-lock.ts';
+import { command, options } from './lib/command.ts';
+import { ownerOf } from './lib/owner.ts';
 import { DATA } from './lib/paths.ts';
 import { ensureTrailKey } from './lib/trail-key.ts';
 
@@ -14,13 +13,8 @@ Looks at DATABASE_URL, or at the demo while it runs. Exit code 1 when something 
 
 await command(async () => {
   options(HELP, {});
-  const given = databaseUrl(process.env.DATABASE_URL);
-  const folder = join(DATA, 'demo');
-  const port = given ? null : holderOf(folder)?.databasePort;
-  if (!given && !port) throw new Wrong('DATABASE_URL is not set and the demo does not run');
-  const owner =
-    given ?? `postgres://velvet:${readFileSync(join(folder, 'postgres-password'), 'utf8')}@127.0.0.1:${port}/velvet`;
-  ensureTrailKey(given ? DATA : folder);
+  const owner = ownerOf();
+  ensureTrailKey(process.env.DATABASE_URL ? DATA : join(DATA, 'demo'));
   const { prepare } = await import('./lib/prepare.ts');
   await prepare(owner);
   const { closeDatabase } = await import('../server/db/connection.ts');

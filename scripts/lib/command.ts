@@ -6,21 +6,27 @@ export class Wrong extends Error {}
 
 type Options = NonNullable<ParseArgsConfig['options']>;
 
-/** The options of a command; `--help` prints what there is and ends, anything unknown is told in one line. */
+/**
+ * The options of a command, and up to so many words that are none; `--help` prints what there is and ends, anything
+ * unknown is told in one line.
+ */
 export function options<T extends Options>(
   help: string,
   accepted: T,
-): Partial<{ [K in keyof T]: T[K]['type'] extends 'boolean' ? boolean : string }> {
+  words = 0,
+): Partial<{ [K in keyof T]: T[K]['type'] extends 'boolean' ? boolean : string }> & { rest: string[] } {
   try {
-    const { values } = parseArgs({
+    const { values, positionals } = parseArgs({
       options: { ...accepted, help: { type: 'boolean', short: 'h' } } as Options,
+      allowPositionals: words > 0,
       strict: true,
     });
     if (values.help) {
       console.log(help.trim());
       process.exit(0);
     }
-    return values as ReturnType<typeof options<T>>;
+    if (positionals.length > words) throw new Wrong(`"${positionals[words]}" is one word too many`);
+    return { ...values, rest: positionals } as ReturnType<typeof options<T>>;
   } catch (error) {
     if (!(error as { code?: string }).code?.startsWith('ERR_PARSE_ARGS')) throw error;
     throw new Wrong(`${(error as Error).message.split('. ')[0]}; --help tells what there is`);

@@ -57,6 +57,16 @@ async function ensurePassword(owner: Sequelize, url: string, password: string): 
   }
 }
 
+/** The application's own role, without any table: what is granted to it can be brought in. */
+export async function ensureAppRole(ownerUrl: string): Promise<void> {
+  const owner = connect(ownerUrl, null);
+  try {
+    await ensureRole(owner, appUrlOf(ownerUrl).password);
+  } finally {
+    await owner.close();
+  }
+}
+
 /**
  * Brings the database to the present shape as its owner and answers with the address of the application's own role.
  * Everything afterwards runs in that role. `appUrl` names one that was made by hand.

@@ -53,6 +53,8 @@ const VIEWS: [name: string, open: (page: Page) => Promise<unknown>][] = [
   ['Texts', at('/practice/texts')],
   ['Products', at('/practice/products')],
   ['Reminders', at('/practice/reminders')],
+  ['Closed records', at('/practice/kept')],
+  ['Let go', client('Noor Halvorsen', '/let-go')],
   ['Across clients', at('/practice/across')],
   ['Audit trail', at('/practice/trail')],
   ['Routines', at('/routines')],

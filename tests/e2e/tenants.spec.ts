@@ -32,6 +32,7 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
     secret: 'A'.repeat(43),
     // Nothing of the demo: whatever it is, it is not the stranger’s.
     reminderId: crypto.randomUUID(),
+    recordId: crypto.randomUUID(),
     visitId: /visits\/([^/]+)/.exec(page.url())![1]!,
   };
   await page.locator('.client-strip').getByRole('link', { name: 'Noor Halvorsen' }).click();
@@ -70,6 +71,7 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
   for (const [address, form] of [
     [`/clients/${ids.clientId}`, {}],
     [`/clients/${ids.clientId}/details`, { name: 'Taken', version: '1' }],
+    [`/clients/${ids.clientId}/let-go`, { how: 'erase', password: 'a long enough one' }],
     [`/clients/${ids.clientId}/measure`, { takenOn: '2026-03-01', hairlineBrow: '58' }],
     [`/routines/${ids.templateId}`, { name: 'Taken', version: '1' }],
     [`/routines/${ids.templateId}`, { do: 'delete' }],
@@ -127,7 +129,7 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
   for (const address of addresses.filter(
     (a) =>
       !a.startsWith('/h/') &&
-      !a.startsWith('/practice/reminders/') &&
+      !/^\/practice\/(reminders|kept)\//.test(a) &&
       !/\/(save|run|outcome|score|override|photo|consent|patch-test|ratings|decide|do|move|end|link|referral|calendar)$/.test(
         a,
       ),

@@ -15,10 +15,16 @@ interface Props {
   onConsents: (consents: Consent[]) => void;
 }
 
+/** What is erased at once when a consent is taken back. */
+const GOES_WITH: Partial<Record<ConsentKind, string>> = {
+  photo: 'All photos of this client are erased at once.',
+};
+
 /** Whether the client consents to today's wording, the wording itself, and one button to note it or take it back. */
 export function ConsentLine({ clientId, kind, text, consents, timeZone, onConsents }: Props) {
   const { dayWords } = useDates();
   const [shown, setShown] = useState(false);
+  const [asks, setAsks] = useState(false);
   const [failed, setFailed] = useState('');
   /** One word after the other: two on their way at once might be kept in the other order. */
   const [writing, setWriting] = useState(false);
@@ -59,17 +65,32 @@ export function ConsentLine({ clientId, kind, text, consents, timeZone, onConsen
         <Button variant="link" aria-expanded={shown} onClick={() => setShown(!shown)}>
           {shown ? 'Hide the wording' : 'Read the wording'}
         </Button>
-        {now.state === 'given' || now.state === 'outdated' ? (
-          <Button variant="link" disabled={writing} onClick={() => void write('withdraw')}>
+        {(now.state === 'given' || now.state === 'outdated') && !asks && (
+          <Button
+            variant="link"
+            disabled={writing}
+            onClick={() => (GOES_WITH[kind] ? setAsks(true) : void write('withdraw'))}
+          >
             Client takes it back
           </Button>
-        ) : null}
+        )}
         {now.state !== 'given' && (
           <Button size="sm" variant="outline-primary" disabled={writing} onClick={() => void write('give')}>
             Client agrees
           </Button>
         )}
       </div>
+      {asks && (
+        <div role="alertdialog" aria-label="Take it back?">
+          {GOES_WITH[kind]}{' '}
+          <Button size="sm" variant="danger" autoFocus onClick={() => (setAsks(false), void write('withdraw'))}>
+            Take it back
+          </Button>{' '}
+          <Button size="sm" variant="outline-primary" onClick={() => setAsks(false)}>
+            Leave it
+          </Button>
+        </div>
+      )}
       {shown && <blockquote className="small mb-0">{text.body}</blockquote>}
       {failed && (
         <div className="caution small" role="alert">

@@ -1,15 +1,12 @@
 import { checkRoutine } from '../../../core/rules';
-import { expandRoutine, ribbonOf, stepsOf, type Catalogue, type Routine } from '../../../core/routine';
+import { ribbonOf, stepsOf, type Catalogue, type Routine } from '../../../core/routine';
 import {
   doneSideAt,
   runRecord,
   shifted,
   speakerOf,
   spokenAt,
-  stateAt,
   timeLeftMs,
-  type Hearing,
-  type HearingAlone,
   type Moment,
   type PlainKind,
 } from '../../../core/guide';
@@ -19,34 +16,27 @@ import isEqual from 'fast-deep-equal';
 import { useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { Ribbon } from '../ribbon/ribbon';
 import { AloneBar } from './alone-bar';
+import { AskedPanel, type Asking } from './asked-panel';
 import type { CommandId } from './commands';
-import { ComparePanel } from './compare-panel';
 import { Controls } from './controls';
 import { useOneTouch } from './one-touch';
 import { CuePanel } from './cue-panel';
 import { EndedPanel } from './ended-panel';
 import { useGuideSettings } from './guide-settings';
 import { HearingFields } from './hearing-fields';
-import { NotePanel } from './note-panel';
 import { PlayerBar } from './player-bar';
 import { PlayerChart } from './player-chart';
 import type { OpenRun, RunPort } from './port';
-import { ReadyPanel, type Stopped } from './ready-panel';
+import { ReadyPanel } from './ready-panel';
+import { ALONE_COMMANDS, hearingAlone, onlyOther, outcomesOf, stoppedAt } from './run-words';
 import { hush, say } from './speech';
 import { Sound } from './sound';
-import { StopPanel } from './stop-panel';
+import { type Alone, useAlone } from './use-alone';
 import { useLongPress } from './long-press';
 import { useCommands } from './use-commands';
 import { useMoments } from './use-moments';
 import { useRun } from './use-run';
 import { useWakeLock } from './wake-lock';
-
-interface Alone {
-  /** Reasons to stop that are offered. */
-  reasons: readonly string[];
-  /** Told once when it has ended and what it was is kept; with why it was stopped. */
-  onEnded: (runId: string, stopped: string | null) => void;
-}
 
 export interface PlayerProps {
   routine: Routine;
@@ -90,7 +80,7 @@ export function Player(props: PlayerProps) {
   const [settings, setSettings] = useGuideSettings();
   const [atMirror, setAtMirror] = useState({ mirror: true, eyesShut: false });
   const hearing = alone ? hearingAlone(settings.hearing, atMirror.eyesShut) : settings.hearing;
-  const [asking, setAsking] = useState<'stop' | 'note' | 'compare' | null>(null);
+  const [asking, setAsking] = useState<Asking>(null);
   const [refused, setRefused] = useState('');
   /** Typed into the note, kept while something else is asked. */
   const [note, setNote] = useState('');
@@ -191,23 +181,7 @@ export function Player(props: PlayerProps) {
     return true;
   };
   useCommands(command);
-  const startAlone = useEffectEvent(() => {
-    if (state.status === 'ready' && !open) begin(0);
-  });
-  useEffect(() => {
-    if (alone) startAlone();
-    // Started where it was asked for: the page before has a start of its own.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, []);
-  const { status } = state;
-  const endAlone = useEffectEvent(() => {
-    if (run.run && (status === 'done' || status === 'stopped'))
-      alone?.onEnded(run.run.id, status === 'done' ? null : (state.stopReason ?? ''));
-  });
-  const isKept = run.ending === 'kept';
-  useEffect(() => {
-    if (isKept) endAlone();
-  }, [isKept]);
+  useAlone(alone, run, () => state.status === 'ready' && !open && begin(0));
   const longPress = useLongPress(() => void (alone && live && command('stop')));
 
   const cue = cues[state.cueIndex]!;
@@ -312,38 +286,16 @@ export function Player(props: PlayerProps) {
                 onReading?.(reading);
               }}
             >
-              {asking === 'stop' ? (
-                <StopPanel
-                  reasons={alone?.reasons}
-                  words={alone && 'Stop for now?'}
-                  onCancel={close}
-                  onStop={(reason) => {
-                    run.press({ kind: 'stop', reason });
-                    close();
-                  }}
-                />
-              ) : asking === 'note' ? (
-                <NotePanel
-                  text={note}
-                  onText={setNote}
-                  onCancel={close}
-                  onCompare={() => ask('compare')}
-                  onNote={(words) => {
-                    run.press({ kind: 'note', words });
-                    setNote('');
-                    close();
-                  }}
-                />
-              ) : asking === 'compare' ? (
-                <ComparePanel
-                  doneSide={doneSide ?? (cue.side === 'left' ? 'left' : 'right')}
-                  onCancel={close}
-                  onDone={(compare) => {
-                    run.press({ kind: 'compare', compare });
-                    close();
-                  }}
-                />
-              ) : null}
+              <AskedPanel
+                asking={asking}
+                reasons={alone?.reasons}
+                doneSide={doneSide ?? (cue.side === 'left' ? 'left' : 'right')}
+                note={note}
+                onNote={setNote}
+                onCompare={() => ask('compare')}
+                onPress={run.press}
+                onClose={close}
+              />
             </CuePanel>
           )}
           {live && outdated && (
@@ -379,39 +331,4 @@ export function Player(props: PlayerProps) {
       )}
     </div>
   );
-}
-
-/** What can be asked for where one works on oneself: nothing firmer than the plan. */
-const ALONE_COMMANDS: ReadonlySet<CommandId> = new Set([
-  'toggle',
-  'go-on',
-  'next',
-  'back',
-  'repeat',
-  'lighter',
-  'stop',
-]);
-/** Everything is told to the one who works; with shut eyes every end is counted down. */
-const hearingAlone = (hearing: Hearing, eyesShut: boolean): HearingAlone => ({
-  ...hearing,
-  who: 'oneself',
-  countdown: eyesShut ? 'always' : hearing.countdown,
-});
-
-/** At the end of the five words there is nothing lighter, or firmer. */
-const onlyOther = <T,>(next: T, now: T): T | null => (next === now ? null : next);
-
-function outcomesOf(steps: ReturnType<typeof runRecord>['steps']) {
-  const of = (outcome: (typeof steps)[number]['outcome']) => steps.filter((s) => s.outcome === outcome).length;
-  return { done: of('done'), part: of('part'), skipped: of('skipped') };
-}
-
-/** Where a stopped run would go on, by the routine it ran. */
-function stoppedAt({ events, routine }: OpenRun): Stopped | null {
-  const cues = expandRoutine(routine);
-  const state = stateAt(cues, events, events.at(-1)?.atMs ?? 0);
-  const cue = cues[state.cueIndex];
-  if (!cue || state.status !== 'stopped') return null;
-  const of = Math.max(...cues.map((c) => c.stepIndex)) + 1;
-  return { step: cue.stepIndex + 1, of, leftSeconds: timeLeftMs(cues, state) / 1000 };
 }

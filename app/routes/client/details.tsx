@@ -1,6 +1,6 @@
 import { CONSENT_KINDS } from '../../../core/record';
 import { useState } from 'react';
-import { data, redirect, useActionData, useRouteLoaderData } from 'react-router';
+import { data, Link, redirect, useActionData, useRouteLoaderData } from 'react-router';
 import { consentsOf } from '../../../server/db/queries/consents.server';
 import { practiceTexts } from '../../../server/db/queries/practice.server';
 import { updateClient } from '../../../server/db/queries/clients.server';
@@ -13,9 +13,9 @@ import type { Route } from './+types/details';
 import type { loader as frame } from './client';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId, practitionerId, timeZone } = await requirePractitioner(request);
+  const { practiceId, practitionerId, timeZone, role } = await requirePractitioner(request);
   const [consents, texts] = await Promise.all([consentsOf(practiceId, params.clientId), practiceTexts(practiceId)]);
-  return { consents, texts, timeZone, practitionerId };
+  return { consents, texts, timeZone, practitionerId, isOwner: role === 'owner' };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
@@ -38,7 +38,7 @@ export async function action({ request, params }: Route.ActionArgs) {
 }
 
 export default function Details({
-  loaderData: { texts, timeZone, practitionerId, consents: kept },
+  loaderData: { texts, timeZone, practitionerId, isOwner, consents: kept },
 }: Route.ComponentProps) {
   const { client } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof frame>>;
   const [consents, setConsents] = useState(kept);
@@ -60,6 +60,13 @@ export default function Details({
               onConsents={setConsents}
             />
           ))}
+        </section>
+        <section aria-label="The whole record" className="narrow mb-4">
+          <a href={`/clients/${client.id}/copy`} download>
+            Take the whole record along
+          </a>{' '}
+          <span className="soft">as a file: a page to read, the document, the photos.</span>{' '}
+          {isOwner && <Link to={`/clients/${client.id}/let-go`}>Let this client go …</Link>}
         </section>
         <ClientForm who={practitionerId} client={client} answered={useActionData<typeof action>()} verb="Save" />
       </main>

@@ -99,8 +99,8 @@ export default function Relief({ loaderData }: Route.ComponentProps) {
         )}
         {open.length > 0 && !begun.length && (
           <p className="narrow">
-            Three ratings on different days before the work tell most: a first visit that stands in the book has a link
-            for them, under <Link to={`/clients/${client.id}/visits`}>Visits</Link>.
+            Three ratings on different days before the work tell most: a first visit that stands in the book has{' '}
+            <Link to={`/clients/${client.id}/visits`}>a link for them</Link>.
           </p>
         )}
         <ReliefCourses

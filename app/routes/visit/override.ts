@@ -1,7 +1,6 @@
 import { isYes, mayBeOverridden } from '../../../core/limits';
 import { data } from 'react-router';
-import { isOwnPassword } from '../../../server/db/queries/accounts.server';
-import { forgetTries, takeTry } from '../../../server/db/queries/attempts.server';
+import { whyUnsigned } from '../../../server/access/signature.server';
 import { signOverride } from '../../../server/db/queries/overrides.server';
 import { cautionsOf } from '../../../server/db/queries/practice.server';
 import { findVisit } from '../../../server/db/queries/visits.server';
@@ -26,11 +25,8 @@ export async function action({ request, params }: Route.ActionArgs) {
       { errors: { reason: 'This caution was not answered with yes, so there is nothing to override.' } },
       { status: 422 },
     );
-  const wait = await takeTry('signature', who.practitionerId);
-  if (wait) return data({ errors: { password: `Too many wrong tries. Try again in ${wait} min.` } }, { status: 429 });
-  if (!(await isOwnPassword(who, password)))
-    return data({ errors: { password: 'This is not your password.' } }, { status: 422 });
-  await forgetTries('signature', who.practitionerId);
+  const unsigned = await whyUnsigned(who, password);
+  if (unsigned) return data({ errors: { password: unsigned.message } }, { status: unsigned.status });
   const signed = await signOverride(who, visit.id, key, reason);
   if (signed === 'missing') return data({ errors: { reason: 'This visit is not here.' } }, { status: 404 });
   if (signed === 'ended') return data({ errors: { reason: 'This visit has ended.' } }, { status: 409 });

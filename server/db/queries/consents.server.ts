@@ -1,7 +1,7 @@
 import type { PatchTest } from '../../../core/limits/index.ts';
 import type { Consent, ConsentKind } from '../../../core/record/index.ts';
 import { database } from '../connection.ts';
-import { ClientModel, ConsentModel, PatchTestModel, ProductModel } from '../models/index.ts';
+import { ClientModel, ConsentModel, PatchTestModel, PhotoModel, ProductModel } from '../models/index.ts';
 import { writeAudit } from './audit.server.ts';
 import { byPractice, isUuid } from '../scope.ts';
 
@@ -54,6 +54,7 @@ export const giveConsent = byPractice(
   },
 );
 
+/** Takes a consent back, and with it what it covered: photos, and reminders that have not gone out. */
 export const withdrawConsent = byPractice(async (who: Who, clientId: string, kind: ConsentKind): Promise<boolean> => {
   if (!isUuid(clientId)) return false;
   return database().transaction(async (transaction) => {
@@ -61,6 +62,13 @@ export const withdrawConsent = byPractice(async (who: Who, clientId: string, kin
       { withdrawnAt: new Date() },
       { where: { practiceId: who.practiceId, clientId, kind, withdrawnAt: null }, transaction },
     );
+    // What it covered goes with it, in the same moment.
+    if (kind === 'photo') await PhotoModel.destroy({ where: { practiceId: who.practiceId, clientId }, transaction });
+    if (kind === 'reminders')
+      await database().query(
+        'delete from reminders where practice_id = :practiceId and client_id = :clientId and sent_at is null',
+        { replacements: { practiceId: who.practiceId, clientId }, transaction },
+      );
     if (count) await writeAudit(who, 'consent-withdrawn', { client: clientId, kind }, transaction);
     return count > 0;
   });
