@@ -23,7 +23,7 @@ const LARGEST_MANIFEST_BYTES = 1_000_000;
 /** A file that cannot be restored, or a place that it cannot be restored into. */
 export class BackupError extends Error {}
 
-export interface TableSum {
+interface TableSum {
   name: string;
   rows: number;
   /** Sum over all rows of both halves of the MD5 of a row as text: the same in whatever order the rows lie. */

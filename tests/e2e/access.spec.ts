@@ -54,6 +54,7 @@ const VIEWS: [name: string, open: (page: Page) => Promise<unknown>][] = [
   ['Products', at('/practice/products')],
   ['Reminders', at('/practice/reminders')],
   ['Closed records', at('/practice/kept')],
+  ['Take out', at('/practice/out')],
   ['Let go', client('Noor Halvorsen', '/let-go')],
   ['Across clients', at('/practice/across')],
   ['Audit trail', at('/practice/trail')],

@@ -41,6 +41,7 @@ const WORDS: Record<string, string> = {
   'home-plan-kept': 'Home plan kept',
   'home-plan-ended': 'Home plan ended',
   'home-link-made': 'Private link made',
+  'table-taken-out': 'Table taken out',
   'client-copy-taken': 'Whole record of a client taken out',
   'client-erased': 'A client erased',
   'client-limited': 'A client let go, record closed and kept',
