@@ -17,7 +17,7 @@ export function AskedPanel({
   onPress,
   onClose,
 }: {
-  asking: Asking;
+  asking: NonNullable<Asking>;
   /** Where one works on oneself: why it is stopped is one of these. */
   reasons?: readonly string[] | undefined;
   doneSide: OneSide;
@@ -66,7 +66,5 @@ export function AskedPanel({
           }}
         />
       );
-    case null:
-      return null;
   }
 }

@@ -286,16 +286,18 @@ export function Player(props: PlayerProps) {
                 onReading?.(reading);
               }}
             >
-              <AskedPanel
-                asking={asking}
-                reasons={alone?.reasons}
-                doneSide={doneSide ?? (cue.side === 'left' ? 'left' : 'right')}
-                note={note}
-                onNote={setNote}
-                onCompare={() => ask('compare')}
-                onPress={run.press}
-                onClose={close}
-              />
+              {asking && (
+                <AskedPanel
+                  asking={asking}
+                  reasons={alone?.reasons}
+                  doneSide={doneSide ?? (cue.side === 'left' ? 'left' : 'right')}
+                  note={note}
+                  onNote={setNote}
+                  onCompare={() => ask('compare')}
+                  onPress={run.press}
+                  onClose={close}
+                />
+              )}
             </CuePanel>
           )}
           {live && outdated && (
