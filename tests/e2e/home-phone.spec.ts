@@ -31,7 +31,12 @@ const phoneOf = (browser: Browser, baseURL: string | undefined): Promise<Browser
   browser.newContext({ baseURL: baseURL!, viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
 
 async function answerNo(phone: Page): Promise<void> {
-  for (const no of await phone.getByRole('button', { name: 'No', exact: true }).all()) await no.tap();
+  const all = phone.getByRole('button', { name: 'No', exact: true });
+  await expect(all).toHaveCount(3);
+  for (const no of await all.all()) {
+    await no.tap();
+    await expect(no).toHaveAttribute('aria-pressed', 'true');
+  }
   await phone.getByRole('button', { name: 'Go on', exact: true }).tap();
 }
 const ready = (phone: Page) => phone.locator('.main:not([aria-disabled=true])').waitFor();
