@@ -11,6 +11,7 @@ const LOOK_EVERY_MS = 60_000;
 export async function remindAll(now: Date): Promise<number> {
   let tried = 0;
   for (const practiceId of await practicesThatRemind())
+    // What goes wrong in one practice holds up no other.
     await inRequest(async () => {
       const { settings, today, due } = await remindersDue(practiceId, now);
       const about = due.map((d) => d.about);
@@ -19,7 +20,7 @@ export async function remindAll(now: Date): Promise<number> {
           deliver({ id, from: settings.mailFrom, practice: settings.practice, to: address, subject, body }),
         );
       while (await send()) tried++;
-    });
+    }).catch((error: unknown) => log.warn(told(error), 'reminders of a practice could not be sent'));
   return tried;
 }
 

@@ -22,7 +22,7 @@ import {
 } from '../rooms/trainer/questions';
 import { ProgressChart } from '../rooms/trainer/progress-chart';
 import { useKeys } from '../parts/keys/use-keys';
-import { dayOf } from '../parts/marks/time';
+import { dayOf } from '../../core/schedule';
 import type { Route } from './+types/find-it';
 
 export async function loader({ request }: Route.LoaderArgs) {

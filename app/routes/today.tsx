@@ -12,7 +12,7 @@ import { BookingWays } from '../parts/booking/booking-line';
 import { calendarDay } from '../schemas/day';
 import { NeedsALook } from '../rooms/today/needs-a-look';
 import { Sparkline } from '../parts/marks/sparkline';
-import { dayOf } from '../parts/marks/time';
+import { dayOf } from '../../core/schedule';
 import { useDates } from '../parts/frame/use-dates';
 import type { Route } from './+types/today';
 

@@ -61,3 +61,6 @@ export interface TakenMeasures {
 /** How a list of clients can be sorted. */
 export const CLIENT_SORTS = ['name', 'last', 'visits'] as const;
 export type ClientSort = (typeof CLIENT_SORTS)[number];
+
+/** What somebody is called by where no more may be told. */
+export const firstNameOf = (name: string): string => name.trim().split(/\s+/)[0] ?? '';

@@ -74,7 +74,14 @@ export {
   type TextKind,
 } from './consent.ts';
 // Clients and the practice.
-export { CLIENT_SORTS, type Client, type ClientSort, type Complaint, type TakenMeasures } from './client.ts';
+export {
+  CLIENT_SORTS,
+  firstNameOf,
+  type Client,
+  type ClientSort,
+  type Complaint,
+  type TakenMeasures,
+} from './client.ts';
 export type { CourseRating } from './course-ratings.ts';
 export { HABIT_LABELS, HABITS, habitWords, type Habit, type HabitSides } from './habit-sides.ts';
 export {

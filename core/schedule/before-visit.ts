@@ -1,6 +1,6 @@
 import { type Answer, type Answers, type Caution, isAsked } from '../limits/index.ts';
-import type { DateFormat } from '../record/index.ts';
 import type { Day } from './days.ts';
+import type { PacketHead } from './phone.ts';
 
 /** A question of screening as it is put to somebody who reads it alone. */
 export interface BeforeQuestion {
@@ -16,16 +16,7 @@ export interface BeforeQuestion {
 }
 
 /** Everything that the page before a first visit needs, and nothing else of client or practice: no answer comes back out. */
-export interface BeforePacket {
-  practice: string;
-  /** How the practice is reached; empty where it never said. */
-  contact: string;
-  /** Whom to ask, by first name. */
-  ask: string;
-  /** Of the client: nothing else of them is in here. */
-  firstName: string;
-  zone: string;
-  dates: DateFormat;
+export interface BeforePacket extends PacketHead {
   visit: { id: string; startsAt: string; minutes: number };
   /** What is rated. */
   complaints: { id: string; name: string }[];

@@ -1,4 +1,6 @@
 /** What is done between visits, and when. */
+export { clockValue, datesIn, dayOf, type Dates } from './dates.ts';
+export { momentOfLocal } from './local-time.ts';
 export { addDays, daysFrom, weekdayOf, type Day } from './days.ts';
 export {
   atHome,
@@ -30,6 +32,7 @@ export {
   type HomeItem,
   type HomePacket,
   type HomeToday,
+  type PacketHead,
 } from './phone.ts';
 export {
   askedBefore,
@@ -45,7 +48,6 @@ export {
   homePlanLetter,
   missedToTell,
   REMINDED_FROM_HOUR,
-  visitIsDue,
   visitLetter,
   type Letter,
   type ReminderKind,

@@ -5,18 +5,22 @@ import type { DateFormat, Felt } from '../record/index.ts';
 import type { Day } from './days.ts';
 import type { HomePlan } from './home-plan.ts';
 
-/** Everything a phone needs of one plan, and nothing else of the practice: it goes on with it without a network. */
-export interface HomePacket {
+/** What every page behind a private link says of practice and client: nothing more of either is in it. */
+export interface PacketHead {
   practice: string;
   /** How the practice is reached; empty where it never said. */
   contact: string;
   /** Whom to ask, by first name. */
   ask: string;
-  /** Of the client: nothing else of them is in here. */
+  /** Of the client. */
   firstName: string;
   zone: string;
   /** How the practice writes days and times. */
   dates: DateFormat;
+}
+
+/** Everything a phone needs of one plan, and nothing else of the practice: it goes on with it without a network. */
+export interface HomePacket extends PacketHead {
   /** ISO 8601, by the server’s clock. */
   at: string;
   plan: Pick<HomePlan, 'timesADay' | 'weekdays' | 'from' | 'until' | 'reviewOn'> & {

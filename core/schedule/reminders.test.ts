@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { homePlanLetter, missedToTell, visitIsDue, visitLetter } from './index.ts';
+import { datesIn, homePlanLetter, missedToTell, visitLetter } from './index.ts';
 
 const daily = { from: '2026-11-02', until: '2026-11-30', weekdays: [1, 2, 3, 4, 5, 6, 7] };
 // 2 November 2026 is a Monday.
@@ -37,25 +37,31 @@ describe('a home plan is reminded of', () => {
   });
 });
 
-test('a visit is reminded of the day before, also over the end of a month and a year', () => {
-  expect(visitIsDue('2027-01-01', '2026-12-31')).toBe(true);
-  expect(visitIsDue('2027-01-01', '2027-01-01')).toBe(false);
-  expect(visitIsDue('2027-01-02', '2026-12-31')).toBe(false);
-});
-
 describe('a letter', () => {
   const from = { practice: 'Harbour Row', contact: '555 0142', firstName: 'Noor' };
   test('tells the time of the visit where the practice is, over a change of clocks', () => {
     // Lisbon leaves summer time on 25 October 2026 at 01:00 UTC.
     const letter = (startsAt: string) =>
-      visitLetter(from, { startsAt, minutes: 60, zone: 'Europe/Lisbon', with: 'Imke' }).body;
-    expect(letter('2026-10-24T09:30:00Z')).toContain('Saturday 24 October at 10:30, 60 minutes');
-    expect(letter('2026-10-26T10:30:00Z')).toContain('Monday 26 October at 10:30, 60 minutes');
+      visitLetter(from, { startsAt, minutes: 60, with: 'Imke' }, datesIn('Europe/Lisbon', 'day-first')).body;
+    expect(letter('2026-10-24T09:30:00Z')).toContain('Saturday 24 October, 10:30, 60 minutes');
+    expect(letter('2026-10-26T10:30:00Z')).toContain('Monday 26 October, 10:30, 60 minutes');
   });
+  test('writes days and times as the practice does', () =>
+    expect(
+      visitLetter(
+        from,
+        { startsAt: '2026-12-01T14:00:00Z', minutes: 45, with: 'Imke' },
+        datesIn('Europe/Lisbon', 'month-first'),
+      ).body,
+    ).toContain('Tuesday, December 1, 2:00 PM, 45 minutes'));
   test('names the person by first name, the practice, and how to end it', () => {
     for (const { subject, body } of [
       homePlanLetter(from, 3),
-      visitLetter(from, { startsAt: '2026-12-01T10:00:00Z', minutes: 45, zone: 'Europe/Lisbon', with: 'Imke' }),
+      visitLetter(
+        from,
+        { startsAt: '2026-12-01T10:00:00Z', minutes: 45, with: 'Imke' },
+        datesIn('Europe/Lisbon', 'day-first'),
+      ),
     ]) {
       expect(subject).toContain('Harbour Row');
       expect(subject).not.toContain('Noor');

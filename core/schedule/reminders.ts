@@ -1,4 +1,5 @@
 import { counted } from '../words/index.ts';
+import { dayOf, type Dates } from './dates.ts';
 import { type Day, addDays, weekdayOf } from './days.ts';
 import { plannedDays, type Rhythm } from './rhythm.ts';
 
@@ -8,9 +9,6 @@ const MISSED_DAYS = [1, 3, 7, 14] as const;
 export const REMINDED_FROM_HOUR = 8;
 
 export type ReminderKind = 'visit' | 'home-plan';
-
-/** Whether a visit on a day is reminded of today: the day before it. */
-export const visitIsDue = (visitOn: Day, today: Day): boolean => addDays(visitOn, -1) === today;
 
 /**
  * How many planned days have gone by since the last run of a home plan, where that is a number to write about today;
@@ -44,18 +42,12 @@ const signed = ({ practice, contact, firstName }: From, lines: readonly string[]
   ].join('\n\n');
 
 /** A visit of tomorrow. Nothing is said of why somebody comes. */
-export const visitLetter = (
+export function visitLetter(
   from: From,
-  visit: { startsAt: string; minutes: number; zone: string; with: string },
-): Letter => {
-  const at = new Intl.DateTimeFormat('en-GB', {
-    weekday: 'long',
-    day: 'numeric',
-    month: 'long',
-    hour: '2-digit',
-    minute: '2-digit',
-    timeZone: visit.zone,
-  }).format(new Date(visit.startsAt));
+  visit: { startsAt: string; minutes: number; with: string },
+  { longDay, timeOfDay, timeZone }: Dates,
+): Letter {
+  const at = `${longDay(dayOf(visit.startsAt, timeZone))}, ${timeOfDay(visit.startsAt)}`;
   return {
     subject: `Your visit tomorrow, ${from.practice}`,
     body: signed(from, [
@@ -63,7 +55,7 @@ export const visitLetter = (
       `If you cannot come, or feel ill, tell us today.`,
     ]),
   };
-};
+}
 
 /** A home plan that waits. Nothing is said of what is in it. */
 export const homePlanLetter = (from: From, missed: number): Letter => ({

@@ -3,8 +3,9 @@
  * manifest tells rows and a hash of every table, so that what comes back is known to be what went in.
  */
 import { spawn } from 'node:child_process';
-import { createWriteStream, mkdtempSync, renameSync, rmSync } from 'node:fs';
-import { basename, dirname, join } from 'node:path';
+import { createWriteStream, renameSync, rmSync } from 'node:fs';
+import type { Readable } from 'node:stream';
+import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { Client } from 'pg';
 import { object, number, string, array, ValidationError } from 'yup';
@@ -19,6 +20,7 @@ const VERSION = 1;
 const MANIFEST = 'manifest.json';
 const DUMP = 'database.dump';
 const LARGEST_MANIFEST_BYTES = 1_000_000;
+const NONE = 'this is no backup of Velvet Compass';
 
 /** A file that cannot be restored, or a place that it cannot be restored into. */
 export class BackupError extends Error {}
@@ -72,8 +74,8 @@ async function sumsOf(connection: Client): Promise<TableSum[]> {
   return sums;
 }
 
-/** Runs one of PostgreSQL's programs; the address goes by the environment, where no list of processes shows it. */
-function postgres(program: string, args: readonly string[], url: string): Promise<void> {
+/** One of PostgreSQL's programs; the address goes by the environment, where no list of processes shows it. */
+function postgres(program: string, args: readonly string[], url: string) {
   const at = new URL(url);
   const env = {
     ...process.env,
@@ -82,15 +84,18 @@ function postgres(program: string, args: readonly string[], url: string): Promis
     PGUSER: decodeURIComponent(at.username),
     PGPASSWORD: decodeURIComponent(at.password),
   };
-  return new Promise((done, failed) => {
-    const child = spawn(join(postgresBin(), program), args, { env, stdio: ['ignore', 'ignore', 'pipe'] });
-    let told = '';
-    child.stderr.on('data', (part: Buffer) => (told = (told + part.toString()).slice(-2000)));
+  const child = spawn(join(postgresBin(), program), args, { env, stdio: ['pipe', 'pipe', 'pipe'] });
+  let told = '';
+  child.stderr.on('data', (part: Buffer) => (told = (told + part.toString()).slice(-2000)));
+  const ended = new Promise<void>((done, failed) => {
     child.on('error', failed);
-    child.on('exit', (code) =>
+    child.on('close', (code) =>
       code === 0 ? done() : failed(new Error(`${program} ended with ${code}: ${told.trim().split('\n')[0]}`)),
     );
   });
+  // Heard where it is waited for.
+  ended.catch(() => {});
+  return { child, ended };
 }
 const nameOf = (url: string): string => decodeURIComponent(new URL(url).pathname.slice(1));
 
@@ -105,11 +110,15 @@ async function connected<T>(url: string, work: (connection: Client) => Promise<T
 }
 
 /**
- * Writes everything that a database holds into a file; a file of that name stands until the new one is whole.
+ * Writes everything that a database holds into a file, as it comes; a file of that name stands until the new one is
+ * whole.
  * @param url As the owner of the database.
  */
 export async function makeBackup(url: string, file: string): Promise<Manifest> {
-  const folder = mkdtempSync(join(dirname(file), '.velvet-backup-'));
+  const part = `${file}.part`;
+  const tidy = () => rmSync(part, { force: true });
+  // Also where the command is ended in the middle.
+  process.once('exit', tidy);
   try {
     return await connected(url, async (connection) => {
       // Sums and dump see the same moment, whatever is written meanwhile.
@@ -125,22 +134,23 @@ export async function makeBackup(url: string, file: string): Promise<Manifest> {
         migrations: migrations.map((m) => m.name),
         tables: await sumsOf(connection),
       };
-      const dump = join(folder, DUMP);
-      await postgres('pg_dump', ['-Fc', '--no-owner', `--snapshot=${rows[0]!.id}`, '-f', dump, '-d', nameOf(url)], url);
-      await connection.query('rollback');
+      const dump = postgres('pg_dump', ['-Fc', '--no-owner', `--snapshot=${rows[0]!.id}`, '-d', nameOf(url)], url);
       const zip = new NewZip();
       zip.addBuffer(Buffer.from(`${JSON.stringify(manifest, null, 2)}\n`), MANIFEST);
       // The dump is packed already.
-      zip.addFile(dump, DUMP, { compress: false });
+      zip.addReadStream(dump.child.stdout, DUMP, { compress: false });
       zip.end();
-      const whole = join(folder, basename(file));
       // Health lies in it: nobody else of this machine reads it.
-      await pipeline(zip.outputStream, createWriteStream(whole, { mode: 0o600 }));
-      renameSync(whole, file);
+      await pipeline(zip.outputStream, createWriteStream(part, { mode: 0o600 }));
+      // A dump that broke off ends as well: whether it is whole is what the program says.
+      await dump.ended;
+      await connection.query('rollback');
+      renameSync(part, file);
       return manifest;
     });
   } finally {
-    rmSync(folder, { recursive: true, force: true });
+    tidy();
+    process.off('exit', tidy);
   }
 }
 
@@ -151,7 +161,7 @@ function readManifest(text: string): Manifest {
     manifest = manifestSchema.validateSync(JSON.parse(text), { strict: true }) as Manifest;
   } catch (error) {
     if (!(error instanceof SyntaxError || error instanceof ValidationError)) throw error;
-    throw new BackupError('this is no backup of Velvet Compass');
+    throw new BackupError(NONE);
   }
   const known = new Set(migrationNames());
   if (manifest.version > VERSION || manifest.migrations.some((m) => !known.has(m)))
@@ -165,36 +175,21 @@ function readManifest(text: string): Manifest {
  * @throws BackupError where the file or the database is not fit for it
  */
 export async function restoreBackup(url: string, file: string): Promise<Manifest> {
-  const folder = mkdtempSync(join(dirname(file), '.velvet-restore-'));
+  const zip = await openPromise(file, { lazyEntries: true, autoClose: false }).catch(() => {
+    throw new BackupError(NONE);
+  });
   try {
-    const zip = await openPromise(file, { lazyEntries: true }).catch(() => {
-      throw new BackupError('this is no backup of Velvet Compass');
-    });
-    const dump = join(folder, DUMP);
-    let manifest: Manifest | null = null;
-    let hasDump = false;
-    for await (const entry of zip.eachEntry())
-      if (entry.fileName === MANIFEST) {
-        if (entry.uncompressedSize > LARGEST_MANIFEST_BYTES)
-          throw new BackupError('this is no backup of Velvet Compass');
-        manifest = readManifest(await textOf(zip, entry));
-      } else if (entry.fileName === DUMP) {
-        await pipeline(await zip.openReadStreamPromise(entry), createWriteStream(dump, { mode: 0o600 }));
-        hasDump = true;
-      }
-    if (!manifest || !hasDump) throw new BackupError('this is no backup of Velvet Compass');
+    const entries = new Map<string, Entry>();
+    for await (const entry of zip.eachEntry()) entries.set(entry.fileName, entry);
+    const [told, dump] = [entries.get(MANIFEST), entries.get(DUMP)];
+    if (!told || !dump || told.uncompressedSize > LARGEST_MANIFEST_BYTES) throw new BackupError(NONE);
+    const manifest = readManifest(await textOf(zip, told));
     await connected(url, async (connection) => {
       const { rows } = await connection.query(`select 1 from pg_tables where schemaname = 'public' limit 1`);
       if (rows.length) throw new BackupError('the database is not empty; a backup is restored into an empty one only');
     });
     await ensureAppRole(url);
-    await postgres(
-      'pg_restore',
-      ['--no-owner', '--exit-on-error', '--single-transaction', '-d', nameOf(url), dump],
-      url,
-    ).catch((error: unknown) => {
-      throw new BackupError(`the dump in it cannot be read: ${(error as Error).message}`);
-    });
+    await bringIn(url, await zip.openReadStreamPromise(dump));
     const different = await connected(url, async (connection) => {
       const sums = new Map((await sumsOf(connection)).map((s) => [s.name, s]));
       const names = new Set([...sums.keys(), ...manifest.tables.map((t) => t.name)]);
@@ -211,7 +206,21 @@ export async function restoreBackup(url: string, file: string): Promise<Manifest
     }
     return manifest;
   } finally {
-    rmSync(folder, { recursive: true, force: true });
+    zip.close();
+  }
+}
+
+/** All of a dump, or nothing of it. @throws BackupError */
+async function bringIn(url: string, dump: Readable): Promise<void> {
+  const args = ['--no-owner', '--exit-on-error', '--single-transaction', '-d', nameOf(url)];
+  const restore = postgres('pg_restore', args, url);
+  try {
+    // Where it ends early the program says why; that what is written to it is not read any more says nothing.
+    const [written] = await Promise.allSettled([pipeline(dump, restore.child.stdin)]);
+    await restore.ended;
+    if (written.status === 'rejected') throw written.reason;
+  } catch (error) {
+    throw new BackupError(`the dump in it cannot be read: ${(error as Error).message}`);
   }
 }
 

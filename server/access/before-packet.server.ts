@@ -1,40 +1,40 @@
 import { type Caution, readAnswers } from '../../core/limits/index';
 import { USUAL_BOOKING_MINUTES } from '../../core/record/index';
 import { ASKED_BEFORE_WORK } from '../../core/relief/index';
-import { askedBefore, type BeforeItem, type BeforePacket } from '../../core/schedule/index';
+import { askedBefore, type BeforeItem, type BeforePacket, dayOf, daysFrom } from '../../core/schedule/index';
 import { complaintName } from '../../core/words/index';
 import { PLAIN_QUESTIONS } from '../../reference/facts/before-visit';
 import { findBooking } from '../db/queries/bookings.server';
 import { findClient } from '../db/queries/clients.server';
 import type { LinkHolder } from '../db/queries/links.server';
-import { cautionsOf, homeReach } from '../db/queries/practice.server';
+import { cautionsOf } from '../db/queries/practice.server';
 import { ratedDays, takeSaidBefore } from '../db/queries/said-before.server';
-import { firstOf } from './home-packet.server';
+import { packetHead } from './home-packet.server';
 
 /** What a phone is given before a first visit; null where the link is for something else. */
-export async function beforePacket(holder: LinkHolder): Promise<BeforePacket | null> {
+export async function beforePacket(holder: LinkHolder, now: Date): Promise<BeforePacket | null> {
   const { practiceId, clientId, visitId } = holder;
   if (!visitId) return null;
-  const [booking, client, reach, cautions] = await Promise.all([
+  const [booking, client, cautions] = await Promise.all([
     findBooking(practiceId, visitId),
     findClient(practiceId, clientId),
-    homeReach(practiceId, holder),
     cautionsOf(practiceId),
   ]);
-  if (!booking || !client || !reach) return null;
+  const head = client && (await packetHead(holder, client));
+  if (!booking || !client || !head) return null;
+  const ratedOn = await ratedDays(holder, head.zone);
+  const today = dayOf(now.toISOString(), head.zone);
+  // Today and the day of the visit count in.
+  const daysLeft = daysFrom(today, dayOf(booking.startsAt, head.zone)) + 1;
   return {
-    practice: reach.practice,
-    contact: reach.contact,
-    ask: firstOf(reach.by),
-    firstName: firstOf(client.name),
-    zone: reach.zone,
-    dates: reach.dates,
+    ...head,
     visit: { id: visitId, startsAt: booking.startsAt, minutes: booking.minutes ?? USUAL_BOOKING_MINUTES },
     complaints: client.complaints
       .filter((c) => !c.closed)
       .map((c) => ({ id: c.id, name: complaintName(c).toLowerCase() })),
-    ratedOn: await ratedDays(holder, reach.zone),
-    ratingsAsked: ASKED_BEFORE_WORK,
+    ratedOn,
+    // Booked at short notice, fewer days are left for them.
+    ratingsAsked: Math.min(ASKED_BEFORE_WORK, ratedOn.filter((day) => day < today).length + daysLeft),
     questions: askedBefore(cautions).map((c) => ({
       key: c.key,
       words: plainWords(c),

@@ -1,5 +1,6 @@
 import { stepsOf, emptyRoutine } from '../../core/routine/index';
-import { askFirst, dailyMost, type HomePacket, homePlaces } from '../../core/schedule/index';
+import { type Client, firstNameOf } from '../../core/record/index';
+import { askFirst, dailyMost, type HomePacket, homePlaces, type PacketHead } from '../../core/schedule/index';
 import { complaintName } from '../../core/words/index';
 import { findClient } from '../db/queries/clients.server';
 import { openHomeFlags } from '../db/queries/home-arrivals.server';
@@ -8,35 +9,36 @@ import type { LinkHolder } from '../db/queries/links.server';
 import { homeReach } from '../db/queries/practice.server';
 import { homeOffer } from './home.server';
 
-export const firstOf = (name: string): string => name.trim().split(/\s+/)[0] ?? '';
+/** What the page of a link says of practice and client; null where what it is for is gone. */
+export async function packetHead(holder: LinkHolder, client: Pick<Client, 'name'>): Promise<PacketHead | null> {
+  const reach = await homeReach(holder.practiceId, holder);
+  if (!reach) return null;
+  const { by, ...own } = reach;
+  return { ...own, ask: firstNameOf(by), firstName: firstNameOf(client.name) };
+}
 
 /**
- * What a phone is given of the plan that its link is for; null where that plan has ended, or where it is for something else. Nothing else of the client or
- * the practice is in it.
+ * What a phone is given of the plan that its link is for; null where that plan has ended, or where it is for something
+ * else. Nothing else of the client or the practice is in it.
  */
 export async function homePacket(holder: LinkHolder, now: Date): Promise<HomePacket | null> {
   const { practiceId, clientId, planId } = holder;
   if (!planId) return null;
-  const [offer, client, reach, runs, flags] = await Promise.all([
+  const [offer, client, runs, flags] = await Promise.all([
     homeOffer(practiceId, clientId, new Set()),
     findClient(practiceId, clientId),
-    homeReach(practiceId, holder),
     runsOfPlan(practiceId, planId),
     openHomeFlags(practiceId, clientId),
   ]);
   const plan = offer?.plans.find((p) => p.id === planId && p.endedAt === null);
-  if (!offer || !client || !plan || !reach) return null;
+  const head = client && (await packetHead(holder, client));
+  if (!offer || !client || !plan || !head) return null;
   const steps = plan.steps.map((s) => s.step);
   const first = client.complaints.find((c) => !c.closed);
-  const ask = firstOf(reach.by);
+  const { ask } = head;
   const school = offer.catalogue.schools.get(emptyRoutine('').school)!;
   return {
-    practice: reach.practice,
-    contact: reach.contact,
-    ask,
-    firstName: firstOf(client.name),
-    zone: reach.zone,
-    dates: reach.dates,
+    ...head,
     at: now.toISOString(),
     plan: {
       id: plan.id,

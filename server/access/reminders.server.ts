@@ -3,10 +3,11 @@ import {
   homePlanLetter,
   missedToTell,
   REMINDED_FROM_HOUR,
-  visitIsDue,
+  datesIn,
+  dayOf,
   visitLetter,
 } from '../../core/schedule/index';
-import { USUAL_BOOKING_MINUTES } from '../../core/record/index';
+import { firstNameOf, USUAL_BOOKING_MINUTES } from '../../core/record/index';
 import { openHomeFlags } from '../db/queries/home-arrivals.server';
 import {
   bookingsToRemind,
@@ -16,9 +17,8 @@ import {
   type ReminderSettings,
   reminderSettings,
 } from '../db/queries/reminders.server';
-import { firstOf } from './home-packet.server';
 import { homeOffer } from './home.server';
-import { hourIn, todayIn } from './time.server';
+import { hourIn } from './time.server';
 
 export interface DueNow {
   settings: ReminderSettings;
@@ -33,30 +33,26 @@ export interface DueNow {
 export async function remindersDue(practiceId: string, now: Date): Promise<DueNow> {
   const settings = await reminderSettings(practiceId);
   const { zone, practice, contact } = settings;
-  const today = todayIn(zone, now);
+  const dates = datesIn(zone, settings.dates);
+  const today = dayOf(now.toISOString(), zone);
   if (!settings.reminds || hourIn(zone, now) < REMINDED_FROM_HOUR) return { settings, today, due: [] };
-  const tomorrow = addDays(today, 1);
   const [bookings, plans] = await Promise.all([
-    bookingsToRemind(practiceId, tomorrow, zone),
+    bookingsToRemind(practiceId, addDays(today, 1), zone),
     plansToRemind(practiceId, today),
   ]);
   const due: DueReminder[] = [];
-  const from = (name: string) => ({ practice, contact, firstName: firstOf(name) });
-  for (const b of bookings)
-    if (visitIsDue(tomorrow, today))
-      due.push({
-        ...visitLetter(from(b.name), {
-          startsAt: b.startsAt,
-          minutes: b.minutes ?? USUAL_BOOKING_MINUTES,
-          zone,
-          with: firstOf(b.by),
-        }),
-        kind: 'visit',
-        clientId: b.clientId,
-        address: b.email,
-        about: `${b.visitId} ${b.startsAt}`,
-        dueOn: today,
-      });
+  const from = (name: string) => ({ practice, contact, firstName: firstNameOf(name) });
+  for (const b of bookings) {
+    const visit = { startsAt: b.startsAt, minutes: b.minutes ?? USUAL_BOOKING_MINUTES, with: firstNameOf(b.by) };
+    due.push({
+      ...visitLetter(from(b.name), visit, dates),
+      kind: 'visit',
+      clientId: b.clientId,
+      address: b.email,
+      about: `${b.visitId} ${b.startsAt}`,
+      dueOn: today,
+    });
+  }
   for (const p of plans) {
     const missed = missedToTell(p, p.runDays, today);
     if (missed === null || !(await mayGoOn(practiceId, p.clientId))) continue;

@@ -1,5 +1,6 @@
 import { TZDate } from '@date-fns/tz';
-import { addDays, format, startOfDay } from 'date-fns';
+import { addDays, startOfDay } from 'date-fns';
+import { momentOfLocal } from '../../core/schedule/index.ts';
 
 /** The span of a calendar day of the practice's zone, as moments in UTC. */
 export function dayIn(timeZone: string, at: Date): { from: Date; to: Date } {
@@ -7,18 +8,18 @@ export function dayIn(timeZone: string, at: Date): { from: Date; to: Date } {
   return { from: new Date(from.getTime()), to: new Date(addDays(from, 1).getTime()) };
 }
 
-/** A day YYYY-MM-DD and a time HH:MM of a zone as a moment. */
-export const momentIn = (timeZone: string, day: string, time: string): Date =>
-  new Date(
-    new TZDate(
-      Number(day.slice(0, 4)),
-      Number(day.slice(5, 7)) - 1,
-      Number(day.slice(8, 10)),
-      Number(time.slice(0, 2)),
-      Number(time.slice(3, 5)),
-      timeZone,
-    ).getTime(),
+/**
+ * A day YYYY-MM-DD and a time HH:MM of a zone as a moment: the first of two as clocks go back, and an hour later where
+ * they go forward over it.
+ */
+export function momentIn(timeZone: string, day: string, time: string): Date {
+  const [year, month, date] = day.split('-').map(Number) as [number, number, number];
+  const [hour, minute] = time.split(':').map(Number) as [number, number];
+  return (
+    momentOfLocal(timeZone, [year, month, date, hour, minute]) ??
+    new Date(new TZDate(year, month - 1, date, hour, minute, timeZone).getTime())
   );
+}
 
 /** A course is never looked at over less than a week. */
 const LEAST_MS = 7 * 86_400_000;
@@ -30,6 +31,5 @@ export function daysBetween(timeZone: string, from: string, to: string): { from:
   return { from: begin, to: new Date(Math.max(end.getTime(), begin.getTime() + LEAST_MS)) };
 }
 
-/** The calendar day YYYY-MM-DD and the hour, 0 to 23, of a zone at a moment. */
-export const todayIn = (timeZone: string, at: Date): string => format(new TZDate(at.getTime(), timeZone), 'yyyy-MM-dd');
+/** The hour, 0 to 23, of a zone at a moment. */
 export const hourIn = (timeZone: string, at: Date): number => new TZDate(at.getTime(), timeZone).getHours();

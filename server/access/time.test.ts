@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { dayIn, daysBetween, momentIn } from './time.server';
-import { datesIn, dayOf } from '../../app/parts/marks/time';
+import { datesIn, dayOf } from '../../core/schedule/index.ts';
 
 /** Europe/Lisbon: UTC in winter, UTC+1 in summer; clocks change on 28 March and 31 October 2027 (EU rule, sure). */
 describe('days of a zone', () => {
@@ -19,6 +19,9 @@ describe('days of a zone', () => {
   test('a booked time is the zone’s, in summer and in winter', () => {
     expect(momentIn('Europe/Lisbon', '2027-01-15', '14:30').toISOString()).toBe('2027-01-15T14:30:00.000Z');
     expect(momentIn('Europe/Lisbon', '2027-07-15', '14:30').toISOString()).toBe('2027-07-15T13:30:00.000Z');
+    // Twice in an autumn night, not at all in one of spring.
+    expect(momentIn('Europe/Lisbon', '2026-10-25', '01:30').toISOString()).toBe('2026-10-25T00:30:00.000Z');
+    expect(momentIn('Europe/Lisbon', '2026-03-29', '01:30').toISOString()).toBe('2026-03-29T01:30:00.000Z');
   });
 });
 

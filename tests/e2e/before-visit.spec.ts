@@ -59,6 +59,7 @@ test('before a first visit: a number and the questions by a link, a red flag on 
       await less.getByRole('button', { name: 'Yes', exact: true }).tap();
       await phone.getByRole('button', { name: 'My left' }).tap();
     }
+    await phone.emulateMedia({ colorScheme: (await pregnant.isVisible()) ? 'dark' : 'light' });
     const found = await new AxeBuilder({ page: phone })
       .options({ rules: { 'target-size': { enabled: true } } })
       .analyze();

@@ -50,7 +50,7 @@ test('reminders: switched on with an address, to who agreed; without a mail serv
   const row = page.locator('.outbox li', { hasText: 'Jun Castellan' });
   await expect(row).toContainText('waits');
   await row.getByText('Your visit tomorrow, Quay Street Hands').click();
-  await expect(row).toContainText('at 10:30, 60 minutes');
+  await expect(row).toContainText(', 10:30, 60 minutes');
   const saved = page.waitForEvent('download');
   await row.getByRole('button', { name: 'Take as a file' }).click();
   const file = await readFile((await (await saved).path())!, 'utf8');

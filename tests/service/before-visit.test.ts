@@ -74,13 +74,25 @@ describe('the link before a first visit', () => {
   test('its packet holds the questions and no answer, first name and practice and nothing else', async () => {
     const holder = await holderOf(await made());
     await takeBefore(holder, [answers({ pregnancy: 'yes', epilepsy: 'no' })], NOW, NOW);
-    const packet = (await beforePacket(holder))!;
+    const packet = (await beforePacket(holder, NOW))!;
     expect(packet.firstName).toBe(client.name.split(' ')[0]);
     expect(packet.complaints.map((c) => c.id)).toEqual(client.complaints.map((c) => c.id));
     expect(packet.questions.find((q) => q.key === 'thunderclap')).toMatchObject({ isRedFlag: true });
     const text = JSON.stringify(packet);
     for (const hidden of [client.id, client.name, own.tenant.practiceId, own.tenant.practitionerId, '"yes"', '"no"'])
       expect(text).not.toContain(hidden);
+  });
+  test('booked at short notice it asks for as many numbers as there are days', async () => {
+    const asked = async (days: number) => {
+      await moveBooking(own.tenant, visitId, soon(days), 60);
+      return (await beforePacket(holder, NOW))!.ratingsAsked;
+    };
+    const holder = await holderOf(await made());
+    expect([await asked(9), await asked(2), await asked(1), await asked(0)]).toEqual([3, 3, 2, 1]);
+    const complaintId = client.complaints[0]!.id;
+    const rating = { id: randomUUID(), at: NOW.toISOString(), kind: 'rating' as const, complaintId, value: 4 };
+    await takeBefore(holder, [rating], NOW, NOW);
+    expect([await asked(1), await asked(0)]).toEqual([2, 1]);
   });
   test('a rule of the practice is asked in its own words', async () => {
     const rule = await addRule(own.tenant, {
@@ -94,7 +106,7 @@ describe('the link before a first visit', () => {
       advice: 'No scented oil.',
       seeWho: '',
     } as never);
-    const { questions } = (await beforePacket(await holderOf(await made())))!;
+    const { questions } = (await beforePacket(await holderOf(await made()), NOW))!;
     expect(questions.some((q) => q.words === 'Do you keep bees?')).toBe(true);
     await asOwner('update local_rules set active = false where id = :rule', { rule });
   });
@@ -158,7 +170,7 @@ describe('what is told', () => {
       [6, 'home'],
     ]);
     // Of the three, those since the link was made are shown as done.
-    expect((await beforePacket(holder))!.ratedOn.length).toBeGreaterThanOrEqual(1);
+    expect((await beforePacket(holder, NOW))!.ratedOn.length).toBeGreaterThanOrEqual(1);
     const [course] = await asOwner<{ verdict: string }>(
       `select judgement->>'verdict' as verdict from course_states where complaint_id = :complaint`,
       { complaint },

@@ -29,6 +29,7 @@ const connect = async (refuse?: (to: string) => boolean) => {
 beforeEach(async () => {
   await asOwner(`update practices set time_zone = 'Europe/Lisbon' where id = :id`, { id: own.tenant.practiceId });
   await asOwner('delete from reminders');
+  await asOwner(`update practices set reminds = false where id <> :id`, { id: own.tenant.practiceId });
   await asOwner(`delete from clients where practice_id = :id`, { id: own.tenant.practiceId });
   await connect();
   await setReminders(own.tenant, { reminds: true, mailFrom: 'studio@harbour-row.example' });
@@ -54,7 +55,7 @@ describe('a visit of tomorrow', () => {
     const [letter] = mailbox.letters;
     expect(letter!.to).toEqual(['noor@post.example']);
     const text = textOf(letter);
-    expect(text).toContain('Wednesday 11 November at 09:30');
+    expect(text).toContain('Wednesday 11 November, 09:30');
     expect(text).toContain('Auto-Submitted: auto-generated');
     expect(text).not.toContain('Halvorsen');
     for (const complaint of client.complaints) expect(text.toLowerCase()).not.toContain(complaint.kind);
@@ -68,7 +69,7 @@ describe('a visit of tomorrow', () => {
     expect(await remindAll(new Date('2026-11-10T08:00:00Z'))).toBe(1);
     await moveBooking(own.tenant, id, new Date('2026-11-11T16:00:00Z'), 60);
     expect(await remindAll(NOON)).toBe(1);
-    expect(textOf(mailbox.letters[1])).toContain('at 16:00');
+    expect(textOf(mailbox.letters[1])).toContain(', 16:00');
     await moveBooking(own.tenant, id, new Date('2026-11-11T17:00:00Z'), 60);
     await endBooking(own.tenant, id, 'cancelled');
     expect(await remindAll(NOON)).toBe(0);
@@ -108,6 +109,26 @@ describe('consent', () => {
     await remindersDue(own.tenant.practiceId, NOON);
     await asOwner(`update clients set email = 'new@post.example' where id = :id`, { id: client.id });
     expect(await remindAll(NOON)).toBe(0);
+  });
+  test('what goes wrong in one practice holds up no other', async () => {
+    const others = [await openPractice(), await openPractice()];
+    const [first, last] = others.map((o) => o.practiceId).sort();
+    for (const [i, other] of others.entries()) {
+      await asOwner(`update practices set time_zone = 'Europe/Lisbon' where id = :id`, { id: other.practiceId });
+      await setReminders(other, { reminds: true, mailFrom: 'other@row.example' });
+      const one = await addClient(other, 'Jun Castellan', { email: `jun${i}@post.example` });
+      await giveConsent(other, one.id, 'reminders', 0);
+      await addVisit(other, one.id, TOMORROW);
+    }
+    // A plan that cannot be read, in the practice that comes first.
+    await asOwner(
+      `insert into home_plans (practice_id, id, client_id, number, plan, made_by, made_at) select c.practice_id, gen_random_uuid(), c.id, 1,
+         '{"from": "2026-11-01", "until": "2026-11-30"}', p.id, now() from clients c join practitioners p on p.practice_id = c.practice_id where c.practice_id = :first`,
+      { first },
+    );
+    await remindAll(NOON);
+    const sent = await asOwner<{ id: string }>('select practice_id as id from reminders where sent_at is not null');
+    expect(sent.map((r) => r.id)).toEqual([last]);
   });
   test('a practice that does not write writes nothing', async () => {
     await setReminders(own.tenant, { reminds: false, mailFrom: '' });

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { send } from '../frame/send';
 import { SecretAddress } from '../marks/secret-address';
+import { Failed } from '../frame/failed';
 
 /** A link for the days before a first visit: numbers on different days, and the questions in plain words. */
 export function BeforeLink({ visitId, onClose }: { visitId: string; onClose: () => void }) {
@@ -39,11 +40,7 @@ export function BeforeLink({ visitId, onClose }: { visitId: string; onClose: () 
           {secret ? 'Handed over' : 'Leave it'}
         </Button>
       </div>
-      {failed && (
-        <p className="caution" role="alert">
-          {failed}
-        </p>
-      )}
+      <Failed words={failed} />
     </div>
   );
 }

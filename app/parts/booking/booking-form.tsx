@@ -7,7 +7,7 @@ import { FieldFrame } from '../fields/field';
 
 import { send } from '../frame/send';
 import { useDates } from '../frame/use-dates';
-import type { Dates } from '../marks/time';
+import type { Dates } from '../../../core/schedule';
 
 export interface When {
   day: string;

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { send } from '../frame/send';
 import { useDates } from '../frame/use-dates';
-import { clockValue, dayOf } from '../marks/time';
+import { clockValue, dayOf } from '../../../core/schedule';
 import { BeforeLink } from './before-link';
 import { BookingForm } from './booking-form';
 

@@ -1,7 +1,7 @@
 import { brushX, type D3BrushEvent, select } from 'd3';
 import { useEffect, useId, useRef } from 'react';
 import { Button } from 'react-bootstrap';
-import { dayOf } from '../marks/time';
+import { dayOf } from '../../../core/schedule';
 import { PLOT, timeAxis } from './time-axis';
 
 /** Days that are looked at, ms since 1970. */

@@ -1,7 +1,7 @@
 import { type Consent, type ConsentKind, consentState, type PracticeText, TEXT_NAMES } from '../../../core/record';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { dayOf } from '../marks/time';
+import { dayOf } from '../../../core/schedule';
 import { useDates } from '../frame/use-dates';
 import { send } from '../frame/send';
 

@@ -1,7 +1,7 @@
 import type { Learned } from '../../../core/guide';
 import type { DateFormat } from '../../../core/record';
 import { useMemo, type ReactNode } from 'react';
-import { datesIn } from '../marks/time';
+import { datesIn } from '../../../core/schedule';
 import { PracticeDates } from './use-dates';
 import { OwnRuns } from './use-learned';
 

@@ -10,7 +10,8 @@ import { FieldFrame } from '../../parts/fields/field';
 import { send } from '../../parts/frame/send';
 import { useRead } from '../../parts/frame/use-read';
 import { useDates } from '../../parts/frame/use-dates';
-import { dayOf, clockValue } from '../../parts/marks/time';
+import { dayOf, clockValue } from '../../../core/schedule';
+import { Failed } from '../../parts/frame/failed';
 
 /** What a client said of a complaint between visits, at home or by telephone: written down, corrected, taken away. */
 export function KeptRatings({
@@ -63,11 +64,7 @@ export function KeptRatings({
         rest={{ complaintId }}
         onDone={done}
       />
-      {failed && (
-        <p className="caution" role="alert">
-          {failed}
-        </p>
-      )}
+      <Failed words={failed} />
       {isFailed && <p role="alert">The ratings could not be read. Close this and open it again.</p>}
       {!data && !isFailed && <p>Looking …</p>}
       {data?.ratings.length === 0 && <p>None yet.</p>}
@@ -210,11 +207,7 @@ function RatingForm({
           )),
         )}
       </div>
-      {told && (
-        <p className="caution" role="alert">
-          {told}
-        </p>
-      )}
+      <Failed words={told} />
       <Button type="submit" size="sm" variant="outline-primary">
         {verb}
       </Button>

@@ -7,6 +7,7 @@ import { check, type FieldErrors } from '../../schemas/read';
 import { FieldFrame } from '../../parts/fields/field';
 import { send } from '../../parts/frame/send';
 import { useDates } from '../../parts/frame/use-dates';
+import { Failed } from '../../parts/frame/failed';
 
 const CHOICES: Readonly<Record<Advice, { name: string; keep: string }>> = {
   'go-on': { name: 'Go on', keep: 'go on' },
@@ -84,11 +85,7 @@ export function WhatNext({
           </label>
         ))}
       </fieldset>
-      {errors.choice && (
-        <p className="caution" role="alert">
-          {errors.choice}
-        </p>
-      )}
+      <Failed words={errors.choice} />
       <ul className="reasons">
         {courses.map((c) => (
           <li key={c.name}>

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { send } from '../../parts/frame/send';
 import { useDates } from '../../parts/frame/use-dates';
 import { SecretAddress } from '../../parts/marks/secret-address';
+import { Failed } from '../../parts/frame/failed';
 
 interface Known {
   madeAt: string;
@@ -61,11 +62,7 @@ export function GiveLink({
           </Button>
         )}
       </div>
-      {failed && (
-        <p className="caution" role="alert">
-          {failed}
-        </p>
-      )}
+      <Failed words={failed} />
     </div>
   );
 }

@@ -4,6 +4,7 @@ import { clock } from '../../../core/words';
 import { Button } from 'react-bootstrap';
 import type { HomeCandidate } from '../../routes/client/home-plan';
 import { PressureDot, SIDE_PLAN_NAMES, SideMark, sideOfPlan } from '../../parts/marks/marks';
+import { Failed } from '../../parts/frame/failed';
 
 /** What may be done at home, the chosen ones first and in their order. */
 export function StepChoice({
@@ -111,11 +112,7 @@ export function StepChoice({
           })}
         </tbody>
       </table>
-      {wrong && (
-        <p className="caution" role="alert">
-          {wrong}
-        </p>
-      )}
+      <Failed words={wrong} />
       <p className="text-end">
         <strong className="num">{clock(seconds)}</strong> each time
       </p>

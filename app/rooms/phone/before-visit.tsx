@@ -4,8 +4,9 @@ import { type BeforePacket, beforePages, type BeforeQuestion } from '../../../co
 import { counted } from '../../../core/words';
 import { EMERGENCY } from '../../../reference/facts/at-home';
 import { useDates } from '../../parts/frame/use-dates';
-import { dayOf } from '../../parts/marks/time';
+import { dayOf } from '../../../core/schedule';
 import { NotInUse } from './not-in-use';
+import { PhoneHead } from './phone-head';
 import { Rate } from './rate';
 import { useBefore } from './use-before';
 
@@ -21,11 +22,7 @@ export function BeforeVisit({ secret, packet }: { secret: string; packet: Before
   if (before.gone) return <NotInUse practice={packet.practice} contact={packet.contact} />;
   return (
     <main className="phone">
-      <header>
-        <span className="mark" aria-hidden="true" />
-        <strong>{packet.practice}</strong>
-        <span className="soft">for {packet.firstName}</span>
-      </header>
+      <PhoneHead packet={packet} />
       {asks ? (
         <Questions packet={packet} before={before} onLeave={() => setAsks(false)} />
       ) : (

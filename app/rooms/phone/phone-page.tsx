@@ -8,6 +8,7 @@ import { Flags } from './flags';
 import { useInstalled } from './installed';
 import { NotInUse } from './not-in-use';
 import { Sending } from './sending-line';
+import { PhoneHead } from './phone-head';
 import { mayNow, usePhone } from './use-phone';
 
 const loadPlayer = () => import('./home-player');
@@ -82,11 +83,7 @@ export function PhonePage({ secret, given }: { secret: string; given: HomePacket
   ];
   return (
     <main className="phone">
-      <header>
-        <span className="mark" aria-hidden="true" />
-        <strong>{packet.practice}</strong>
-        <span className="soft">for {packet.firstName}</span>
-      </header>
+      <PhoneHead packet={packet} />
       {phone.storeFails && (
         <p className="caution" role="alert">
           This phone keeps nothing for this page (a private window, or no room): what you do cannot be told to your

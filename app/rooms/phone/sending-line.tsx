@@ -1,5 +1,5 @@
 import { useDates } from '../../parts/frame/use-dates';
-import type { Sent } from './sending';
+import type { Sent } from './send-queue';
 
 /** Whether what was kept on this phone is with the practice. */
 export function Sending({ sent, waiting, sentAt }: { sent: Sent | 'trying'; waiting: number; sentAt: string | null }) {

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { BEFORE_ITEMS_AT_ONCE, type BeforeItem } from '../../../core/schedule';
 import type { Answers } from '../../../core/limits';
+import { sendQueue } from './send-queue';
 
 const TRY_AGAIN_MS = 20_000;
 interface Draft {
@@ -20,11 +21,12 @@ const EMPTY: Draft = { answers: {}, unsent: [], ratedOn: null, sentAt: null, fin
 const settled = (now: Draft): Draft => (now.finished && !now.unsent.length ? { ...now, answers: {} } : now);
 const keyOf = (visitId: string) => `velvet-before-${visitId}`;
 
-function readDraft(visitId: string): Draft {
+/** What lies on this phone; null where it keeps nothing. */
+function readDraft(visitId: string): Draft | null {
   try {
     return { ...EMPTY, ...(JSON.parse(localStorage.getItem(keyOf(visitId)) ?? '{}') as Partial<Draft>) };
   } catch {
-    return EMPTY;
+    return null;
   }
 }
 
@@ -39,7 +41,8 @@ export function useBefore(secret: string, visitId: string) {
   const sending = useRef(false);
   const change = useCallback(
     (next: (now: Draft) => Draft) => {
-      at.current = next(at.current);
+      // Another window may have written meanwhile.
+      at.current = next(readDraft(visitId) ?? at.current);
       setDraft(at.current);
       try {
         localStorage.setItem(keyOf(visitId), JSON.stringify(at.current));
@@ -52,38 +55,22 @@ export function useBefore(secret: string, visitId: string) {
   const trySending = useCallback(async () => {
     if (sending.current) return;
     sending.current = true;
-    try {
-      let most = BEFORE_ITEMS_AT_ONCE;
-      while (at.current.unsent.length) {
-        const items = at.current.unsent.slice(0, most);
-        const answer = await fetch(`/h/${secret}/before`, {
-          method: 'POST',
-          headers: { 'Content-Type': 'application/json' },
-          body: JSON.stringify({ sentAt: new Date().toISOString(), items }),
-        }).catch(() => null);
-        if (answer?.status === 404) return setGone(true);
-        const refused = answer?.status === 422;
-        if (!answer?.ok && !refused) return;
-        // What can never be taken must hold up nothing: each is sent alone, and that one is let go.
-        if (refused && items.length > 1) {
-          most = 1;
-          continue;
-        }
-        const done = new Set(items.map((i) => i.id));
-        change((now) =>
-          settled({
-            ...now,
-            unsent: now.unsent.filter((i) => !done.has(i.id)),
-            ...(refused ? { refused } : { sentAt: new Date().toISOString() }),
-          }),
-        );
-      }
-    } finally {
-      sending.current = false;
-    }
+    const drop = (ids: ReadonlySet<string>, and: Partial<Draft>) =>
+      change((now) => settled({ ...now, ...and, unsent: now.unsent.filter((i) => !ids.has(i.id)) }));
+    const how = await sendQueue<BeforeItem>(
+      `/h/${secret}/before`,
+      {
+        read: () => Promise.resolve(at.current.unsent),
+        taken: (ids) => Promise.resolve(drop(ids, { sentAt: new Date().toISOString() })).then(() => true),
+        refused: (id) => Promise.resolve(drop(new Set([id]), { refused: true })),
+      },
+      BEFORE_ITEMS_AT_ONCE,
+      false,
+    ).finally(() => (sending.current = false));
+    setGone(how === 'gone');
   }, [secret, change]);
   useEffect(() => {
-    change(() => readDraft(visitId));
+    change((now) => now);
     void trySending();
     const soon = () => void trySending();
     const timer = setInterval(soon, TRY_AGAIN_MS);

@@ -1,8 +1,9 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { GuideEvent } from '../../../core/guide';
 import { askFirst, homeToday, isWarning, type HomeItem, type HomePacket } from '../../../core/schedule';
-import { dayOf } from '../../parts/marks/time';
-import { sendKept, type Sent } from './sending';
+import { dayOf } from '../../../core/schedule';
+import type { Sent } from './send-queue';
+import { sendKept } from './sending';
 import { addItem, changePhone, endOpen, keepPacket, later, type OnPhone, readPhone } from './store';
 
 const TRY_AGAIN_MS = 20_000;

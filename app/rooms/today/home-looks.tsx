@@ -8,6 +8,7 @@ import { RED_FLAG_QUESTIONS } from '../../../reference/facts/at-home';
 import { PLAIN_QUESTIONS } from '../../../reference/facts/before-visit';
 import { send } from '../../parts/frame/send';
 import { useDates } from '../../parts/frame/use-dates';
+import { Failed } from '../../parts/frame/failed';
 
 /** The question that was answered yes; null where it was a run that was stopped. */
 const questionOf = (yes: string): string | null =>
@@ -49,11 +50,7 @@ export function HomeFlags({ flags }: { flags: readonly HomeFlag[] }) {
           <Link to={`/clients/${f.clientId}/home-plan`}>Open the plan</Link>
         )}
       </div>
-      {failed && (
-        <p className="caution" role="alert">
-          {failed}
-        </p>
-      )}
+      <Failed words={failed} />
     </div>
   ));
 }

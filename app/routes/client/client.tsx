@@ -14,7 +14,7 @@ import { checkForm, readForm } from '../../schemas/read';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';
 import { dayIn } from '../../../server/access/time.server';
 import { OnceKey } from '../../parts/fields/once-key';
-import { dayOf } from '../../parts/marks/time';
+import { dayOf } from '../../../core/schedule';
 import type { Route } from './+types/client';
 
 export async function loader({ request, params }: Route.LoaderArgs) {

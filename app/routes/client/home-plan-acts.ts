@@ -8,7 +8,7 @@ import { endLink, makeLink } from '../../../server/db/queries/links.server';
 import { endHomePlan, keepHomePlan, noteHomeRuns } from '../../../server/db/queries/home-plans.server';
 import { flagSeenSchema, homePlanSchema, homeRunsSchema } from '../../schemas/home-plan';
 import { readJson } from '../../schemas/read';
-import { dayOf } from '../../parts/marks/time';
+import { dayOf } from '../../../core/schedule';
 import type { Route } from './+types/home-plan-acts';
 
 /** A home plan is kept or ended, and what was done of it is noted. */

@@ -14,7 +14,7 @@ import { notFound, requirePractitioner } from '../../../server/access/session.se
 import { FaceChart } from '../../parts/chart/face-chart';
 import { stopsOf } from '../../parts/chart/chart-marks';
 import { send } from '../../parts/frame/send';
-import { dayOf } from '../../parts/marks/time';
+import { dayOf } from '../../../core/schedule';
 import { GiveLink } from '../../rooms/home/give-link';
 import { HowItWent } from '../../rooms/home/how-it-went';
 import { RunsTold } from '../../rooms/home/runs-told';
@@ -23,6 +23,7 @@ import { ProposeSteps } from '../../rooms/home/propose-steps';
 import { PlanForm } from '../../rooms/home/plan-form';
 import type { Route } from './+types/home-plan';
 import type { loader as frame } from './client';
+import { Failed } from '../../parts/frame/failed';
 
 export type HomeCandidate = Route.ComponentProps['loaderData']['candidates'][number];
 
@@ -216,11 +217,7 @@ export default function HomePlanPage({ loaderData }: Route.ComponentProps) {
                 End plan {current.number}
               </Button>
             )}
-            {failed && (
-              <p className="caution" role="alert">
-                {failed}
-              </p>
-            )}
+            <Failed words={failed} />
           </>
         )}
         <h2 className="mt-4">How it went</h2>

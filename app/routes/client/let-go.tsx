@@ -7,11 +7,12 @@ import { notFound, requirePractitioner } from '../../../server/access/session.se
 import { whyUnsigned } from '../../../server/access/signature.server';
 import { letClientGo } from '../../../server/db/queries/client-record.server';
 import { FieldFrame } from '../../parts/fields/field';
-import { dayOf } from '../../parts/marks/time';
+import { dayOf } from '../../../core/schedule';
 import { letGoSchema } from '../../schemas/let-go';
 import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
 import type { Route } from './+types/let-go';
 import type { loader as frame } from './client';
+import { Failed } from '../../parts/frame/failed';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const who = await requirePractitioner(request);
@@ -106,11 +107,7 @@ export default function LetGo({ loaderData }: Route.ComponentProps) {
               What was asked, found, agreed and done is put away as one closed file under Practice, until a day you say.
               Photos, home plans, links, messages and the address are erased. Nobody works with it any more.
             </p>
-            {errors.how && (
-              <p className="caution" role="alert">
-                {errors.how}
-              </p>
-            )}
+            <Failed words={errors.how} />
           </fieldset>
           {how === 'keep' && (
             <div className="form-grid">

@@ -10,7 +10,7 @@ import { MeasureHistory } from '../../rooms/client/measure-history';
 import { measuresOf, measuresSchema } from '../../schemas/measures';
 import { checkForm, readForm } from '../../schemas/read';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';
-import { dayOf } from '../../parts/marks/time';
+import { dayOf } from '../../../core/schedule';
 import type { Route } from './+types/measure';
 import type { loader as clientLoader } from './client';
 

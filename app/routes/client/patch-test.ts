@@ -3,7 +3,7 @@ import { notePatchTest } from '../../../server/db/queries/consents.server';
 import { patchTestSchema } from '../../schemas/practice';
 import { readJson } from '../../schemas/read';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';
-import { dayOf } from '../../parts/marks/time';
+import { dayOf } from '../../../core/schedule';
 import type { Route } from './+types/patch-test';
 
 /** Notes how the skin took a product on a small place. */

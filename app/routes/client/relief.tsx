@@ -14,7 +14,7 @@ import { FaceChart } from '../../parts/chart/face-chart';
 import { KeptRatings } from '../../rooms/client/kept-ratings';
 import { calendarDay } from '../../schemas/day';
 import { type Days, type Period, PeriodStrip } from '../../parts/course/period';
-import { dayOf } from '../../parts/marks/time';
+import { dayOf } from '../../../core/schedule';
 import { useDates } from '../../parts/frame/use-dates';
 import { CameBefore } from '../../rooms/client/came-before';
 import { WhatNext } from '../../rooms/client/what-next';

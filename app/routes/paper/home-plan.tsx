@@ -8,7 +8,7 @@ import { contactOf } from '../../../server/db/queries/practice.server';
 import { ownTechniques } from '../../../server/db/queries/techniques.server';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';
 import { withOwn } from '../../parts/catalogue/catalogue';
-import { dayOf } from '../../parts/marks/time';
+import { dayOf } from '../../../core/schedule';
 import { useInBrowser } from '../../parts/fields/use-in-browser';
 import { Sheet } from '../../parts/paper/sheet';
 import { HandOut } from '../../rooms/home/hand-out';

@@ -12,7 +12,7 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const { holder, zone } = await holderOf(params.secret, context);
   const now = new Date();
   const packet = await homePacket(holder, now);
-  const { practice } = packet ?? (await beforePacket(holder)) ?? {};
+  const { practice } = packet ?? (await beforePacket(holder, now)) ?? {};
   const text = practice && (await calendarOf({ ...holder, practice, zone }, now, { visits: !packet }));
   if (!text) throw new Response('', { status: 404 });
   return calendarFile(text);

@@ -5,7 +5,7 @@ import { homePacket } from '../../../server/access/home-packet.server';
 import { holderOf } from '../../../server/access/link.server';
 import { linkWasUsed } from '../../../server/db/queries/links.server';
 import { PracticeDates } from '../../parts/frame/use-dates';
-import { datesIn } from '../../parts/marks/time';
+import { datesIn } from '../../../core/schedule';
 import { NotInUse } from '../../rooms/phone/not-in-use';
 import { PhonePage } from '../../rooms/phone/phone-page';
 import '../../styles/phone.scss';
@@ -16,7 +16,8 @@ const HEADERS = { 'Cache-Control': 'no-store', 'X-Robots-Tag': 'noindex, nofollo
 
 export async function loader({ params, context }: Route.LoaderArgs) {
   const { holder } = await holderOf(params.secret, context);
-  const [packet, before] = await Promise.all([homePacket(holder, new Date()), beforePacket(holder)]);
+  const now = new Date();
+  const [packet, before] = await Promise.all([homePacket(holder, now), beforePacket(holder, now)]);
   if (!packet && !before) throw data('', { status: 404, headers: HEADERS });
   await linkWasUsed(holder.practiceId, holder.id);
   return data({ packet, before }, { headers: HEADERS });

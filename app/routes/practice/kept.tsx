@@ -6,7 +6,7 @@ import { whyUnsigned } from '../../../server/access/signature.server';
 import { eraseKept, keptRecords, type KeptRecord } from '../../../server/db/queries/client-record.server';
 import { FieldFrame } from '../../parts/fields/field';
 import { useDates } from '../../parts/frame/use-dates';
-import { dayOf } from '../../parts/marks/time';
+import { dayOf } from '../../../core/schedule';
 import { signedSchema } from '../../schemas/let-go';
 import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
 import type { Route } from './+types/kept';

@@ -110,6 +110,17 @@ export default function Reminders({ loaderData }: Route.ComponentProps) {
   );
 }
 
+/** Why a letter did not go out, as far as the mail server said. */
+const FAILURES: Readonly<Record<string, string>> = {
+  EENVELOPE: 'the mail server did not take this address',
+  EAUTH: 'the mail server did not take the name or password',
+  ECONNECTION: 'the mail server was not reached',
+  ECONNREFUSED: 'the mail server was not reached',
+  ESOCKET: 'the mail server was not reached',
+  ETIMEDOUT: 'the mail server did not answer',
+  EDNS: 'the mail server was not found',
+};
+
 function Row({ row, mayGo, tries }: { row: OutboxRow; mayGo: boolean; tries: number }) {
   const { dayWords, shortDay, timeOfDay } = useDates();
   const { revalidate } = useRevalidator();
@@ -124,16 +135,17 @@ function Row({ row, mayGo, tries }: { row: OutboxRow; mayGo: boolean; tries: num
     setFailed(answer?.ok ? '' : answer?.status === 404 ? 'It may no longer go out.' : 'Not taken. Try again.');
     void revalidate();
   };
+  const failure = row.failure && (FAILURES[row.failure] ?? `the mail server did not take it (${row.failure})`);
   const became = row.sentAt
     ? `${row.via === 'file' ? 'taken as a file' : 'sent'} ${shortDay(row.sentAt)} ${timeOfDay(row.sentAt)}`
     : !mayGo
-      ? row.failure
-        ? `not sent: ${row.failure}`
+      ? failure
+        ? `not sent: ${failure}`
         : 'not sent: no longer due'
       : row.tries >= tries
-        ? `given up after ${tries} tries: ${row.failure}`
-        : row.failure
-          ? `tried ${row.tries} of ${tries}: ${row.failure}; tried again`
+        ? `given up after ${tries} tries: ${failure}`
+        : failure
+          ? `tried ${row.tries} of ${tries} times, is tried again: ${failure}`
           : 'waits';
   return (
     <li>

@@ -6,12 +6,13 @@ import { requirePractitioner } from '../../../server/access/session.server';
 import { judgeAnew } from '../../../server/access/judge-anew.server';
 import { contactOf, dateFormatOf, reviewDaysOf, schoolOf, setSchool } from '../../../server/db/queries/practice.server';
 import { FieldFrame } from '../../parts/fields/field';
-import { datesIn } from '../../parts/marks/time';
+import { datesIn } from '../../../core/schedule';
 import { FRAMES, orderWords, walkWords } from '../../parts/routine/order-words';
 import { schoolSchema } from '../../schemas/practice';
 import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
 import type { loader as frame } from './practice';
 import type { Route } from './+types/school';
+import { Failed } from '../../parts/frame/failed';
 
 export async function loader({ request }: Route.LoaderArgs) {
   const { practiceId } = await requirePractitioner(request);
@@ -132,11 +133,7 @@ export default function School({ loaderData }: Route.ComponentProps) {
               className="narrow"
             />
           </fieldset>
-          {told && (
-            <p className="caution" role="alert">
-              {told}
-            </p>
-          )}
+          <Failed words={told} />
           {isOwner && (
             <div className="d-flex gap-3 align-items-center mt-3">
               <Button type="submit">Keep</Button>

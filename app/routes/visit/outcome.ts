@@ -3,7 +3,7 @@ import { object, string } from 'yup';
 import { noteReferralOutcome } from '../../../server/db/queries/visits.server';
 import { checkForm, readForm } from '../../schemas/read';
 import { notFound, requirePractitioner } from '../../../server/access/session.server';
-import { dayOf } from '../../parts/marks/time';
+import { dayOf } from '../../../core/schedule';
 import type { Route } from './+types/outcome';
 
 const outcomeSchema = object({

@@ -1,4 +1,5 @@
 import { TZDate } from '@date-fns/tz';
+import { momentOfLocal } from '../../schedule/index.ts';
 
 export const CSV_DELIMITERS = [',', ';', '\t'] as const;
 export const CSV_DECIMALS = ['.', ','] as const;
@@ -104,28 +105,12 @@ export const momentCell: Cell<string> = {
     if (ABSOLUTE.test(plain) && !Number.isNaN(Date.parse(plain))) return new Date(plain).toISOString();
     const { y, m, d, h, i, s, f } = LOCAL[dates].exec(plain)?.groups ?? {};
     if (!y || h === undefined) throw new CellRefused();
-    const [year, month, day, hour, minute, second] = [y, m, d, h, i, s ?? '0'].map(Number) as [
-      number,
-      number,
-      number,
-      number,
-      number,
-      number,
-    ];
-    const at = new TZDate(year, month - 1, day, hour, minute, second, Number((f ?? '').padEnd(3, '0')), zone);
-    // A day or an hour that there is none of (31 February, a spring night) is moved by the calendar: it is refused here.
-    if (at.getMonth() !== month - 1 || at.getDate() !== day || at.getHours() !== hour || at.getMinutes() !== minute)
-      throw new CellRefused();
-    return new Date(firstOf(at, zone)).toISOString();
+    const n = (part: string | undefined) => Number(part ?? '0');
+    const at = momentOfLocal(zone, [n(y), n(m), n(d), n(h), n(i), n(s), n((f ?? '').padEnd(3, '0'))]);
+    if (!at) throw new CellRefused();
+    return at.toISOString();
   },
 };
-/** A local time that comes twice, as clocks go back, means its first one. Clocks go back by half an hour or a whole one. */
-function firstOf(at: TZDate, zone: string): number {
-  const earlier = [60, 30]
-    .map((minutes) => new TZDate(at.getTime() - minutes * 60_000, zone))
-    .find((e) => e.getHours() === at.getHours() && e.getMinutes() === at.getMinutes());
-  return (earlier ?? at).getTime();
-}
 
 /** Empty where nothing is known. */
 export const optional = <T>(cell: Cell<T>): Cell<T | null> => ({

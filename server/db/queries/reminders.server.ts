@@ -1,4 +1,5 @@
 import { QueryTypes, type Transaction } from 'sequelize';
+import type { DateFormat } from '../../../core/record/index.ts';
 import type { Letter, ReminderKind } from '../../../core/schedule/index.ts';
 import { database } from '../connection.ts';
 import { byPractice, isUuid } from '../scope.ts';
@@ -9,13 +10,14 @@ export interface ReminderSettings {
   practice: string;
   contact: string;
   zone: string;
+  dates: DateFormat;
   /** Whether it writes to clients at all. */
   reminds: boolean;
   mailFrom: string;
 }
 export const reminderSettings = byPractice(async (practiceId: string): Promise<ReminderSettings> => {
   const [row] = await database().query<ReminderSettings>(
-    'select name as practice, contact, time_zone as zone, reminds, mail_from as "mailFrom" from practices where id = :practiceId',
+    'select name as practice, contact, time_zone as zone, date_format as dates, reminds, mail_from as "mailFrom" from practices where id = :practiceId',
     { replacements: { practiceId }, type: QueryTypes.SELECT },
   );
   return row!;

@@ -13,11 +13,12 @@ import { useId, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { PhotoMarker } from './photo-marker';
 import { SameScale } from './same-scale';
-import { dayOf } from '../../../parts/marks/time';
+import { dayOf } from '../../../../core/schedule';
 import { useDates } from '../../../parts/frame/use-dates';
 import { useVisit } from '../session/context';
 import { send } from '../../../parts/frame/send';
 import { VisitConsent } from '../screen/visit-consent';
+import { Failed } from '../../../parts/frame/failed';
 
 const srcOf = (p: Photo): string => `/visits/${p.visitId}/photo/${p.id}`;
 const levelOf = (marks: PhotoMarks): Levelness | null => {
@@ -98,11 +99,7 @@ export function LevelSection({ phase }: { phase: PhotoPhase }) {
             </div>
           )}
           {!may && mine && <p className="caution fw-bold">There is no consent to this photo any more: erase it.</p>}
-          {told && (
-            <p className="caution" role="alert">
-              {told}
-            </p>
-          )}
+          <Failed words={told} />
           {mine && (
             <Marked
               key={mine.id}
@@ -169,11 +166,7 @@ function Marked({
   return (
     <>
       <PhotoMarker src={srcOf(photo)} width={photo.widthPx} height={photo.heightPx} marks={marks} onMarks={write} />
-      {told && (
-        <p className="caution" role="alert">
-          {told}
-        </p>
-      )}
+      <Failed words={told} />
       {level && level.turnDeg !== null && Math.abs(level.turnDeg) > MOST_TURN_DEG && (
         <p className="worse mb-1" role="status">
           The head seems turned by {Math.round(Math.abs(level.turnDeg))}°, or the nose stands off the middle: take the

@@ -9,7 +9,7 @@ import {
 } from '../../../../core/measures';
 import { useState } from 'react';
 import { Button, Form as BsForm } from 'react-bootstrap';
-import { dayOf } from '../../../parts/marks/time';
+import { dayOf } from '../../../../core/schedule';
 import { useDates } from '../../../parts/frame/use-dates';
 import { useVisit } from '../session/context';
 import { MeasureSheet } from './measure-sheet';

@@ -3,7 +3,7 @@ import { routineSeconds } from '../../../../core/routine';
 import { useState } from 'react';
 import { BookingForm } from '../../../parts/booking/booking-form';
 import { BookingWays } from '../../../parts/booking/booking-line';
-import { clockValue, dayOf } from '../../../parts/marks/time';
+import { clockValue, dayOf } from '../../../../core/schedule';
 import { useDates } from '../../../parts/frame/use-dates';
 import { useYourSeconds } from '../../../parts/frame/use-learned';
 import { useVisit } from '../session/context';

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Link } from 'react-router';
 import { ALLERGEN_FAMILIES } from '../../../../reference/facts/allergens';
-import { dayOf } from '../../../parts/marks/time';
+import { dayOf } from '../../../../core/schedule';
 import { useDates } from '../../../parts/frame/use-dates';
 import { useVisit } from '../session/context';
 import { send } from '../../../parts/frame/send';

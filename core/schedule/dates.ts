@@ -1,4 +1,4 @@
-import type { DateFormat } from '../../../core/record';
+import type { DateFormat } from '../record/index.ts';
 
 const formatters = new Map<string, Intl.DateTimeFormat>();
 function format(locale: string, timeZone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
