@@ -50,3 +50,16 @@ export async function photoBody(request: Request): Promise<Buffer> {
   if (!size) throw new InputError('photo', WHAT_IS_ACCEPTED);
   return Buffer.concat(chunks);
 }
+
+/** A JPEG that can be read to its end and carries nothing beside its pixels: one that was written anew here. */
+export async function isPlainPhoto(bytes: Buffer): Promise<boolean> {
+  if (!bytes.length || bytes.length > LARGEST_PHOTO_BYTES) return false;
+  const { default: sharp } = await import('sharp');
+  const picture = sharp(bytes, { failOn: 'truncated', limitInputPixels: MOST_PIXELS, pages: 1 });
+  const meta = await picture.metadata().catch(() => null);
+  if (meta?.format !== 'jpeg' || meta.exif || meta.xmp || meta.iptc) return false;
+  return picture.stats().then(
+    () => true,
+    () => false,
+  );
+}

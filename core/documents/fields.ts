@@ -21,6 +21,22 @@ export interface IdField {
   /** What it names. */
   words: string;
 }
+/** Text of a fixed shape. */
+export interface ShapedField {
+  /** Which kind of field. */
+  is: 'uuid' | 'day' | 'moment';
+  /** What it says, for whoever reads the schema. */
+  words: string;
+}
+/** Whatever JSON holds, up to so many characters: a document that another reader looks into. */
+export interface AnyField {
+  /** Which kind of field. */
+  is: 'any';
+  /** Most characters as JSON. */
+  most: number;
+  /** What it says, for whoever reads the schema. */
+  words: string;
+}
 export interface NumberField {
   /** Which kind of field. */
   is: 'number';
@@ -94,6 +110,8 @@ export interface KindsField<O extends Readonly<Record<string, ObjectField>> = Re
 export type Field =
   | TextField
   | IdField
+  | ShapedField
+  | AnyField
   | NumberField
   | OneOfField
   | YesNoField
@@ -104,28 +122,36 @@ export type Field =
   | KindsField;
 
 /** What a field holds. */
-export type Value<F> = F extends { is: 'text' | 'id' }
+export type Value<F> = F extends { is: 'text' | 'id' | 'uuid' | 'day' | 'moment' }
   ? string
-  : F extends { is: 'number' }
-    ? number
-    : F extends { is: 'yes-no' }
-      ? boolean
-      : F extends { is: 'one-of'; values: readonly (infer V)[] }
-        ? V
-        : F extends { is: 'constant'; value: infer V }
+  : F extends { is: 'any' }
+    ? unknown
+    : F extends { is: 'number' }
+      ? number
+      : F extends { is: 'yes-no' }
+        ? boolean
+        : F extends { is: 'one-of'; values: readonly (infer V)[] }
           ? V
-          : F extends { is: 'nullable'; of: infer G }
-            ? Value<G> | null
-            : F extends { is: 'list'; of: infer G }
-              ? Value<G>[]
-              : F extends { is: 'object'; fields: infer O }
-                ? { -readonly [K in keyof O]: Value<O[K]> }
-                : F extends { is: 'kinds'; of: infer O }
-                  ? { [K in keyof O]: Value<O[K]> }[keyof O]
-                  : never;
+          : F extends { is: 'constant'; value: infer V }
+            ? V
+            : F extends { is: 'nullable'; of: infer G }
+              ? Value<G> | null
+              : F extends { is: 'list'; of: infer G }
+                ? Value<G>[]
+                : F extends { is: 'object'; fields: infer O }
+                  ? { -readonly [K in keyof O]: Value<O[K]> }
+                  : F extends { is: 'kinds'; of: infer O }
+                    ? { [K in keyof O]: Value<O[K]> }[keyof O]
+                    : never;
 
 export const text = (most: number, words: string, least = 0): TextField => ({ is: 'text', least, most, words });
 export const id = (words: string): IdField => ({ is: 'id', words });
+export const uuid = (words: string): ShapedField => ({ is: 'uuid', words });
+/** A day of the calendar, YYYY-MM-DD. */
+export const day = (words: string): ShapedField => ({ is: 'day', words });
+/** A moment with its offset, ISO 8601. */
+export const moment = (words: string): ShapedField => ({ is: 'moment', words });
+export const any = (most: number, words: string): AnyField => ({ is: 'any', most, words });
 export const number = ([least, most]: readonly [number, number], unit: string, words: string): NumberField => ({
   is: 'number',
   least,

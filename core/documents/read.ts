@@ -12,6 +12,25 @@ const isObject = (value: unknown): value is Record<string, unknown> =>
 const isText = (value: unknown): value is string =>
   typeof value === 'string' && !value.includes('\0') && value.isWellFormed();
 
+const SHAPES = {
+  uuid: {
+    like: /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/,
+    words: 'an id of 32 hexadecimal digits',
+  },
+  day: { like: /^\d{4}-\d\d-\d\d$/, words: 'a day such as 2026-11-26' },
+  moment: {
+    like: /^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,6})?(Z|[+-]\d\d:\d\d)$/,
+    words: 'a moment such as 2026-11-26T14:30:00Z',
+  },
+} as const;
+/** Of the shape, and there on the calendar: 30 February is neither a day nor the beginning of a moment. */
+const isShaped = (is: keyof typeof SHAPES, value: string): boolean => {
+  if (!SHAPES[is].like.test(value)) return false;
+  if (is === 'uuid') return true;
+  const onDay = Date.parse(`${value.slice(0, 10)}T00:00:00Z`);
+  return !Number.isNaN(Date.parse(value)) && new Date(onDay).toISOString().startsWith(value.slice(0, 10));
+};
+
 /**
  * Read a value as a field says, into fresh plain data. Only what the description names is taken.
  * @throws InputError with the path of the first thing that is wrong (`items[2].dose.parts[0].seconds`) and what is
@@ -30,6 +49,17 @@ export function readField(field: Field, value: unknown, path: string): unknown {
       return isText(value) && ID.test(value)
         ? value
         : refuse(path, 'may hold letters, digits, dot, dash and underscore, at most 64');
+    case 'uuid':
+    case 'day':
+    case 'moment':
+      return isText(value) && isShaped(field.is, value)
+        ? value
+        : refuse(path, value === undefined ? 'is missing' : `must be ${SHAPES[field.is].words}`);
+    case 'any':
+      if (value === undefined) return refuse(path, 'is missing');
+      return (JSON.stringify(value) ?? '').length <= field.most
+        ? value
+        : refuse(path, `is too long; at most ${field.most} characters are accepted`);
     case 'number':
       return readNumber(field, value, path);
     case 'one-of':

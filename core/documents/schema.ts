@@ -15,6 +15,14 @@ export function schemaOf(field: Field): Json {
       };
     case 'id':
       return { type: 'string', pattern: '^[A-Za-z0-9][A-Za-z0-9._-]{0,63}$', ...said(field.words) };
+    case 'uuid':
+      return { type: 'string', format: 'uuid', ...said(field.words) };
+    case 'day':
+      return { type: 'string', format: 'date', ...said(field.words) };
+    case 'moment':
+      return { type: 'string', format: 'date-time', ...said(field.words) };
+    case 'any':
+      return said(field.words);
     case 'number':
       return {
         type: field.whole ? 'integer' : 'number',

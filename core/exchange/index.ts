@@ -17,5 +17,41 @@ export {
   type CsvReading,
   type CsvRunStep,
 } from './csv/tables.ts';
-export { csvHead, csvRows, readCsv, writeCsv, type CsvTable } from './csv/table.ts';
+export {
+  csvHead,
+  firstRows,
+  CsvReader,
+  csvRows,
+  readCsv,
+  writeCsv,
+  type CsvNames,
+  type CsvTable,
+  type TableRefusal,
+} from './csv/table.ts';
 export { CSV_DATES, CSV_DECIMALS, CSV_DELIMITERS, type CsvWays } from './csv/cells.ts';
+export {
+  ARCHIVE_FORMAT,
+  ARCHIVE_LINE_LETTERS,
+  ARCHIVE_VERSION,
+  readArchiveLine,
+  readArchiveManifest,
+  type ArchiveKnown,
+  type ArchiveManifest,
+  type ArchiveRow,
+} from './archive/archive.ts';
+export { ARCHIVE_KINDS, ARCHIVE_ROWS, type ArchiveKind } from './archive/kinds.ts';
+export {
+  allergiesOf,
+  complaintInRow,
+  INCOMING_CLIENTS,
+  INCOMING_READINGS,
+  type IncomingClient,
+  type IncomingReading,
+  KnownPeople,
+  type KnownPerson,
+  personInRow,
+  type ResolvedReading,
+  resolveReading,
+  RowNotTaken,
+  sameName,
+} from './csv/incoming.ts';

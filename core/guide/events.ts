@@ -1,4 +1,4 @@
-import { InputError, type Side } from '../words/index.ts';
+import { InputError, type Side, SIDES } from '../words/index.ts';
 import { readSideCompare, type SideCompare } from './side-compare.ts';
 
 /** What can be pressed with nothing more to say. */
@@ -46,7 +46,6 @@ function text(value: unknown, field: string): string {
     throw new InputError(field, `text of at most ${MOST_LETTERS} characters is accepted`);
   return value;
 }
-const SIDES: readonly Side[] = ['left', 'right', 'both', 'midline'];
 
 /** Earlier logs said "lighten" and "harden", and kept everything that belongs to an event as one text. */
 function upgraded(v: Record<string, unknown>): Record<string, unknown> {

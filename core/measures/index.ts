@@ -11,6 +11,7 @@ export {
   MEASURES,
   notAskedAgain,
   READING_PHASES,
+  READING_SOURCES,
   readingKey,
   type BeforeAfter,
   type EarlierReadings,

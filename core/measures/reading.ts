@@ -114,7 +114,8 @@ export const notAskedAgain = (readings: readonly Reading[]): Reading[] =>
 export const READING_PHASES = ['before', 'after', 'between'] as const;
 export type ReadingPhase = (typeof READING_PHASES)[number];
 /** Who took it: the practitioner; the client at home, or by telephone; another record it came from. */
-export type ReadingSource = 'studio' | 'home' | 'telephone' | 'imported';
+export const READING_SOURCES = ['studio', 'home', 'telephone', 'imported'] as const;
+export type ReadingSource = (typeof READING_SOURCES)[number];
 
 export interface Reading {
   /** Id in the registry. */

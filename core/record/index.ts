@@ -10,6 +10,7 @@ export {
   STAGE_NAMES,
   stageIndex,
   STAGES,
+  VISIT_STAGES,
   type OpenReferral,
   type Reaction,
   type Referral,

@@ -20,6 +20,8 @@ export const STAGE_NAMES: Record<VisitStage, string> = {
   missed: 'Did not come',
 };
 
+export const VISIT_STAGES = Object.keys(STAGE_NAMES) as VisitStage[];
+
 const ENDS: ReadonlySet<VisitStage> = new Set<VisitStage>(['done', 'stopped', 'postponed', 'cancelled', 'missed']);
 /** A visit that has ended takes no more entries; what was recorded in it can be corrected. */
 export const hasEnded = (stage: VisitStage): boolean => ENDS.has(stage);

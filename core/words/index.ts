@@ -3,7 +3,7 @@
 export { InputError } from './errors.ts';
 export { clock, counted, roundHalfAway } from './numbers.ts';
 // Where: the client's sides, regions of the body, places of the charts.
-export { otherSide, type OneSide, type Side } from './sides.ts';
+export { otherSide, SIDES, type OneSide, type Side } from './sides.ts';
 export { FACE_REGIONS, NECK_REGIONS, REGION_NAMES, REGIONS, type Region } from './regions.ts';
 // What for.
 export { COMPLAINT_KINDS, COMPLAINT_NAMES, complaintName, type ComplaintKind } from './complaints.ts';

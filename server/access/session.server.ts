@@ -67,6 +67,13 @@ export async function requirePractitioner(request: Request): Promise<SignedIn> {
   throw redirect(`/sign-in?to=${encodeURIComponent(back)}`);
 }
 
+/** What the owner of the practice alone may do; everybody else is told in these words. */
+export async function requireOwner(request: Request, words: string): Promise<SignedIn> {
+  const who = await requirePractitioner(request);
+  if (who.role !== 'owner') throw data({ message: words }, { status: 403 });
+  return who;
+}
+
 /** Only paths of this very application may be returned to. */
 export const safeReturn = (to: unknown): string =>
   typeof to === 'string' && /^\/(?![/\\])[\x21-\x7e]*$/.test(to) ? to : '/today';

@@ -5,6 +5,9 @@ import { LARGEST_PHOTO_BYTES } from '../photo-file.server.ts';
 /** Nothing this application takes in is larger, but for a photo. */
 const LARGEST_BODY_BYTES = 1_000_000;
 const PHOTO_PATH = /^\/visits\/[^/]+\/photo(\.data)?$/;
+/** A file that is brought in comes in pieces. */
+const PIECE_PATH = /^\/practice\/in\/[^/]+\/part\/\d+(\.data)?$/;
+const BYTES = /^application\/octet-stream\s*(;|$)/i;
 const FORMS = /^(application\/x-www-form-urlencoded|multipart\/form-data|application\/json)\s*(;|$)/i;
 const PICTURES = /^(image\/[\w.+-]+|application\/octet-stream)\s*(;|$)/i;
 
@@ -20,8 +23,12 @@ export async function readBody(request: Request, response: Response, next: NextF
     response.set('Connection', 'close').status(status).type('text/plain').send(message);
   };
   const type = request.headers['content-type'] ?? '';
-  if (!(isPhoto ? PICTURES : FORMS).test(type))
-    return refuse(415, isPhoto ? 'A JPEG, PNG or WebP photo is accepted.' : 'A form or JSON is accepted.');
+  const [accepted, words] = isPhoto
+    ? [PICTURES, 'A JPEG, PNG or WebP photo is accepted.']
+    : PIECE_PATH.test(request.path)
+      ? [BYTES, 'The bytes of a file are accepted.']
+      : [FORMS, 'A form or JSON is accepted.'];
+  if (!accepted.test(type)) return refuse(415, words);
   if (request.headers['content-encoding'] && request.headers['content-encoding'] !== 'identity')
     return refuse(415, 'A packed body is not accepted.');
   const limit = isPhoto ? LARGEST_PHOTO_BYTES : LARGEST_BODY_BYTES;

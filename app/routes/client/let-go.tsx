@@ -3,7 +3,7 @@ import { Button, Form as BsForm } from 'react-bootstrap';
 import { data, Form, Link, redirect, useActionData, useRouteLoaderData } from 'react-router';
 import { counted } from '../../../core/words';
 import { clientCopy, keptFile } from '../../../server/access/client-copy.server';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, requireOwner, requirePractitioner } from '../../../server/access/session.server';
 import { whyUnsigned } from '../../../server/access/signature.server';
 import { letClientGo } from '../../../server/db/queries/client-record.server';
 import { FieldFrame } from '../../parts/fields/field';
@@ -14,10 +14,10 @@ import type { Route } from './+types/let-go';
 import type { loader as frame } from './client';
 import { Failed } from '../../parts/frame/failed';
 
+const OWNERS = 'Clients are let go by the owner of the practice.';
+
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const who = await requirePractitioner(request);
-  if (who.role !== 'owner')
-    throw data({ message: 'Clients are let go by the owner of the practice.' }, { status: 403 });
+  const who = await requireOwner(request, OWNERS);
   const copy = await clientCopy(who, params.clientId, new Date());
   if (!copy) notFound('client');
   const { visits, readings, photos, links } = copy.kinds;
@@ -35,7 +35,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   const who = await requirePractitioner(request);
   const form = await readForm(request);
   const told = (errors: FieldErrors, status: number) => data({ errors, typed: Object.fromEntries(form) }, { status });
-  if (who.role !== 'owner') return told({ how: 'Clients are let go by the owner of the practice.' }, 403);
+  if (who.role !== 'owner') return told({ how: OWNERS }, 403);
   const input = await checkForm(letGoSchema, form);
   if (!input.ok) return told(input.errors, 422);
   const { how, until, reason, password } = input.value;

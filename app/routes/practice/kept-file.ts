@@ -1,12 +1,10 @@
-import { data } from 'react-router';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, requireOwner } from '../../../server/access/session.server';
 import { openKept } from '../../../server/db/queries/client-record.server';
 import type { Route } from './+types/kept-file';
 
 /** A closed record as the file that it is. */
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const who = await requirePractitioner(request);
-  if (who.role !== 'owner') throw data({ message: 'Closed records are the owner’s.' }, { status: 403 });
+  const who = await requireOwner(request, 'Closed records are the owner’s.');
   const file = await openKept(who, params.recordId);
   if (!file) notFound('record');
   return new Response(new Uint8Array(file), {

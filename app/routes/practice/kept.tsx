@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { data, Form, useActionData } from 'react-router';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, requireOwner, requirePractitioner } from '../../../server/access/session.server';
 import { whyUnsigned } from '../../../server/access/signature.server';
 import { eraseKept, keptRecords, type KeptRecord } from '../../../server/db/queries/client-record.server';
 import { FieldFrame } from '../../parts/fields/field';
@@ -14,8 +14,7 @@ import type { Route } from './+types/kept';
 const OWNERS = 'Closed records are the owner’s.';
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId, role, timeZone } = await requirePractitioner(request);
-  if (role !== 'owner') throw data({ message: OWNERS }, { status: 403 });
+  const { practiceId, timeZone } = await requireOwner(request, OWNERS);
   return { records: await keptRecords(practiceId), today: dayOf(new Date().toISOString(), timeZone) };
 }
 

@@ -8,7 +8,7 @@ import {
   type CsvTable,
   type CsvWays,
 } from '../../../core/exchange';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, requireOwner } from '../../../server/access/session.server';
 import { noteInTrail } from '../../../server/db/queries/audit.server';
 import { allClients, allReadings, allRunSteps } from '../../../server/db/queries/export.server';
 import { csvWaysSchema } from '../../schemas/csv-ways';
@@ -37,11 +37,9 @@ const TABLES: Readonly<Record<string, (practiceId: string, ways: CsvWays) => Rea
 
 /** A table of the practice as a file for spreadsheets, written in the way that was asked for. */
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const who = await requirePractitioner(request);
+  const who = await requireOwner(request, 'A practice is taken out by its owner.');
   const make = Object.hasOwn(TABLES, params.what) ? TABLES[params.what] : undefined;
   if (!make) notFound('table');
-  if (who.role !== 'owner')
-    throw data({ message: 'Tables are taken out by the owner of the practice.' }, { status: 403 });
   const input = await check(csvWaysSchema, Object.fromEntries(new URL(request.url).searchParams));
   if (!input.ok) throw data({ message: Object.values(input.errors)[0] }, { status: 422 });
   await noteInTrail(who, 'table-taken-out', { table: params.what });

@@ -1,13 +1,11 @@
 import { useState } from 'react';
 import { Form as BsForm } from 'react-bootstrap';
-import { data } from 'react-router';
 import { CSV_DATES, CSV_DECIMALS, CSV_DELIMITERS, type CsvWays } from '../../../core/exchange';
-import { requirePractitioner } from '../../../server/access/session.server';
+import { requireOwner } from '../../../server/access/session.server';
 import type { Route } from './+types/out';
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { role, timeZone } = await requirePractitioner(request);
-  if (role !== 'owner') throw data({ message: 'Tables are taken out by the owner of the practice.' }, { status: 403 });
+  const { timeZone } = await requireOwner(request, 'A practice is taken out by its owner.');
   return { timeZone };
 }
 
@@ -38,7 +36,7 @@ export default function Out({ loaderData: { timeZone } }: Route.ComponentProps) 
       <main>
         <div className="page-head">
           <h1>Take out</h1>
-          <span className="soft">tables for spreadsheets; a single client’s whole record stands under Details</span>
+          <span className="soft">tables, or the whole practice; a single client’s record stands under Details</span>
         </div>
         <div className="form-grid narrow">
           <BsForm.Group controlId="out-delimiter">
@@ -93,6 +91,16 @@ export default function Out({ loaderData: { timeZone } }: Route.ComponentProps) 
             </li>
           ))}
         </ul>
+        <h2 className="h5 mt-4">The whole practice</h2>
+        <p className="narrow">
+          <a href="/practice/archive" download>
+            One file with everything
+          </a>{' '}
+          <span className="soft">
+            clients, visits, runs, ratings, photos, routines, home plans and trail, to bring into another practice or
+            back into this one. Passwords, private links and letters that did not go out stay here.
+          </span>
+        </p>
         <p className="narrow soft mt-3">
           These files hold health data: keep them where only you can read them. What a spreadsheet would run as a
           formula is shielded by one more sign before it. The columns are told in docs/formats.

@@ -27,6 +27,7 @@ export default function PracticeFrame({ loaderData }: Route.ComponentProps) {
           <NavLink to="/practice/reminders">Reminders</NavLink>
           {loaderData.isOwner && <NavLink to="/practice/across">Across clients</NavLink>}
           {loaderData.isOwner && <NavLink to="/practice/out">Take out</NavLink>}
+          {loaderData.isOwner && <NavLink to="/practice/in">Bring in</NavLink>}
           {loaderData.isOwner && <NavLink to="/practice/kept">Closed records</NavLink>}
           {loaderData.isOwner && <NavLink to="/practice/trail">Audit trail</NavLink>}
         </nav>

@@ -13,6 +13,8 @@ export interface CsvWays {
   dates: (typeof CSV_DATES)[number];
   /** IANA zone of times that say none. */
   zone: string;
+  /** A day that says no time is taken as its noon; else it is refused. */
+  dayAlone?: 'noon';
 }
 
 /** Thrown where a cell does not hold what is accepted there. */
@@ -100,15 +102,34 @@ export const momentCell: Cell<string> = {
     const time = `${two(at.getHours())}:${two(at.getMinutes())}${second}`;
     return dates === 'day-first' ? `${d}.${m}.${at.getFullYear()} ${time}` : `${m}/${d}/${at.getFullYear()} ${time}`;
   },
-  read: (text, { dates, zone }) => {
+  read: (text, { dates, zone, dayAlone }) => {
     const plain = text.trim();
     if (ABSOLUTE.test(plain) && !Number.isNaN(Date.parse(plain))) return new Date(plain).toISOString();
     const { y, m, d, h, i, s, f } = LOCAL[dates].exec(plain)?.groups ?? {};
-    if (!y || h === undefined) throw new CellRefused();
+    if (!y || (h === undefined && !dayAlone)) throw new CellRefused();
     const n = (part: string | undefined) => Number(part ?? '0');
-    const at = momentOfLocal(zone, [n(y), n(m), n(d), n(h), n(i), n(s), n((f ?? '').padEnd(3, '0'))]);
+    const at = momentOfLocal(zone, [
+      n(y),
+      n(m),
+      n(d),
+      h === undefined ? 12 : n(h),
+      n(i),
+      n(s),
+      n((f ?? '').padEnd(3, '0')),
+    ]);
     if (!at) throw new CellRefused();
     return at.toISOString();
+  },
+};
+
+const ADDRESS = /^[^\s@]+@[^\s@]+$/;
+export const addressCell: Cell<string> = {
+  ...textCell(254),
+  accepted: () => 'an e-mail address, or nothing',
+  read: (text, ways) => {
+    const plain = textCell(254).read(text, ways).trim();
+    if (plain !== '' && !ADDRESS.test(plain)) throw new CellRefused();
+    return plain;
   },
 };
 

@@ -5,6 +5,7 @@ import {
   type CsvReading,
   type CsvWays,
   CLIENTS_CSV,
+  CsvReader,
   READINGS_CSV,
   readCsv,
   RUN_STEPS_CSV,
@@ -149,7 +150,7 @@ describe('what is refused is told with line, field, value and what is accepted',
     ['value', '1001', ''],
     ['side', 'Left', 'left, right, both, midline'],
     ['measure', 'pain', ''],
-    ['source', '', 'studio, home, telephone'],
+    ['source', '', 'studio, home, telephone, imported'],
     ['id', 'abc', 'an id as it was written by an export'],
     ['taken_at', '26.11.2026 14:30', 'a day and a time of Europe/Lisbon such as 2026-11-26 14:30'],
     ['taken_at', '2026-11-26', ''],
@@ -194,17 +195,70 @@ describe('what is refused is told with line, field, value and what is accepted',
   });
   test('columns: a foreign one, one twice, one that is missing; named otherwise or left out they are taken', () => {
     const text = lines(row({})).replace('value', 'Pain').replace('place', 'where');
-    expect(refused(text).map((r) => r.field)).toEqual(['where', 'Pain', 'place', 'value']);
-    const read = readCsv(READINGS_CSV, text, WAYS, { Pain: 'value', where: 'place' });
+    expect(refused(text).map((r) => r.field)).toEqual(['where', 'Pain', 'value']);
+    const read = readCsv(READINGS_CSV, text, WAYS, { named: { Pain: 'value', where: 'place' } });
     expect(read.refused).toEqual([]);
     expect(read.rows[0]!.row.value).toBe(4);
-    expect(refused(text.replace('where', 'value')).map((r) => r.field)).toContain('place');
+    expect(refused(text.replace('where', 'value').replace('Pain', 'value'))).toEqual([
+      expect.objectContaining({ field: 'value', accepted: 'each column once' }),
+    ]);
     const extra = lines(row({}))
       .split('\r\n')
       .map((l, i) => `${l},${i ? 'x' : 'ours'}`)
       .join('\r\n');
     expect(refused(extra).map((r) => r.field)).toEqual(['ours']);
-    expect(readCsv(READINGS_CSV, extra, WAYS, { ours: null }).rows).toHaveLength(1);
+    expect(readCsv(READINGS_CSV, extra, WAYS, { named: { ours: null } }).rows).toHaveLength(1);
+  });
+  test('a column that the file has not: nothing, where nothing is accepted, or what was said for all rows', () => {
+    const text = 'Pain,When\r\n4,2026-11-26 14:30\r\n';
+    const table = {
+      value: READINGS_CSV.value,
+      taken_at: READINGS_CSV.taken_at,
+      side: READINGS_CSV.side,
+      place: READINGS_CSV.place,
+    };
+    const named = { Pain: 'value', When: 'taken_at' };
+    expect(readCsv(table, text, WAYS, { named }).refused.map((r) => r.field)).toEqual(['side']);
+    expect(readCsv(table, text, WAYS, { named, fixed: { side: 'left' } }).rows.map((r) => r.row)).toEqual([
+      { value: 4, taken_at: '2026-11-26T14:30:00.000Z', side: 'left', place: '' },
+    ]);
+    expect(readCsv(table, text, WAYS, { named, fixed: { side: 'Left' } }).refused[0]).toMatchObject({
+      line: 2,
+      field: 'side',
+    });
+  });
+  test('however a file is cut into pieces, it reads the same', () => {
+    const texts = [
+      lines(row({}), row({ client: '"one\r\n""two"", three"' }), '', row({ value: 'x' }), row({})),
+      lines(row({}), row({ client: 'é😀' })).replaceAll('\r\n', '\n'),
+      lines(row({})).replaceAll('\r\n', '\r'),
+      lines(row({}), row({ client: '"open' }), row({})),
+      '',
+    ];
+    for (const text of texts) {
+      const whole = readCsv(READINGS_CSV, text, WAYS);
+      for (const size of [1, 2, 7, 64]) {
+        const reader = new CsvReader(READINGS_CSV, WAYS);
+        const parts = [];
+        for (let i = 0; i < text.length; i += size) parts.push(reader.push(text.slice(i, i + size)));
+        parts.push(reader.end());
+        expect(
+          parts.flatMap((p) => p.rows),
+          `${size}`,
+        ).toEqual(whole.rows);
+        expect(
+          parts.flatMap((p) => p.refused),
+          `${size}`,
+        ).toEqual(whole.refused);
+      }
+    }
+  });
+  test('quotes that are never closed do not take in a whole file', () => {
+    const reader = new CsvReader(READINGS_CSV, WAYS);
+    reader.push(lines(row({ client: '"open' })));
+    const told = Array.from({ length: 40 }, () => reader.push('x'.repeat(10_000))).flatMap((p) => p.refused);
+    expect(told).toEqual([expect.objectContaining({ line: 2, accepted: 'quotes that are closed again' })]);
+    expect(reader.end()).toEqual({ rows: [], refused: [] });
   });
   test('too many cells, quotes that stay open, nothing at all', () => {
     expect(refused(lines(`${row({})},x`))[0]!.accepted).toContain('13 cells');

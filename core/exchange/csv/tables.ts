@@ -1,9 +1,14 @@
-import { MEASURE_KEYS, type MeasureKey } from '../../measures/index.ts';
-import { COMPLAINT_KINDS, type ComplaintKind, type Side } from '../../words/index.ts';
-import { idCell, momentCell, numberCell, oneOfCell, optional, textCell } from './cells.ts';
+import {
+  MEASURE_KEYS,
+  type MeasureKey,
+  READING_PHASES,
+  READING_SOURCES,
+  type ReadingPhase,
+  type ReadingSource,
+} from '../../measures/index.ts';
+import { COMPLAINT_KINDS, type ComplaintKind, type Side, SIDES } from '../../words/index.ts';
+import { addressCell, idCell, momentCell, numberCell, oneOfCell, optional, textCell } from './cells.ts';
 import type { CsvTable } from './table.ts';
-
-const SIDES = ['left', 'right', 'both', 'midline'] as const satisfies readonly Side[];
 
 /** A rating or a measure with what it is of. */
 export interface CsvReading {
@@ -16,9 +21,9 @@ export interface CsvReading {
   measure: MeasureKey;
   place: string;
   side: Side;
-  phase: 'before' | 'after' | 'between';
+  phase: ReadingPhase;
   value: number;
-  source: 'studio' | 'home' | 'telephone';
+  source: ReadingSource;
   taken_at: string;
   visit_id: string | null;
 }
@@ -31,9 +36,9 @@ export const READINGS_CSV: CsvTable<CsvReading> = {
   measure: oneOfCell(MEASURE_KEYS),
   place: textCell(80),
   side: oneOfCell(SIDES),
-  phase: oneOfCell(['before', 'after', 'between'] as const),
+  phase: oneOfCell(READING_PHASES),
   value: numberCell(-1000, 1000),
-  source: oneOfCell(['studio', 'home', 'telephone'] as const),
+  source: oneOfCell(READING_SOURCES),
   taken_at: momentCell,
   visit_id: optional(idCell),
 };
@@ -58,7 +63,7 @@ export const CLIENTS_CSV: CsvTable<CsvClient> = {
   client_id: idCell,
   name: textCell(120),
   about: textCell(120),
-  email: textCell(254),
+  email: addressCell,
   note: textCell(2000),
   allergies: textCell(900),
   complaint_id: optional(idCell),

@@ -1,0 +1,18 @@
+import { Readable } from 'node:stream';
+import { requireOwner } from '../../../server/access/session.server';
+import { practiceArchive } from '../../../server/access/practice-archive.server';
+import { noteInTrail } from '../../../server/db/queries/audit.server';
+import type { Route } from './+types/archive';
+
+/** The whole practice as one file, packed as it is read. */
+export async function loader({ request }: Route.LoaderArgs) {
+  const who = await requireOwner(request, 'A practice is taken out by its owner.');
+  await noteInTrail(who, 'archive-taken-out', {});
+  return new Response(Readable.toWeb(practiceArchive(who.practiceId, new Date())) as ReadableStream, {
+    headers: {
+      'Content-Type': 'application/zip',
+      'Content-Disposition': 'attachment; filename="practice.zip"',
+      'Cache-Control': 'no-store, no-transform',
+    },
+  });
+}

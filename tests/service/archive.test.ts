@@ -1,0 +1,409 @@
+import { randomUUID } from 'node:crypto';
+import { createWriteStream, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pipeline } from 'node:stream/promises';
+import sharp from 'sharp';
+import { v5 } from 'uuid';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { ARCHIVE_KINDS } from '../../core/exchange/index.ts';
+import { seedDemo } from '../../demo/seed.ts';
+import { ArchiveFile } from '../../server/access/archive-file.server.ts';
+import { bringArchive } from '../../server/access/bring-archive.server.ts';
+import type { Brought } from '../../server/access/brought.ts';
+import { practiceArchive } from '../../server/access/practice-archive.server.ts';
+import { ARCHIVED_TABLES, NOT_IN_ARCHIVE } from '../../server/db/queries/archive.server.ts';
+import { checkTrail } from '../../server/db/queries/audit.server.ts';
+import { letClientGo } from '../../server/db/queries/client-record.server.ts';
+import {
+  filesOf,
+  type Files,
+  linesOf,
+  manifestOf,
+  overwritten,
+  packed,
+  toldAnew,
+  withLines,
+} from '../support/archives.ts';
+import { addClient, asOwner, openPractice, ownPractice, type Tenant } from './database.ts';
+
+ownPractice();
+const NOW = new Date('2026-11-26T09:00:00Z');
+const folder = mkdtempSync(join(tmpdir(), 'velvet-archive-'));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+let demo: Tenant;
+let file: string;
+let files: Files;
+let n = 0;
+const path = () => join(folder, `${++n}.zip`);
+
+const written = async (of: string): Promise<string> => {
+  const to = path();
+  await pipeline(practiceArchive(of, NOW), createWriteStream(to));
+  return to;
+};
+interface How {
+  keeps?: boolean;
+  signal?: AbortSignal;
+  progress?: (done: number) => void;
+}
+const bring = async (who: Tenant, from: string, { keeps = true, signal, progress }: How = {}): Promise<Brought> => {
+  const opened = await ArchiveFile.open(from);
+  try {
+    const bringing = { keeps, signal: signal ?? new AbortController().signal, progress: progress ?? (() => {}) };
+    return await bringArchive(who, opened, bringing);
+  } finally {
+    opened.close();
+  }
+};
+const sum = (b: Brought, of: 'new' | 'same' | 'changed' | 'refused') =>
+  Object.values(b.kinds).reduce((all, k) => all + k[of], 0);
+/** Rows of every table of a practice, by table. */
+const rowsOf = async (practiceId: string): Promise<Record<string, number>> => {
+  const out: Record<string, number> = {};
+  for (const table of ARCHIVED_TABLES) {
+    const column = table === 'practices' ? 'id' : 'practice_id';
+    const [row] = await asOwner<{ n: number }>(
+      `select count(*)::int as n from ${table} where ${column} = :practiceId`,
+      { practiceId },
+    );
+    out[table] = row!.n;
+  }
+  return out;
+};
+
+beforeAll(async () => {
+  const { practiceId } = await seedDemo(NOW);
+  const [imke] = await asOwner<{ id: string }>(
+    `select id from practitioners where practice_id = :practiceId and role = 'owner'`,
+    { practiceId },
+  );
+  demo = { practiceId, practitionerId: imke!.id };
+  // A photo and a closed record lie in it as well.
+  const [visit] = await asOwner<{ id: string; client_id: string }>(
+    `select id, client_id from visits where practice_id = :practiceId and stage = 'done' order by starts_at limit 1`,
+    { practiceId },
+  );
+  const picture = await sharp({ create: { width: 400, height: 400, channels: 3, background: '#8a6f5c' } })
+    .jpeg()
+    .toBuffer();
+  await asOwner(
+    `insert into photos (id, practice_id, client_id, visit_id, phase, bytes, width_px, height_px, taken_at) values (:id, :practiceId, :client, :visit, 'before', decode(:bytes, 'hex'), 400, 400, now())`,
+    { id: randomUUID(), practiceId, client: visit!.client_id, visit: visit!.id, bytes: picture.toString('hex') },
+  );
+  await asOwner(
+    `insert into kept_records (practice_id, name, reason, keep_until, file, made_by) values (:practiceId, 'Somebody', 'asked to', '2030-01-01', 'closed', :by)`,
+    { practiceId, by: imke!.id },
+  );
+  file = await written(practiceId);
+  files = await filesOf(file);
+}, 120_000);
+
+describe('the archive of a practice', () => {
+  test('tells of every table of a practice, or it is known why not', async () => {
+    const tables = await asOwner<{ name: string }>(
+      `select table_name as name from information_schema.columns where table_schema = 'public' and column_name = 'practice_id' order by 1`,
+    );
+    expect(new Set([...tables.map((t) => t.name), 'practices'])).toEqual(
+      new Set([...ARCHIVED_TABLES, ...NOT_IN_ARCHIVE]),
+    );
+  });
+  test('holds every row, no password, no secret of a link, no session', async () => {
+    const there = await rowsOf(demo.practiceId);
+    for (const { kind, rows } of manifestOf(files).kinds) expect(rows, kind).toBe(linesOf(files, kind).length);
+    expect(linesOf(files, 'readings')).toHaveLength(there.readings!);
+    expect(linesOf(files, 'run-events')).toHaveLength(there.run_events!);
+    expect(linesOf(files, 'trail')).toHaveLength(there.audit!);
+    const secrets = await asOwner<{ secret: string }>(
+      `select password_hash as secret from practitioners union all select token_hash from client_links union all select token_hash from sessions`,
+    );
+    expect(secrets.length).toBeGreaterThan(1);
+    const all = Buffer.concat([...files.values()]).toString('latin1');
+    for (const { secret } of secrets) expect(all.includes(secret)).toBe(false);
+  });
+  test('a look keeps nothing; brought in, all of it is there; a second time nothing changes', async () => {
+    const other = await openPractice('Elsewhere');
+    const before = await rowsOf(other.practiceId);
+    const looked = await bring(other, file, { keeps: false });
+    expect(looked.refusals).toEqual([]);
+    expect(await rowsOf(other.practiceId)).toEqual(before);
+
+    const kept = await bring(other, file);
+    expect(kept).toEqual(looked);
+    expect(kept.settings).toBe(true);
+    expect(kept.byName).toEqual(['Imke Dahl', 'Rafe Oyelaran']);
+    const after = await rowsOf(other.practiceId);
+    const there = await rowsOf(demo.practiceId);
+    for (const table of ARCHIVED_TABLES)
+      if (!['practices', 'practitioners', 'audit', 'reminders'].includes(table))
+        expect(after[table], table).toBe(there[table]);
+    expect(after.practitioners).toBe(there.practitioners! + 1);
+    // Every course is judged anew, and as it was.
+    const judged = (practiceId: string) =>
+      asOwner<{ judgement: object; ratings: number }>(
+        `select s.judgement, s.ratings from course_states s join complaints k on k.id = s.complaint_id join clients c on c.id = k.client_id
+         where s.practice_id = :practiceId and s.ratings > 0 order by c.name, k.position`,
+        { practiceId },
+      );
+    expect(await judged(other.practiceId)).toEqual(await judged(demo.practiceId));
+    expect((await judged(demo.practiceId)).length).toBeGreaterThan(5);
+
+    const again = await bring(other, file);
+    expect([sum(again, 'new'), sum(again, 'changed'), sum(again, 'refused')]).toEqual([0, 0, 0]);
+    expect(await rowsOf(other.practiceId)).toEqual({ ...after, audit: after.audit! + 1 });
+    expect(await checkTrail(other.practiceId, 0)).toMatchObject({ brokenAt: null, headFits: true });
+  }, 60_000);
+  test('written, read and written again it says the same', async () => {
+    const other = await openPractice('Elsewhere again');
+    await bring(other, file);
+    const back = await filesOf(await written(other.practiceId));
+    const people = (of: Files) =>
+      new Map(
+        linesOf(of, 'members')
+          .map((l) => JSON.parse(l) as { id: string; name: string })
+          .map((m) => [m.id, m.name]),
+      );
+    // Ids of people by their names, all others as they are there.
+    const told = (of: Files, kind: string, isMapped: boolean) =>
+      linesOf(of, kind)
+        .map((line) =>
+          line.replace(
+            /[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}/g,
+            (id) =>
+              people(of).get(id) ??
+              (isMapped ? id : id === demo.practiceId ? other.practiceId : v5(id, other.practiceId)),
+          ),
+        )
+        .map((line) => JSON.stringify(JSON.parse(line), (_, v: unknown) => (typeof v === 'number' ? Number(v) : v)))
+        .sort();
+    for (const kind of ARCHIVE_KINDS) {
+      if (['practice', 'members', 'trail'].includes(kind)) continue;
+      expect(told(back, kind, true), kind).toEqual(told(files, kind, false));
+    }
+    for (const [name, bytes] of files)
+      if (name.startsWith('photos/'))
+        expect(
+          [...back].some(([other_, b]) => other_.startsWith('photos/') && b.equals(bytes)),
+          name,
+        ).toBe(true);
+  }, 60_000);
+  test('brought back into its own practice: whoever was let go is here again, the rest as it was', async () => {
+    const [client] = await asOwner<{ id: string; name: string }>(
+      `select c.id, c.name from clients c where c.practice_id = :practiceId and exists (select 1 from home_runs h where h.client_id = c.id) order by name limit 1`,
+      { practiceId: demo.practiceId },
+    );
+    const before = await rowsOf(demo.practiceId);
+    await letClientGo(demo, client!.id, null);
+    expect((await rowsOf(demo.practiceId)).readings).toBeLessThan(before.readings!);
+    const back = await bring(demo, file);
+    expect(back.kinds.clients).toMatchObject({ new: 1, refused: 0 });
+    expect([sum(back, 'refused'), back.settings]).toEqual([0, false]);
+    const after = await rowsOf(demo.practiceId);
+    // The acts themselves are in the trail.
+    expect({ ...after, audit: 0 }).toEqual({ ...before, audit: 0 });
+  }, 60_000);
+  test('stopped in the middle, nothing of it is kept', async () => {
+    const other = await openPractice('Stopped');
+    const before = await rowsOf(other.practiceId);
+    const stop = new AbortController();
+    const going = bring(other, file, { signal: stop.signal, progress: (done) => done > 100 && stop.abort() });
+    await expect(going).rejects.toThrow(/abort/i);
+    expect(await rowsOf(other.practiceId)).toEqual(before);
+  });
+});
+
+describe('what is not taken', () => {
+  test('rows that name somebody else’s rows, also under the own practice’s id; nobody else is touched', async () => {
+    const theirs = await openPractice('Theirs');
+    const victim = await addClient(theirs, 'Noor Halvorsen');
+    const mine = await openPractice('Mine');
+    const [reading] = linesOf(files, 'readings').map((l) => JSON.parse(l) as Record<string, unknown>);
+    const before = await rowsOf(theirs.practiceId);
+    const forged = withLines(
+      toldAnew(files, (m) => ({ ...m, practice_id: mine.practiceId })),
+      'readings',
+      () => [],
+    );
+    const empty = ARCHIVE_KINDS.filter((k) => k !== 'practice' && k !== 'members').reduce(
+      (f, k) => withLines(f, k, () => []),
+      forged,
+    );
+    const withRows = (kind: string, ...rows: object[]) =>
+      withLines(new Map([...empty, [`rows/${kind}.jsonl`, Buffer.from('{}\n')]]), kind, () =>
+        rows.map((r) => JSON.stringify(r)),
+      );
+    const reads = {
+      ...reading,
+      id: randomUUID(),
+      client_id: victim.id,
+      visit_id: null,
+      complaint_id: null,
+      taken_by: null,
+    };
+    const named = await bring(mine, await packed(withRows('readings', reads), path()));
+    expect(named.refusals).toEqual([
+      expect.objectContaining({
+        file: 'rows/readings.jsonl',
+        line: 1,
+        field: 'client_id',
+        accepted: 'a row of clients in this practice',
+      }),
+    ]);
+    const [client] = linesOf(files, 'clients').map((l) => JSON.parse(l) as Record<string, unknown>);
+    const taken = await bring(
+      mine,
+      await packed(withRows('clients', { ...client, id: victim.id, name: 'Somebody else' }), path()),
+    );
+    expect(taken.kinds.clients).toEqual({ new: 0, same: 0, changed: 0, refused: 1 });
+    expect(await rowsOf(theirs.practiceId)).toEqual(before);
+    expect(await asOwner('select name from clients where id = :id', { id: victim.id })).toEqual([
+      { name: 'Noor Halvorsen' },
+    ]);
+  });
+  test('rows that cannot be read are told by file, line and field; the others come', async () => {
+    const other = await openPractice('Some');
+    const wrong = (change: object) => (line: string, i: number) =>
+      i === 1 ? JSON.stringify({ ...(JSON.parse(line) as object), ...change }) : line;
+    const cases: [string, object, string][] = [
+      ['readings', { value: 'x' }, 'value'],
+      ['readings', { taken_at: '2026-02-31T10:00:00Z' }, 'taken_at'],
+      ['readings', { more: 1 }, 'document'],
+      ['visits', { routine: { schemaVersion: 2 } }, 'routine.'],
+      ['visits', { findings: { spots: 1 } }, 'findings.spots'],
+      ['visits', { screen: { answers: { pregnancy: 1 }, preparation: [] } }, 'screen.answers'],
+      ['runs', { steps: [{ stepId: 's' }] }, 'steps[0].plannedSeconds'],
+      ['home-plans', { plan: { weekdays: ['x'] } }, 'plan.'],
+      ['run-events', { kind: 'nothing' }, 'payload.event.kind'],
+      ['templates', { body: null }, 'body.routine'],
+      ['clients', { name: 'x'.repeat(121) }, 'name'],
+      ['clients', { allergies: [1] }, 'allergies[0]'],
+    ];
+    for (const [kind, change, field] of cases) {
+      const told = await bring(other, await packed(withLines(files, kind, wrong(change)), path()), { keeps: false });
+      const first = told.refusals.find((r) => r.file === `rows/${kind}.jsonl` && r.line === 2);
+      expect(first?.field, `${kind} ${JSON.stringify(change)}`).toContain(field);
+      expect(told.kinds.texts!.refused).toBe(0);
+    }
+    const broken = await bring(
+      other,
+      await packed(
+        withLines(files, 'products', (l, i) => (i ? l : '{"id":')),
+        path(),
+      ),
+      { keeps: false },
+    );
+    expect(broken.refusals[0]).toMatchObject({ line: 1, field: 'line', accepted: 'must be JSON' });
+  }, 120_000);
+  test('a photo that carries more than its picture, another one than its row tells, none', async () => {
+    const other = await openPractice('Photos');
+    const [name, bytes] = [...files].find(([k]) => k.startsWith('photos/'))!;
+    const tagged = await sharp(bytes)
+      .withExif({ IFD0: { Copyright: 'somebody' } })
+      .jpeg()
+      .toBuffer();
+    const { createHash } = await import('node:crypto');
+    const told = withLines(new Map([...files, [name, tagged]]), 'photos', (l) =>
+      JSON.stringify({ ...(JSON.parse(l) as object), sha256: createHash('sha256').update(tagged).digest('hex') }),
+    );
+    const before = await rowsOf(other.practiceId);
+    await expect(bring(other, await packed(told, path()))).rejects.toThrow(/nothing beside its picture/);
+    await expect(bring(other, await packed(new Map([...files, [name, tagged]]), path()))).rejects.toThrow(
+      /not what its row tells/,
+    );
+    await expect(bring(other, await packed(new Map([...files].filter(([k]) => k !== name)), path()))).rejects.toThrow(
+      /missing/,
+    );
+    expect(await rowsOf(other.practiceId)).toEqual(before);
+  });
+
+  const bad: [string, (to: string) => Promise<string> | string, RegExp][] = [
+    ['no ZIP', (to) => (writeFileSync(to, 'name,pain\n'), to), /cannot be unpacked/],
+    ['cut off', (to) => (writeFileSync(to, readFileSync(file).subarray(0, 5000)), to), /cannot be unpacked/],
+    ['another ZIP', (to) => packed(new Map([['record.json', Buffer.from('{}')]]), to), /no file of an archive/],
+    [
+      'without a manifest',
+      (to) => packed(new Map([...files].filter(([k]) => k !== 'manifest.json')), to),
+      /no archive of a practice/,
+    ],
+    [
+      'a newer version',
+      (to) =>
+        packed(
+          toldAnew(files, (m) => ({ ...m, version: 2 })),
+          to,
+        ),
+      /version 2; up to 1/,
+    ],
+    [
+      'another format',
+      (to) =>
+        packed(
+          toldAnew(files, (m) => ({ ...m, format: 'x' })),
+          to,
+        ),
+      /must be velvet-compass-practice/,
+    ],
+    [
+      'a kind twice',
+      (to) =>
+        packed(
+          toldAnew(files, (m) => ({ ...m, kinds: m.kinds.map(() => m.kinds[0]!) })),
+          to,
+        ),
+      /kind/,
+    ],
+    [
+      'a hash that is another one',
+      (to) =>
+        packed(
+          toldAnew(files, (m) => ({ ...m, kinds: m.kinds.map((k) => ({ ...k, sha256: '0'.repeat(64) })) })),
+          to,
+        ),
+      /not what the manifest tells/,
+    ],
+    [
+      'a row more than told',
+      (to) =>
+        packed(
+          toldAnew(files, (m) => ({ ...m, kinds: m.kinds.map((k) => ({ ...k, rows: k.rows + 1 })) })),
+          to,
+        ),
+      /not what the manifest tells/,
+    ],
+    [
+      'a way out of the folder',
+      (to) => overwritten(readFileSync(file), Buffer.from('rows/texts.jsonl'), Buffer.from('../../etc/passwd'), to),
+      /cannot be unpacked|no file of an archive/,
+    ],
+    ['a link', (to) => packed(files, to, { 'rows/texts.jsonl': 0o120777 }), /plain file/],
+    [
+      'zeros that unpack to a thousand times as much',
+      (to) => packed(new Map([...files, ['rows/trail.jsonl', Buffer.alloc(50_000_000)]]), to),
+      /unpacks to more/,
+    ],
+    [
+      'a line without an end',
+      (to) =>
+        packed(
+          toldAnew(new Map([...files, ['rows/trail.jsonl', Buffer.from(`{"a":"${randomUUID().repeat(60_000)}"}\n`)]])),
+          to,
+        ),
+      /too long|unpacks to more/,
+    ],
+  ];
+  test.each(bad)('%s: refused with its place, nothing kept', async (_, make, words) => {
+    const other = await openPractice('Bad');
+    const before = await rowsOf(other.practiceId);
+    await expect(bring(other, await make(path()))).rejects.toThrow(words);
+    expect(await rowsOf(other.practiceId)).toEqual(before);
+  });
+  test('10 GB that are only claimed', async () => {
+    const bytes = Buffer.from(readFileSync(file));
+    // The size unpacked, of every entry of the list at the end.
+    for (let at = bytes.indexOf('PK\x01\x02', 0, 'latin1'); at >= 0; at = bytes.indexOf('PK\x01\x02', at + 4, 'latin1'))
+      bytes.writeUInt32LE(0xfffffff0, at + 24);
+    const to = path();
+    writeFileSync(to, bytes);
+    await expect(ArchiveFile.open(to)).rejects.toThrow(/unpacks to more/);
+  });
+});
