@@ -26,6 +26,7 @@ import { CAUTIONS } from '../reference/facts/cautions/index.ts';
 import { LANDMARKS } from '../reference/facts/landmarks.ts';
 import { MUSCLES } from '../reference/facts/muscles/index.ts';
 import { POINTS } from '../reference/facts/points/index.ts';
+import { convertRoutine, exportTable, importTable, TABLE_NAMES, type WaysAsked } from './files.ts';
 import { relief, type ReliefOptions } from './relief.ts';
 import { SCORES } from './score.ts';
 
@@ -36,10 +37,14 @@ const USAGE = `usage: core plan <routine.json>
        core locate <landmarks.json>
        core propose <case.json>
        core score <measure> <answers.json>
+       core convert <routine.json>
+       core import <table> <table.csv> --between comma|semicolon|tab --decimal point|comma --dates iso|day-first|month-first --zone Europe/Lisbon
+       core export <table> <rows.json> --between … --decimal … --dates … --zone …
 A file may be - for the standard input. Answers are yes, no or unsure; unsure counts as yes. What may concern one side alone is also answered left or right.
 Worse are the kinds of complaint that have become worse over the visits: ${COMPLAINT_KINDS.join(', ')}.
-Readings: complaint, at, value, source; if wanted window and work_began. Where nobody says when the work began, it began with the first reading.
-Exit code 0: good; 1: bad input; 2: bad usage; 3: a check found a stop.`;
+Tables are ${TABLE_NAMES.join(', ')}; import gives { rows, refused } as JSON, export takes them; convert brings a routine up to the present version.
+Readings for relief: complaint, at, value, source; if wanted window and work_began. Where nobody says when the work began, it began with the first reading.
+Exit code 0: good; 1: bad input; 2: bad usage; 3: a check found a stop, or rows of a table were refused.`;
 
 class UsageError extends Error {}
 
@@ -79,7 +84,7 @@ function catalogueFrom(file: string | undefined): Catalogue {
   );
 }
 
-interface Options {
+interface Options extends WaysAsked {
   screening?: string;
   techniques?: string;
   worse?: string;
@@ -87,9 +92,12 @@ interface Options {
   'review-days'?: string;
   'red-flag'?: boolean;
 }
+const WAYS = ['between', 'decimal', 'dates', 'zone'] as const;
 const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   check: ['screening', 'techniques', 'worse'],
   relief: ['work-began', 'review-days', 'red-flag'],
+  import: WAYS,
+  export: WAYS,
 };
 const reliefOptions = (o: Options): ReliefOptions => ({
   ...(o['work-began'] === undefined ? {} : { workBegan: o['work-began'] }),
@@ -148,6 +156,10 @@ function readArgs(args: readonly string[]): { verb: string | undefined; files: s
         'work-began': { type: 'string' },
         'review-days': { type: 'string' },
         'red-flag': { type: 'boolean' },
+        between: { type: 'string' },
+        decimal: { type: 'string' },
+        dates: { type: 'string' },
+        zone: { type: 'string' },
       },
     });
   } catch (error) {
@@ -170,6 +182,9 @@ const FILES: Readonly<Record<string, number>> = {
   locate: 1,
   propose: 1,
   score: 2,
+  convert: 1,
+  import: 2,
+  export: 2,
 };
 
 /** The result of one verb; `note` hears what is worth saying beside it. */
@@ -203,6 +218,12 @@ export function run(given: readonly string[], note: (text: string) => void = () 
         licence,
         minutes,
       }));
+    case 'convert':
+      return convertRoutine(readJson(args[0]));
+    case 'import':
+      return importTable(args[0], readText(args[1]), options);
+    case 'export':
+      return exportTable(args[0], readJson(args[1]), options);
     case 'score':
       return score(args[0], args[1]);
     default:
@@ -216,9 +237,12 @@ export function answerOf(args: readonly string[], solve?: Solve): { status: numb
   try {
     if (args.includes('--help')) return { status: 0, stdout: `${USAGE}\n`, stderr: '' };
     const out = run(args, (note) => notes.push(note), solve);
-    const stops = args[0] === 'check' && (out as RuleFinding[]).some((f) => f.severity === 'stop');
+    const stops =
+      (args[0] === 'check' && (out as RuleFinding[]).some((f) => f.severity === 'stop')) ||
+      (args[0] === 'import' && (out as { refused: unknown[] }).refused.length > 0);
+    const text = typeof out === 'string' ? out : `${JSON.stringify(out, null, 2)}\n`;
     const stderr = notes.map((n) => `${n}\n`).join('');
-    return { status: stops ? 3 : 0, stdout: `${JSON.stringify(out, null, 2)}\n`, stderr };
+    return { status: stops ? 3 : 0, stdout: text, stderr };
   } catch (error) {
     if (error instanceof UsageError) return { status: 2, stdout: '', stderr: `${error.message}\n${USAGE}\n` };
     if (error instanceof InputError) return { status: 1, stdout: '', stderr: `${error.message}\n` };

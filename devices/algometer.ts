@@ -3,10 +3,12 @@
  * protocol of docs/formats/algometer.md over TCP on loopback and presses by itself: an uneven ramp, noise, now and then
  * a slip, and a made-up client who speaks at a made-up threshold. None of its figures is a measurement.
  */
+import type { GaugeSession } from '../core/devices/index.ts';
 import { createServer, type Server, type Socket } from 'node:net';
 import { once } from 'node:events';
 
 const TIP_CM2 = 1;
+export const GAUGE_HELLO = `GAUGE protocol=1 tip=${TIP_CM2} name=stand-in_gauge`;
 const SAMPLE_MS = 20;
 /** Noise of the gauge, one SD in kPa; spread of one client's trials, as a share. Invented. */
 const NOISE_KPA = 0.8;
@@ -68,9 +70,12 @@ export function* pressLines(target: string, trial: number): Generator<{ atMs: nu
   yield { atMs, line: 'END let-go' };
 }
 
+/** A recorded session plays its presses one after the other, whatever is asked for; the last of them again and again. */
+const recorded = ({ presses }: GaugeSession, nth: number) => presses[Math.min(nth, presses.length - 1)]!.lines;
+
 /** A press under way on one connection. `speed` hurries it in tests; the times inside the lines stay those of the device. */
-function play(socket: Socket, target: string, trial: number, speed: number): () => void {
-  const lines = pressLines(target, trial);
+function play(socket: Socket, of: Iterable<{ atMs: number; line: string }>, speed: number): () => void {
+  const lines = of[Symbol.iterator]();
   const startedMs = performance.now();
   let next = lines.next();
   const timer = setInterval(() => {
@@ -83,24 +88,30 @@ function play(socket: Socket, target: string, trial: number, speed: number): () 
   return () => clearInterval(timer);
 }
 
-export async function startAlgometer({ port = 0, speed = 1 }: { port?: number; speed?: number } = {}): Promise<{
+export async function startAlgometer({
+  port = 0,
+  speed = 1,
+  session,
+}: { port?: number; speed?: number; session?: GaugeSession } = {}): Promise<{
   address: string;
   close: () => Promise<void>;
 }> {
   const open = new Set<Socket>();
+  let played = 0;
   const server: Server = createServer((socket) => {
     open.add(socket);
     let halt = () => {};
     let rest = '';
     socket.setEncoding('utf8');
-    socket.write(`GAUGE protocol=1 tip=${TIP_CM2} name=stand-in_gauge\n`);
+    socket.write(`${session?.hello ?? GAUGE_HELLO}\n`);
     socket.on('data', (chunk: string) => {
       const lines = (rest + chunk).split('\n');
       rest = lines.pop()!.slice(-200);
       for (const line of lines) {
         const press = /^PRESS target=([\w.-]{1,80}) trial=(\d{1,3})$/.exec(line.trim());
         if (press || line.trim() === 'STOP') halt();
-        if (press) halt = play(socket, press[1]!, Number(press[2]), speed);
+        if (press)
+          halt = play(socket, session ? recorded(session, played++) : pressLines(press[1]!, Number(press[2])), speed);
       }
     });
     const gone = () => {

@@ -1,6 +1,8 @@
 /** Writes docs/formats: the JSON Schemas of the files as they are now, and an example of each. Those of version 1 stay as they are. */
 import { ROUTINE_JSON_SCHEMA, TECHNIQUES_JSON_SCHEMA } from '../core/routine/index.ts';
 import { CASE_JSON_SCHEMA } from '../core/proposal/index.ts';
+import { writeGaugeSession } from '../core/devices/index.ts';
+import { GAUGE_HELLO, pressLines } from '../devices/algometer.ts';
 import { writeFileSync } from 'node:fs';
 import { ROUTINES } from '../demo/routines.ts';
 import { PROPOSAL_CASE } from '../demo/proposal-case.ts';
@@ -14,3 +16,14 @@ write('techniques.schema.json', TECHNIQUES_JSON_SCHEMA);
 write('techniques.example.json', TECHNIQUES_FILE);
 write('proposal-case.schema.json', CASE_JSON_SCHEMA);
 write('proposal-case.example.json', PROPOSAL_CASE);
+writeFileSync(
+  'docs/formats/algometer.session.txt',
+  writeGaugeSession({
+    hello: GAUGE_HELLO,
+    presses: [1, 2, 3].map((trial) => ({
+      target: 'masseter-superficial.left',
+      trial,
+      lines: [...pressLines('masseter-superficial.left', trial)],
+    })),
+  }).replace('\n', '\n# Three presses of the stand-in: none of these figures is a measurement.\n'),
+);

@@ -1,3 +1,4 @@
 /** Line protocols of measuring devices, shared by the application and its stand-ins. */
 // A pressure gauge.
 export { gaugeCommandLine, readGaugeLine, type GaugeCommand } from './algometer-lines.ts';
+export { readGaugeSession, writeGaugeSession, type GaugeSession } from './gauge-session.ts';

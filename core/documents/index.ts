@@ -15,7 +15,6 @@ export {
   uuid,
   whole,
   yesNo,
-  type Field,
   type Value,
 } from './fields.ts';
 export { readField } from './read.ts';

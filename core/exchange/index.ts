@@ -26,7 +26,6 @@ export {
   writeCsv,
   type CsvNames,
   type CsvTable,
-  type TableRefusal,
 } from './csv/table.ts';
 export { CSV_DATES, CSV_DECIMALS, CSV_DELIMITERS, type CsvWays } from './csv/cells.ts';
 export {
@@ -35,7 +34,6 @@ export {
   ARCHIVE_VERSION,
   readArchiveLine,
   readArchiveManifest,
-  type ArchiveKnown,
   type ArchiveManifest,
   type ArchiveRow,
 } from './archive/archive.ts';

@@ -16,7 +16,7 @@ const reading = (measure: MeasureKey, over: Partial<Reading> = {}): Reading => (
 const open = (...readings: Reading[]) => notAskedAgain(readings).map((r) => `${r.measure} ${r.place} ${r.side}`.trim());
 
 describe('what is asked again after the work', () => {
-  test('everything that the work can change and that was measured before, in its order', () =>
+  test('everything that the work can change and that was measured before, in the order of the catalogue', () =>
     expect(
       open(
         reading('tenderness', { place: 'digastric', side: 'left' }),
@@ -27,11 +27,11 @@ describe('what is asked again after the work', () => {
         reading('region-felt', { place: 'temple', side: 'left' }),
       ),
     ).toEqual([
-      'tenderness digastric left',
       'opening-assisted-mm  midline',
-      'click-opening-mm  right',
-      'pressure-threshold masseter-superficial left',
       'forward-mm  midline',
+      'click-opening-mm  right',
+      'tenderness digastric left',
+      'pressure-threshold masseter-superficial left',
       'region-felt temple left',
     ]));
   test('not what was measured again, on that side and at that place; not what is taken once', () => {

@@ -101,14 +101,16 @@ const ASKED_AGAIN: ReadonlySet<MeasureKey> = new Set<MeasureKey>([
   'pressure-threshold',
   'region-felt',
 ]);
-/** What was measured before the work of a visit and not again after it, in the order in which it was taken. */
+/** What was measured before the work of a visit and not again after it, in the order of the catalogue. */
 export const notAskedAgain = (readings: readonly Reading[]): Reading[] =>
-  readings.filter(
-    (r) =>
-      r.phase === 'before' &&
-      ASKED_AGAIN.has(r.measure) &&
-      !readings.some((a) => a.phase === 'after' && readingKey(a) === readingKey(r)),
-  );
+  readings
+    .filter(
+      (r) =>
+        r.phase === 'before' &&
+        ASKED_AGAIN.has(r.measure) &&
+        !readings.some((a) => a.phase === 'after' && readingKey(a) === readingKey(r)),
+    )
+    .sort((a, b) => MEASURE_KEYS.indexOf(a.measure) - MEASURE_KEYS.indexOf(b.measure));
 
 /** before and after the work of a visit, or between visits. */
 export const READING_PHASES = ['before', 'after', 'between'] as const;

@@ -79,8 +79,7 @@ async function bring(who: Member, file: BroughtFile, ask: BringAsk, bringing: Br
 }
 
 /** A line of what is told while a file is gone through, and of what came of it in the end. */
-export type BringTold =
-  { done: number; of: number } | { brought: Brought } | { failed: { field: string; message: string } };
+type BringTold = { done: number; of: number } | { brought: Brought } | { failed: { field: string; message: string } };
 
 /**
  * Goes through a file and tells how far it has come, a line of JSON each; whoever stops listening stops it, and nothing

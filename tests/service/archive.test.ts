@@ -7,6 +7,8 @@ import sharp from 'sharp';
 import { v5 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { ARCHIVE_KINDS } from '../../core/exchange/index.ts';
+import { InputError } from '../../core/words/index.ts';
+import { seeded } from '../../demo/random.ts';
 import { seedDemo } from '../../demo/seed.ts';
 import { ArchiveFile } from '../../server/access/archive-file.server.ts';
 import { bringArchive } from '../../server/access/bring-archive.server.ts';
@@ -406,4 +408,31 @@ describe('what is not taken', () => {
     writeFileSync(to, bytes);
     await expect(ArchiveFile.open(to)).rejects.toThrow(/unpacks to more/);
   });
+
+  test('a thousand files of which some bytes are other ones: each is read whole, or refused with its place', async () => {
+    const small = readFileSync(await written((await openPractice('Small')).practiceId));
+    const random = seeded(20_261_129);
+    const to = path();
+    let refused = 0;
+    for (let i = 0; i < 1000; i++) {
+      const bytes = Buffer.from(small.subarray(0, random() < 0.1 ? Math.floor(random() * small.length) : small.length));
+      for (let k = 0; k < 1 + random() * 6 && bytes.length; k++)
+        bytes[Math.floor(random() * bytes.length)] = Math.floor(random() * 256);
+      writeFileSync(to, bytes);
+      try {
+        const opened = await ArchiveFile.open(to);
+        try {
+          for (const kind of ARCHIVE_KINDS)
+            for await (const { text } of opened.lines(kind)) expect(text.length).toBeGreaterThan(0);
+        } finally {
+          opened.close();
+        }
+      } catch (error) {
+        expect(error, String(error)).toBeInstanceOf(InputError);
+        expect((error as InputError).field).not.toBe('');
+        refused++;
+      }
+    }
+    expect(refused).toBeGreaterThan(500);
+  }, 60_000);
 });

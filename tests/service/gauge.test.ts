@@ -1,5 +1,7 @@
+import { readFileSync } from 'node:fs';
 import { connect } from 'node:net';
 import { afterEach, expect, test } from 'vitest';
+import { readGaugeSession } from '../../core/devices/index.ts';
 import { startAlgometer } from '../../devices/algometer.ts';
 import { hasGauge, pressStream } from '../../server/gauge.server.ts';
 
@@ -29,6 +31,18 @@ test('a press arrives line by line, from the first word to letting go', async ()
   expect(events.filter((e) => e.includes('data: P ')).length).toBeGreaterThan(100);
   expect(events.filter((e) => e.includes('data: MARK '))).toHaveLength(1);
   expect(events.at(-1)).toBe('event: over\ndata: let go');
+});
+
+test('a recorded session is played press by press, as it was recorded', async () => {
+  const session = readGaugeSession(readFileSync('docs/formats/algometer.session.txt', 'utf8'));
+  const gauge = await startAlgometer({ speed: 60, session });
+  close = gauge.close;
+  process.env.VELVET_GAUGE = gauge.address;
+  for (const { lines } of [...session.presses, session.presses.at(-1)!]) {
+    const events = (await read(pressStream(press, new AbortController().signal)!)).trim().split('\n\n');
+    const told = events.flatMap((e) => /data: ((?:P|MARK) .*)$/.exec(e)?.[1] ?? []);
+    expect(told).toEqual(lines.map((l) => l.line).filter((l) => /^(P|MARK) /.test(l)));
+  }
 });
 
 test('two presses at once do not mix', async () => {

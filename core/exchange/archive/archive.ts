@@ -23,7 +23,7 @@ export const ARCHIVE_VERSION = 1;
 export const ARCHIVE_LINE_LETTERS = 1_500_000;
 
 /** What an archive says of itself: the last of its files to be written. */
-export const ARCHIVE_MANIFEST = object({
+const ARCHIVE_MANIFEST = object({
   format: constant(ARCHIVE_FORMAT),
   version: constant(ARCHIVE_VERSION),
   made_at: moment('When.'),

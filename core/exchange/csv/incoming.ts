@@ -140,7 +140,11 @@ export function resolveReading(
     checkedReading(row.measure, row.value);
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    throw new RowNotTaken('value', String(row.value), error.message.slice('value: '.length));
+    throw new RowNotTaken(
+      'value',
+      String(row.value),
+      error.message.slice('value: '.length).replace(/ is accepted$/, ''),
+    );
   }
   if (Date.parse(row.taken_at) > now.getTime())
     throw new RowNotTaken('taken_at', row.taken_at, 'a moment that has been');

@@ -5,7 +5,7 @@ import { CellRefused, type Cell, type CsvWays } from './cells.ts';
 export type CsvTable<Row> = { [K in keyof Row]: Cell<Row[K]> };
 
 /** A cell that is not taken: where it stands, and what would be. */
-export interface TableRefusal {
+interface TableRefusal {
   /** Of the file, from 1; a row that goes over several lines is named by its first. */
   line: number;
   field: string;

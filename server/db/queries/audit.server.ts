@@ -101,7 +101,25 @@ export const auditTrail = byPractice(
   },
 );
 
-/** What checking a portion of the trail came to. */
+/** Entries that came with an archive, newest first: they belong to no chain of this installation. */
+export const broughtTrail = byPractice(
+  async (
+    practiceId: string,
+    limit: number,
+  ): Promise<{ rows: (Omit<AuditRow, 'seq'> & { seq: null })[]; entries: number }> => {
+    const rows = await database().query<Omit<AuditRow, 'at' | 'seq'> & { at: Date }>(
+      `select a.at, a.what, coalesce(p.name, '') as "by", a.about from audit a left join practitioners p on p.id = a.practitioner_id and p.practice_id = a.practice_id
+     where a.practice_id = :practiceId and a.seq is null order by a.at desc, a.id limit :limit`,
+      { replacements: { practiceId, limit }, type: QueryTypes.SELECT },
+    );
+    const [all] = await database().query<{ n: number }>(
+      'select count(*)::int as n from audit where practice_id = :practiceId and seq is null',
+      { replacements: { practiceId }, type: QueryTypes.SELECT },
+    );
+    return { rows: rows.map((r) => ({ ...r, seq: null, at: r.at.toISOString() })), entries: all!.n };
+  },
+);
+
 /** Entries read at once, whatever the length of the trail. */
 const TRAIL_PORTION = 2000;
 

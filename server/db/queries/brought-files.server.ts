@@ -4,9 +4,7 @@ import { byPractice, isUuid } from '../scope.ts';
 import type { Member } from './accounts.server.ts';
 
 /** A piece of a file that is sent, at most. */
-export const PIECE_BYTES = 900_000;
-/** A file that is brought in, at most. */
-export const LARGEST_BROUGHT_BYTES = 2_000_000_000;
+const PIECE_BYTES = 900_000;
 
 export interface BroughtFile {
   id: string;

@@ -1,6 +1,6 @@
 import type { CourseRating } from '../../../core/record/index.ts';
 import type { EarlierReadings, MeasureKey, Reading } from '../../../core/measures/index.ts';
-import { QueryTypes, type Transaction } from 'sequelize';
+import { literal, type Order, QueryTypes, type Transaction } from 'sequelize';
 import { database } from '../connection.ts';
 import { ReadingModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';
@@ -23,11 +23,20 @@ export const readingsOfVisit = byPractice(async (practiceId: string, visitId: st
   return readingsIn(practiceId, visitId);
 });
 
+/** Many are written in one moment: those are told in one order, wherever and whenever they are read. */
+const AS_TAKEN: Order = [
+  ['takenAt', 'ASC'],
+  ['measure', 'ASC'],
+  literal(
+    '(select k.position from complaints k where k.practice_id = "ReadingModel".practice_id and k.id = "ReadingModel".complaint_id)',
+  ),
+  ['place', 'ASC'],
+  ['side', 'DESC'],
+];
+
 /** The same, inside a transaction that holds the visit. */
 export const readingsIn = async (practiceId: string, visitId: string, transaction?: Transaction): Promise<Reading[]> =>
-  (await ReadingModel.findAll({ where: { practiceId, visitId }, order: [['takenAt', 'ASC']], transaction })).map(
-    plainReading,
-  );
+  (await ReadingModel.findAll({ where: { practiceId, visitId }, order: AS_TAKEN, transaction })).map(plainReading);
 
 /** How many earlier readings of one thing are shown beside it. */
 const SHOWN_BEFORE = 6;
@@ -79,7 +88,7 @@ export const seriesOfClient = byPractice(async (practiceId: string, clientId: st
     `select measure, place, side, phase, value::float8 as value, source, taken_at as "takenAt", visit_id as "visitId", id from
        (select *, row_number() over (partition by measure, place, side order by taken_at desc, id desc) as nth, row_number() over (partition by measure, place, side order by taken_at, id) as age
         from readings where practice_id = :practiceId and client_id = :clientId and complaint_id is null and phase <> 'after') read
-     where nth <= ${LATEST_OF_SERIES} or age = 1 order by taken_at, id`,
+     where nth <= ${LATEST_OF_SERIES} or age = 1 order by taken_at, measure, place, side desc, id`,
     { replacements: { practiceId, clientId }, type: QueryTypes.SELECT },
   );
   return rows.map(({ id: _id, ...r }) => ({ ...r, complaintId: null, takenAt: r.takenAt.toISOString() }));

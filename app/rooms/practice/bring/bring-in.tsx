@@ -33,10 +33,10 @@ export function BringIn({ kept, timeZone }: { kept: KeptMappings; timeZone: stri
   };
   const choose = async (chosen: File | null) => {
     anew();
-    setFile(chosen);
-    if (!chosen || /\.zip$/i.test(chosen.name)) return setText('');
+    if (!chosen || /\.zip$/i.test(chosen.name)) return setFile(chosen);
     const start = await chosen.slice(0, HEAD_BYTES).text();
     const first = { ...NO_WAYS, ...kept[kind]?.ways, delimiter: seenDelimiter(start) };
+    setFile(chosen);
     setText(start);
     setWays(first);
     begin(start, kind, first);
@@ -128,7 +128,7 @@ export function BringIn({ kept, timeZone }: { kept: KeptMappings; timeZone: stri
         </fieldset>
       )}
       {file && isArchive && (
-        <p className="narrow soft">
+        <p className="narrow soft mt-3">
           Everything of the practice that made it: clients, visits, routines, photos, trail. What is here already stays
           as it is; whoever was let go since the archive was made comes back with it.
         </p>
@@ -155,17 +155,15 @@ export function BringIn({ kept, timeZone }: { kept: KeptMappings; timeZone: stri
             >
               Look at it
             </Button>
-            {stage.at === 'looked' && (
-              <Button disabled={!comes} onClick={() => void run(file, isArchive, ask(true))}>
-                Bring in {counted(comes, 'row')}
-              </Button>
+            {stage.at === 'looked' && comes > 0 && (
+              <Button onClick={() => void run(file, isArchive, ask(true))}>Bring in {counted(comes, 'row')}</Button>
             )}
           </div>
         )
       )}
       {stage.at === 'looked' && (
         <section aria-label="A look at the file">
-          <h2 className="h5">Nothing is kept yet</h2>
+          <h2 className="h5">{comes ? 'Nothing is kept yet' : 'Nothing in it is new'}</h2>
           <OutcomeOf outcome={stage.outcome} isArchive={isArchive} />
         </section>
       )}

@@ -51,8 +51,8 @@ export function ColumnsTable({
             return (
               <tr key={field}>
                 <th scope="row">
-                  {name}
-                  {words && <span className="soft"> {words}</span>}
+                  <span className="name">{name}</span>
+                  {words && <span className="soft">{words}</span>}
                 </th>
                 <td>
                   <BsForm.Select

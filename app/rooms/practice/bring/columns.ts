@@ -29,19 +29,19 @@ export const COLUMNS: Record<TableKind, readonly OurColumn[]> = {
     },
     { field: 'complaint', name: 'Complaint', words: 'kind or own word; needless where a client has one' },
     { field: 'side', name: 'Side', words: 'the client’s; else that of the complaint', fixed: same(SIDES) },
-    { field: 'place', name: 'Place', words: 'id of a muscle or region' },
+    { field: 'place', name: 'Place', words: 'its id, where the measure is of a muscle or a region' },
     {
       field: 'phase',
       name: 'Before or after',
-      words: 'between, where no visit is meant',
+      words: '“between” where no visit is meant',
       needed: true,
       fixed: same(READING_PHASES),
     },
     { field: 'source', name: 'How it came', words: '', needed: true, fixed: same(READING_SOURCES) },
     { field: 'id', name: 'Id of the reading', words: 'of a table taken out here' },
-    { field: 'client_id', name: 'Id of the client', words: 'the same' },
-    { field: 'complaint_id', name: 'Id of the complaint', words: 'the same' },
-    { field: 'visit_id', name: 'Id of the visit', words: 'the same' },
+    { field: 'client_id', name: 'Id of the client', words: 'of a table taken out here' },
+    { field: 'complaint_id', name: 'Id of the complaint', words: 'of a table taken out here' },
+    { field: 'visit_id', name: 'Id of the visit', words: 'of a table taken out here' },
   ],
   clients: [
     { field: 'name', name: 'Name', words: 'of the person', needed: true },
@@ -56,7 +56,7 @@ export const COLUMNS: Record<TableKind, readonly OurColumn[]> = {
     { field: 'set_off_by', name: 'Set off by', words: '' },
     { field: 'goal', name: 'Wish', words: '' },
     { field: 'client_id', name: 'Id of the client', words: 'of a table taken out here' },
-    { field: 'complaint_id', name: 'Id of the complaint', words: 'the same' },
+    { field: 'complaint_id', name: 'Id of the complaint', words: 'of a table taken out here' },
   ],
 };
 

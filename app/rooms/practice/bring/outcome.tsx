@@ -89,7 +89,7 @@ export function OutcomeOf({ outcome, isArchive }: { outcome: Outcome; isArchive:
       {changes.length > 0 && (
         <section aria-label="What changes">
           <h2 className="h6">What changes</h2>
-          <ul className="plain bring-list">
+          <ul className="bring-list">
             {changes.map((c, i) => (
               <li key={i}>
                 <span className="soft">line {c.line}</span> {c.name}, {c.field}: {c.was || 'nothing'} →{' '}
@@ -105,14 +105,14 @@ export function OutcomeOf({ outcome, isArchive }: { outcome: Outcome; isArchive:
             {counted(refused, 'row is refused', 'rows are refused')}
             {refused > refusals.length && `, the first ${refusals.length}`}
           </h2>
-          <ul className="plain bring-list">
+          <ul className="bring-list">
             {refusals.map((r, i) => (
               <li key={i}>
                 <span className="soft">
                   {r.file && `${r.file} `}line {r.line}
                 </span>{' '}
-                {r.field && `${r.field} `}
-                <code>{r.value || 'nothing'}</code> <span className="soft">accepted: {r.accepted}</span>
+                {r.field && `${r.field}: `}
+                <strong>{r.value || 'nothing'}</strong> <span className="soft">· accepted: {r.accepted}</span>
               </li>
             ))}
           </ul>

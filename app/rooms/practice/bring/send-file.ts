@@ -3,7 +3,7 @@ import { send } from '../../../parts/frame/send';
 /** A piece of a file, as the server takes it. */
 const PIECE_BYTES = 900_000;
 
-export interface Count {
+interface Count {
   new: number;
   same: number;
   changed: number;
