@@ -51,6 +51,7 @@ export default [
         route('products', 'routes/practice/products.tsx'),
         route('reminders', 'routes/practice/reminders.tsx'),
         route('kept', 'routes/practice/kept.tsx'),
+        route('retention', 'routes/practice/retention.tsx'),
         route('out', 'routes/practice/out.tsx'),
         route('in', 'routes/practice/in.tsx'),
         route('across', 'routes/practice/across.tsx'),

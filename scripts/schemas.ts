@@ -1,5 +1,6 @@
 /** Writes docs/formats: the JSON Schemas of the files as they are now, and an example of each. Those of version 1 stay as they are. */
 import { ROUTINE_JSON_SCHEMA, TECHNIQUES_JSON_SCHEMA } from '../core/routine/index.ts';
+import { ARCHIVE_JSON_SCHEMA } from '../core/exchange/index.ts';
 import { CASE_JSON_SCHEMA } from '../core/proposal/index.ts';
 import { writeGaugeSession } from '../core/devices/index.ts';
 import { GAUGE_HELLO, pressLines } from '../devices/algometer.ts';
@@ -16,6 +17,7 @@ write('techniques.schema.json', TECHNIQUES_JSON_SCHEMA);
 write('techniques.example.json', TECHNIQUES_FILE);
 write('proposal-case.schema.json', CASE_JSON_SCHEMA);
 write('proposal-case.example.json', PROPOSAL_CASE);
+write('practice-archive.schema.json', ARCHIVE_JSON_SCHEMA);
 writeFileSync(
   'docs/formats/algometer.session.txt',
   writeGaugeSession({

@@ -2,7 +2,7 @@ import { InputError } from '../words/index.ts';
 import { readGaugeLine } from './algometer-lines.ts';
 
 /** A press as it was recorded: the gauge's lines at the times they came, ms from when it was asked for. */
-export interface RecordedPress {
+interface RecordedPress {
   target: string;
   trial: number;
   lines: { atMs: number; line: string }[];

@@ -30,6 +30,7 @@ export {
 export { CSV_DATES, CSV_DECIMALS, CSV_DELIMITERS, type CsvWays } from './csv/cells.ts';
 export {
   ARCHIVE_FORMAT,
+  ARCHIVE_JSON_SCHEMA,
   ARCHIVE_LINE_LETTERS,
   ARCHIVE_VERSION,
   readArchiveLine,
@@ -53,3 +54,4 @@ export {
   RowNotTaken,
   sameName,
 } from './csv/incoming.ts';
+export { fhirBundle, readFhirReadings } from './fhir/bundle.ts';

@@ -77,7 +77,11 @@ export class ArchiveFile {
       if (bytes > MOST_BYTES) refuse('file', 'unpacks to more than any archive does');
       const told = entries.get(MANIFEST_NAME);
       if (!told || told.uncompressedSize > MOST_MANIFEST_BYTES) return refuse('file', 'is no archive of a practice');
-      const text = (await buffer(await zip.openReadStreamPromise(told)).catch(lost(MANIFEST_NAME))).toString();
+      const text = await zip
+        .openReadStreamPromise(told)
+        .then((stream) => buffer(stream))
+        .then((bytes) => bytes.toString())
+        .catch(lost(MANIFEST_NAME));
       let value: unknown;
       try {
         value = JSON.parse(text);

@@ -105,7 +105,10 @@ export function bringAndTell(
           const brought = await bring(who, file, ask, { keeps: ask.keeps, signal: stop.signal, progress }, new Date());
           if (ask.keeps) {
             if (ask.what !== 'archive')
-              await keepMapping(who.practiceId, ask.what, { ways: ask.ways, columns: ask.columns });
+              await keepMapping(who.practiceId, ask.what, {
+                ways: { decimal: ask.ways.decimal, dates: ask.ways.dates, dayAlone: ask.ways.dayAlone === 'noon' },
+                columns: ask.columns,
+              });
             await dropFile(who, file.id);
           }
           tell({ brought });

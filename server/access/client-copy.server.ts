@@ -1,4 +1,10 @@
-import { CLIENT_COPY_FORMAT, CLIENT_COPY_VERSION, type ClientCopy, limitedCopy } from '../../core/exchange/index';
+import {
+  CLIENT_COPY_FORMAT,
+  CLIENT_COPY_VERSION,
+  type ClientCopy,
+  fhirBundle,
+  limitedCopy,
+} from '../../core/exchange/index';
 import { buffer } from 'node:stream/consumers';
 import type { Readable } from 'node:stream';
 import { ZipFile } from 'yazl';
@@ -44,6 +50,7 @@ async function namesOf({ practiceId, timeZone }: Whose): Promise<CopyNames> {
 export async function copyFile(who: Whose, copy: ClientCopy): Promise<Readable> {
   const zip = new ZipFile();
   zip.addBuffer(Buffer.from(`${JSON.stringify(copy, null, 2)}\n`), 'record.json');
+  zip.addBuffer(Buffer.from(`${JSON.stringify(fhirBundle(copy), null, 2)}\n`), 'record.fhir.json');
   zip.addBuffer(Buffer.from(clientPage(copy, await namesOf(who))), 'record.html');
   const fill = async () => {
     for await (const { id, bytes } of clientPhotos(who.practiceId, copy.kinds.photos))

@@ -55,6 +55,8 @@ const VIEWS: [name: string, open: (page: Page) => Promise<unknown>][] = [
   ['Reminders', at('/practice/reminders')],
   ['Closed records', at('/practice/kept')],
   ['Take out', at('/practice/out')],
+  ['Bring in', at('/practice/in')],
+  ['How long records are kept', at('/practice/retention')],
   ['Let go', client('Noor Halvorsen', '/let-go')],
   ['Across clients', at('/practice/across')],
   ['Audit trail', at('/practice/trail')],

@@ -33,6 +33,8 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
     // Nothing of the demo: whatever it is, it is not the stranger’s.
     reminderId: crypto.randomUUID(),
     recordId: crypto.randomUUID(),
+    fileId: crypto.randomUUID(),
+    n: '0',
     // No table is called so.
     what: 'nothing',
     visitId: /visits\/([^/]+)/.exec(page.url())![1]!,
@@ -131,7 +133,7 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
   for (const address of addresses.filter(
     (a) =>
       !a.startsWith('/h/') &&
-      !/^\/practice\/(reminders|kept|out)\//.test(a) &&
+      !/^\/practice\/(reminders|kept|out|in)\//.test(a) &&
       !/\/(save|run|outcome|score|override|photo|consent|patch-test|ratings|decide|do|move|end|link|referral|calendar)$/.test(
         a,
       ),

@@ -1,3 +1,4 @@
+import { Ajv2020 } from 'ajv/dist/2020.js';
 import { randomUUID } from 'node:crypto';
 import { createWriteStream, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -6,7 +7,7 @@ import { pipeline } from 'node:stream/promises';
 import sharp from 'sharp';
 import { v5 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { ARCHIVE_KINDS } from '../../core/exchange/index.ts';
+import { ARCHIVE_JSON_SCHEMA, ARCHIVE_KINDS } from '../../core/exchange/index.ts';
 import { InputError } from '../../core/words/index.ts';
 import { seeded } from '../../demo/random.ts';
 import { seedDemo } from '../../demo/seed.ts';
@@ -122,6 +123,25 @@ describe('the archive of a practice', () => {
     expect(secrets.length).toBeGreaterThan(1);
     const all = Buffer.concat([...files.values()]).toString('latin1');
     for (const { secret } of secrets) expect(all.includes(secret)).toBe(false);
+  });
+  test('fits the schema that docs/formats tells: the manifest, and every row of every kind', () => {
+    const schema = JSON.parse(readFileSync('docs/formats/practice-archive.schema.json', 'utf8')) as object;
+    expect(schema).toEqual(JSON.parse(JSON.stringify(ARCHIVE_JSON_SCHEMA)));
+    const ajv = new Ajv2020({ strict: false, formats: { uuid: true, date: true, 'date-time': true } });
+    ajv.addSchema(schema, 'archive');
+    const fits = (ref: string, value: unknown) => {
+      const validate = ajv.getSchema(ref)!;
+      expect(validate(value), `${ref} ${JSON.stringify(validate.errors)}`).toBe(true);
+    };
+    fits('archive', manifestOf(files));
+    for (const kind of ARCHIVE_KINDS)
+      for (const line of linesOf(files, kind)) fits(`archive#/$defs/${kind}`, JSON.parse(line));
+    expect(
+      ajv.getSchema('archive#/$defs/readings')!({
+        ...(JSON.parse(linesOf(files, 'readings')[0]!) as object),
+        side: 'Left',
+      }),
+    ).toBe(false);
   });
   test('a look keeps nothing; brought in, all of it is there; a second time nothing changes', async () => {
     const other = await openPractice('Elsewhere');

@@ -207,7 +207,7 @@ describe('a client who is let go', () => {
     const files = await filesIn((await openKept(who, record!.id))!);
     const kept = JSON.parse(files.get('record.json')!.toString()) as ClientCopy;
     expect(kept.kinds.visits).toHaveLength(copy.kinds.visits.length);
-    expect([...files.keys()]).toEqual(['record.json', 'record.html']);
+    expect([...files.keys()]).toEqual(['record.json', 'record.fhir.json', 'record.html']);
     expect(await eraseKept(who, record!.id)).toBe(true);
     expect(await rowsWith('Odile')).toEqual([]);
   });

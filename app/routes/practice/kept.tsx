@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { data, Form, useActionData } from 'react-router';
+import { data, Form, Link, useActionData } from 'react-router';
 import { notFound, requireOwner, requirePractitioner } from '../../../server/access/session.server';
 import { whyUnsigned } from '../../../server/access/signature.server';
 import { eraseKept, keptRecords, type KeptRecord } from '../../../server/db/queries/client-record.server';
@@ -41,6 +41,7 @@ export default function Kept({ loaderData: { records, today } }: Route.Component
         <div className="page-head">
           <h1>Closed records</h1>
           <span className="soft">of clients who were let go: each is kept until its day, and erased by hand</span>
+          <Link to="/practice/retention">How long visits and photos are kept</Link>
         </div>
         {records.length ? (
           <ul className="outbox">

@@ -1,10 +1,12 @@
 import {
   constant,
+  type Json,
   list,
   moment,
   object,
   oneOf,
   readField,
+  schemaOf,
   text,
   type Value,
   uuid,
@@ -39,6 +41,15 @@ const ARCHIVE_MANIFEST = object({
     'Each kind once.',
   ),
 });
+/** All of it in the words of JSON Schema: the manifest, and a row of each kind. */
+export const ARCHIVE_JSON_SCHEMA: Json = {
+  $schema: 'https://json-schema.org/draft/2020-12/schema',
+  title: 'Archive of a practice',
+  description: 'manifest.json; a line of rows/KIND.jsonl fits $defs/KIND.',
+  ...schemaOf(ARCHIVE_MANIFEST),
+  $defs: Object.fromEntries(ARCHIVE_KINDS.map((kind) => [kind, schemaOf(ARCHIVE_ROWS[kind])])),
+};
+
 export interface ArchiveManifest extends Value<typeof ARCHIVE_MANIFEST> {}
 
 /** @throws InputError naming what is wrong, also where it was made by a newer version. */

@@ -41,6 +41,8 @@ export const ARCHIVE_ROWS = {
     date_format: oneOf(DATE_FORMATS, 'How days are written.'),
     review_days: whole([7, 180], 'Days of work before a course is reviewed.'),
     contact: words(1000, 'How clients reach it.'),
+    keep_visits_years: orNull(whole([1, 50], 'How long visits are kept.')),
+    keep_photos_months: orNull(whole([1, 240], 'How long photos are kept.')),
   }),
   members: object({
     id: ID,

@@ -64,13 +64,12 @@ export async function isEmptyPractice(practiceId: string, transaction: Transacti
 
 /** An empty practice takes on how the other one was set, and makes room for its routines. */
 export async function takeSettings(practiceId: string, row: ArchiveRow, transaction: Transaction): Promise<void> {
-  const { name, time_zone, school, date_format, review_days, contact } = row;
+  // What a row of an archive holds, and nothing else, has been read before.
+  const { id: _id, created_at: _created, ...settings } = row;
+  const columns = Object.keys(settings);
   await database().query(
-    `update practices set name = :name, time_zone = :time_zone, school = :school, date_format = :date_format, review_days = :review_days, contact = :contact where id = :practiceId`,
-    {
-      replacements: { practiceId, name, time_zone, school, date_format, review_days, contact },
-      transaction,
-    },
+    `update practices set ${columns.map((c) => `${c} = :${c}`).join(', ')} where id = :practiceId`,
+    { replacements: { practiceId, ...settings }, transaction },
   );
   await database().query(
     'delete from templates where practice_id = :practiceId and origin is not null and version = 1',
