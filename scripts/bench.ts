@@ -30,6 +30,7 @@ import { USUAL_SITES } from '../reference/facts/palpation.ts';
 import { POINTS } from '../reference/facts/points/index.ts';
 import { closeDatabase, database } from '../server/db/connection.ts';
 import { ComplaintModel, ReadingModel, TemplateModel, VisitModel } from '../server/db/models/index.ts';
+import { measureArchives } from './lib/bench-archive.ts';
 import { measureCues } from './lib/bench-cues.ts';
 import { measureChart, measureTyping } from './lib/bench-chart.ts';
 import { measurePhone } from './lib/bench-phone.ts';
@@ -203,6 +204,7 @@ try {
 }
 await measureService({ say, quantile, short });
 await measureReliefPages({ say, quantile, short });
+await measureArchives({ say, quantile, short });
 await measureProposals(say, quantile, short);
 await measurePhone(say);
 // How often the judgement errs is no matter of speed and of this machine: it has a page of its own.

@@ -2,6 +2,8 @@ import { ARCHIVE_KINDS, type ArchiveKind, type ArchiveRow, readArchiveLine } fro
 import { InputError } from '../../core/words/index';
 import type { Transaction } from 'sequelize';
 import { v5 } from 'uuid';
+import { CATALOGUE } from '../../reference/catalogue';
+import { CAUTIONS } from '../../reference/facts/cautions/index';
 import { MUSCLES } from '../../reference/facts/muscles/index';
 import type { Member } from '../db/queries/accounts.server';
 import { type ARCHIVE_PLACES, bringRows } from '../db/queries/archive.server';
@@ -22,7 +24,11 @@ import { FILE_NAMES, rowsName } from './practice-archive.server';
 const AT_ONCE = 1000;
 const WITH_FILE_AT_ONCE = 5;
 const muscles = new Set(MUSCLES.map((m) => m.id));
-const known = { muscle: (id: string) => muscles.has(id) };
+const known = {
+  muscle: (id: string) => muscles.has(id),
+  catalogue: CATALOGUE,
+  cautions: new Set(CAUTIONS.map((c) => c.key)),
+};
 const UUID = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/g;
 
 /**

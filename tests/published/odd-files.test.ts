@@ -64,8 +64,8 @@ const MANIFEST = {
   kinds: ARCHIVE_KINDS.map((kind) => ({ kind, rows: 0, bytes: 0, sha256: 'a'.repeat(64) })),
 };
 const WAYS = { delimiter: ',', decimal: '.', dates: 'iso', zone: 'Europe/Lisbon' } as const;
-const known = { muscle: (id: string) => MUSCLES.some((m) => m.id === id) };
 const own = { catalogue: CATALOGUE, cautions: new Set(CAUTIONS.map((c) => c.key)) };
+const known = { ...own, muscle: (id: string) => MUSCLES.some((m) => m.id === id) };
 const json = (read: (value: unknown) => unknown) => (of: string) => {
   let value: unknown;
   try {

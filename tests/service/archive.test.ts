@@ -297,6 +297,7 @@ describe('what is not taken', () => {
       ['home-plans', { plan: { weekdays: ['x'] } }, 'plan.'],
       ['run-events', { kind: 'nothing' }, 'payload.event.kind'],
       ['templates', { body: null }, 'body.routine'],
+      ['techniques', { body: { work: {} } }, 'body.'],
       ['clients', { name: 'x'.repeat(121) }, 'name'],
       ['clients', { allergies: [1] }, 'allergies[0]'],
     ];

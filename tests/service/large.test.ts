@@ -58,7 +58,7 @@ beforeAll(async () => {
   }));
   await refreshOutdatedCourses(tenant.practiceId);
   await owner().query('analyze');
-}, 120_000);
+}, 300_000);
 afterAll(closeDatabase);
 
 interface Plan {

@@ -13,8 +13,9 @@ import {
   whole,
 } from '../../documents/index.ts';
 import { readGuideEvent, readStepRecords } from '../../guide/index.ts';
+import { isLocalKey } from '../../limits/index.ts';
 import { checkedFindings, withFindings } from '../../record/index.ts';
-import { readRoutine } from '../../routine/index.ts';
+import { type KnownHere, readOwnTechnique, readRoutine } from '../../routine/index.ts';
 import { InputError } from '../../words/index.ts';
 import { ARCHIVE_KINDS, ARCHIVE_ROWS, type ArchiveKind } from './kinds.ts';
 
@@ -67,7 +68,7 @@ export function readArchiveManifest(value: unknown): ArchiveManifest {
 /** One row as it stands in an archive. */
 export type ArchiveRow = Record<string, unknown>;
 /** What is known where an archive is read. */
-export interface ArchiveKnown {
+export interface ArchiveKnown extends KnownHere {
   muscle: (id: string) => boolean;
 }
 type Check = (row: ArchiveRow, known: ArchiveKnown) => void;
@@ -109,9 +110,12 @@ const CHECKS: Partial<Record<ArchiveKind, Check>> = {
       must(typeof rule[key] === 'string', `body.${key}`, 'must be text');
     for (const key of ['regions', 'pressures', 'works']) textsIn(`body.${key}`, rule[key]);
   },
-  techniques: ({ body }) => {
+  techniques: ({ body }, { catalogue, cautions }) => {
     objectIn('body', body);
-    must(isObject((body as ArchiveRow).work), 'body.work', 'must be an object');
+    // Rules of the practice itself come in the same file.
+    const heed = (body as { heed?: unknown }).heed;
+    const local = Array.isArray(heed) ? heed.filter((k): k is string => typeof k === 'string' && isLocalKey(k)) : [];
+    within('body', () => readOwnTechnique(body, { catalogue, cautions: new Set([...cautions, ...local]) }));
   },
   products: ({ body }) => {
     objectIn('body', body);

@@ -144,17 +144,22 @@ export const inOneMoment = byPractice(
           type: QueryTypes.SELECT,
           transaction,
         });
-      await database().query(`set local timezone = 'UTC'`, { transaction });
+      // Between two questions lies how fast somebody takes what is sent: a picture may take a while.
+      await database().query(`set local timezone = 'UTC'; set local idle_in_transaction_session_timeout = '5min'`, {
+        transaction,
+      });
       await work({
         async *lines(kind) {
           const cursor = `of_${kind.replaceAll('-', '_')}`;
-          await ask(`declare ${cursor} no scroll cursor for ${questionFor(kind)}`);
-          for (;;) {
-            const rows = await ask<{ line: string }>(`fetch ${AT_ONCE} from ${cursor}`);
-            if (rows.length) yield rows.map((r) => r.line);
-            if (rows.length < AT_ONCE) break;
+          const further = `fetch ${AT_ONCE} from ${cursor}`;
+          // Most kinds have few rows: those are one journey.
+          let rows = await ask<{ line: string }>(
+            `declare ${cursor} no scroll cursor for ${questionFor(kind)}; ${further}`,
+          );
+          while (rows.length) {
+            yield rows.map((r) => r.line);
+            rows = rows.length < AT_ONCE ? [] : await ask<{ line: string }>(further);
           }
-          await ask(`close ${cursor}`);
         },
         withFile: async (kind) =>
           (
