@@ -12,6 +12,9 @@ const warm = async (page: Page): Promise<void> => {
     );
   });
 };
+// A page has more files by now than a browser keeps account of by itself.
+test.beforeEach(({ page }) => page.addInitScript(() => performance.setResourceTimingBufferSize(5000)));
+
 /** Said while something waits for the connection. */
 const NOTE = /No connection to the records/;
 
