@@ -59,7 +59,7 @@ describe('tables and routines without a database', () => {
     [['import', 'readings', 'FILE', ...WAYS.slice(0, 2)], 'decimal: has to be said'],
     [['import', 'readings', 'FILE', ...WAYS.slice(0, 6)], 'zone: has to be said'],
     [['import', 'readings', 'FILE', ...WAYS.slice(0, 7), 'Europe/Nowhere'], 'zone: has to be said'],
-    [['import', 'readings', 'FILE', '--between', 'comma', ...WAYS.slice(2)], 'cannot be told apart'],
+    [['export', 'readings', 'ROWS', '--between', 'comma', ...WAYS.slice(2)], 'cannot be told apart'],
     [['import', 'visits', 'FILE', ...WAYS], 'table: one of readings, clients, run-steps'],
     [['import', 'toString', 'FILE', ...WAYS], 'table: one of'],
     [['export', 'readings', 'ROWS', ...WAYS], 'rows[0].more: is no column'],

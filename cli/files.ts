@@ -2,7 +2,6 @@ import {
   CLIENTS_CSV,
   CSV_DATES,
   CSV_DECIMALS,
-  CSV_DELIMITERS,
   type CsvTable,
   type CsvWays,
   readCsv,
@@ -50,8 +49,6 @@ function waysOf({ between, decimal, dates, zone }: WaysAsked): CsvWays {
     ),
     zone: need('zone', isZone(zone) ? zone : undefined, 'a zone such as Europe/Lisbon'),
   };
-  if (ways.decimal === ',' && ways.delimiter === CSV_DELIMITERS[0])
-    throw new InputError('between', 'a comma between cells and in numbers cannot be told apart');
   return ways;
 }
 function isZone(zone: string | undefined): zone is string {
@@ -75,6 +72,8 @@ export const importTable = (name: string | undefined, text: string, asked: WaysA
 /** Rows of JSON, as `import` gives them, as a table for spreadsheets. */
 export function exportTable(name: string | undefined, value: Record<string, unknown>, asked: WaysAsked): string {
   const [table, ways] = [tableOf(name), waysOf(asked)];
+  if (ways.decimal === ',' && ways.delimiter === ',')
+    throw new InputError('between', 'a comma between cells and in numbers cannot be told apart by a spreadsheet');
   if (!Array.isArray(value.rows)) throw new InputError('rows', 'a list of rows is accepted');
   const rows = value.rows.map((one: unknown, i) => {
     const row = (one as { row?: unknown } | null)?.row ?? one;

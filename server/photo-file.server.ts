@@ -51,13 +51,45 @@ export async function photoBody(request: Request): Promise<Buffer> {
   return Buffer.concat(chunks);
 }
 
-/** A JPEG that can be read to its end and carries nothing beside its pixels: one that was written anew here. */
-export async function isPlainPhoto(bytes: Buffer): Promise<boolean> {
-  if (!bytes.length || bytes.length > LARGEST_PHOTO_BYTES) return false;
+/** Of a JPEG: how a marker begins, what has no length, and what a picture is made of (JFIF, tables, frame, scans). */
+const MARKER = 0xff;
+const [FIRST, LAST, SCAN, JFIF] = [0xd8, 0xd9, 0xda, 0xe0];
+const hasNoLength = (code: number): boolean => code === 0 || (code >= 0xd0 && code <= 0xd7);
+/** JFIF without the small picture that it may hold. */
+const JFIF_BYTES = 16;
+
+/** True where a JPEG holds the picture and nothing else: no other segment, no comment, nothing behind its end. */
+function isBare(bytes: Buffer): boolean {
+  if (bytes[0] !== MARKER || bytes[1] !== FIRST) return false;
+  for (let at = 2; at + 1 < bytes.length;) {
+    // Between the markers of a scan lies the picture itself.
+    if (bytes[at] !== MARKER || hasNoLength(bytes[at + 1]!)) {
+      at++;
+      continue;
+    }
+    const code = bytes[at + 1]!;
+    if (code === LAST) return at + 2 === bytes.length;
+    if (at + 3 >= bytes.length) return false;
+    const length = bytes.readUInt16BE(at + 2);
+    const isPicture =
+      (code >= 0xc0 && code <= 0xcf) ||
+      code === 0xdb ||
+      code === 0xdd ||
+      code === SCAN ||
+      (code === JFIF && length === JFIF_BYTES);
+    if (!isPicture) return false;
+    at += 2 + length;
+  }
+  return false;
+}
+
+/** A JPEG of this size that can be read to its end and carries nothing beside its picture: one that was written anew here. */
+export async function isPlainPhoto(bytes: Buffer, size: { widthPx: number; heightPx: number }): Promise<boolean> {
+  if (bytes.length > LARGEST_PHOTO_BYTES || !isBare(bytes)) return false;
   const { default: sharp } = await import('sharp');
   const picture = sharp(bytes, { failOn: 'truncated', limitInputPixels: MOST_PIXELS, pages: 1 });
   const meta = await picture.metadata().catch(() => null);
-  if (meta?.format !== 'jpeg' || meta.exif || meta.xmp || meta.iptc) return false;
+  if (meta?.format !== 'jpeg' || meta.width !== size.widthPx || meta.height !== size.heightPx) return false;
   return picture.stats().then(
     () => true,
     () => false,

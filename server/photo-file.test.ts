@@ -1,7 +1,7 @@
 import { deflateRawSync } from 'node:zlib';
 import sharp from 'sharp';
 import { describe, expect, test } from 'vitest';
-import { cleanPhoto, LARGEST_PHOTO_BYTES, photoBody } from './photo-file.server.ts';
+import { cleanPhoto, isPlainPhoto, LARGEST_PHOTO_BYTES, photoBody } from './photo-file.server.ts';
 
 const picture = (width = 600, height = 800) => sharp({ create: { width, height, channels: 3, background: '#8a6f5c' } });
 /** A photo as a phone writes it: place, time, device, and held sideways. */
@@ -49,6 +49,49 @@ describe('a photo that is kept', () => {
       Buffer.from('<script>alert(1)</script>PK\u0003\u0004'),
     ]);
     expect((await cleanPhoto(hidden)).bytes.includes(Buffer.from('<script>'))).toBe(false);
+  });
+});
+
+describe('a photo that was kept before, and comes in with a file', () => {
+  const size = { widthPx: 600, heightPx: 800 };
+  const kept = async () => (await cleanPhoto(await picture().png().toBuffer())).bytes;
+  /** With one more segment behind the first marker. */
+  const withSegment = (bytes: Buffer, code: number, body: string) => {
+    const head = Buffer.from([0xff, code, 0, 0]);
+    head.writeUInt16BE(2 + body.length, 2);
+    return Buffer.concat([bytes.subarray(0, 2), head, Buffer.from(body), bytes.subarray(2)]);
+  };
+  test('is taken as it was written here, whatever it shows', async () => {
+    expect(await isPlainPhoto(await kept(), size)).toBe(true);
+    const noise = await sharp({
+      create: {
+        width: 400,
+        height: 300,
+        channels: 3,
+        background: '#777',
+        noise: { type: 'gaussian', mean: 128, sigma: 60 },
+      },
+    })
+      .png()
+      .toBuffer();
+    expect(await isPlainPhoto((await cleanPhoto(noise)).bytes, { widthPx: 400, heightPx: 300 })).toBe(true);
+  });
+  test('is refused with a comment, a place, a profile, something behind its end; cut off; of another size; of another kind', async () => {
+    const bytes = await kept();
+    for (const bad of [
+      withSegment(bytes, 0xfe, 'said by somebody'),
+      withSegment(bytes, 0xe1, 'Exif\0\0'),
+      withSegment(bytes, 0xe2, 'ICC_PROFILE\0'),
+      withSegment(bytes, 0xe0, 'JFIF\0 with a small picture in it'),
+      Buffer.concat([bytes, Buffer.from('PK')]),
+      bytes.subarray(0, bytes.length - 2),
+      bytes.subarray(0, 1000),
+      Buffer.alloc(0),
+      await picture().png().toBuffer(),
+      await fromPhone(),
+    ])
+      expect(await isPlainPhoto(bad, size)).toBe(false);
+    expect(await isPlainPhoto(bytes, { widthPx: 601, heightPx: 800 })).toBe(false);
   });
 });
 

@@ -65,10 +65,14 @@ export async function bringArchive(
   };
   const withBytes = async (kind: keyof typeof FILE_NAMES, text: string, row: ArchiveRow): Promise<ArchiveRow> => {
     // The file lies under the id that the row had there.
-    const { id, sha256 } = JSON.parse(text) as { id: string; sha256: string };
+    const { id, sha256, width_px, height_px } = JSON.parse(text) as Record<'id' | 'sha256', string> &
+      Record<'width_px' | 'height_px', number>;
     const bytes = await file.fileOf(kind, id, sha256);
-    if (kind === 'photos' && !(await isPlainPhoto(bytes)))
-      throw new InputError(FILE_NAMES[kind](id), 'must be a JPEG that carries nothing beside its picture');
+    if (kind === 'photos' && !(await isPlainPhoto(bytes, { widthPx: width_px, heightPx: height_px })))
+      throw new InputError(
+        FILE_NAMES[kind](id),
+        'must be a JPEG of the size that is told, and carry nothing beside its picture',
+      );
     return { ...row, [kind === 'photos' ? 'bytes' : 'file']: `\\x${bytes.toString('hex')}` };
   };
   const take = async (
@@ -122,6 +126,8 @@ export async function bringArchive(
       progress(done, file.rows);
     }
     await judgeLater(practiceId, [...touched], transaction);
+    // Whoever stopped it meanwhile was told that nothing is kept.
+    signal.throwIfAborted();
     return {
       seen: brought,
       about: { rows: Object.values(brought.kinds).reduce((sum, k) => sum + k.new, 0), from: file.manifest.practice_id },

@@ -154,6 +154,7 @@ export async function bringReadings(who: Member, table: BroughtTable, bringing: 
       if (batch.length) await take(batch, transaction);
     }
     await judgeLater(practiceId, [...touched], transaction);
+    bringing.signal.throwIfAborted();
     return { seen: tally.brought, about: { table: 'readings', rows: tally.rows } };
   });
   if (bringing.keeps) await refreshOutdatedCourses(practiceId);
@@ -236,6 +237,7 @@ export async function bringClients(who: Member, table: BroughtTable, bringing: B
     };
     for await (const rows of piecesOf<IncomingClient>('clients', INCOMING_CLIENTS, table, tally, bringing))
       for (const { line, row } of rows) await orTold('clients', line, tally, () => one(line, row));
+    bringing.signal.throwIfAborted();
     return { seen: tally.brought, about: { table: 'clients', rows: tally.rows } };
   });
 }

@@ -24,6 +24,26 @@ export const WITH_FILE = Object.keys(FILE_NAMES) as (keyof typeof FILE_NAMES)[];
 const PACKED = { mtime: new Date('2026-01-01T00:00:00Z') };
 
 /**
+ * A file that is begun when somebody reads it: of an answer that is only asked for its headers nobody does, and what has
+ * been begun would wait for a reader for good.
+ */
+export function whenRead(open: () => Readable): ReadableStream<Uint8Array> {
+  let reader: ReadableStreamDefaultReader<Uint8Array> | null = null;
+  return new ReadableStream<Uint8Array>(
+    {
+      async pull(controller) {
+        reader ??= (Readable.toWeb(open()) as ReadableStream<Uint8Array>).getReader();
+        const { done, value } = await reader.read();
+        if (done) controller.close();
+        else controller.enqueue(value);
+      },
+      cancel: async (why) => reader?.cancel(why),
+    },
+    { highWaterMark: 0 },
+  );
+}
+
+/**
  * A practice as one file, all of it as one moment sees it; it is packed as it is read, a few rows at a time.
  * @returns the file as it comes; ended early where whoever takes it stops taking
  */

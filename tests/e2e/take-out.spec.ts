@@ -7,7 +7,7 @@ test('tables are taken out in the way that is chosen; never with one sign for tw
   await page.goto('/practice/out');
   await page.getByLabel('In numbers').selectOption({ label: 'comma: 4,5' });
   await expect(page.getByLabel('Between cells')).toHaveValue(';');
-  await page.getByLabel('Days and times').selectOption({ label: '26.11.2026 14:30' });
+  await page.getByLabel(/Days and times/).selectOption({ label: 'day first: 26.11.2026 14:30' });
   const taken = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Clients', exact: true }).last().click();
   const text = await readFile((await (await taken).path())!, 'utf8');

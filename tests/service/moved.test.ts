@@ -137,6 +137,22 @@ test('taken out, brought in: every page shows the same', async () => {
   expect(paths.length).toBeGreaterThan(200);
 }, 240_000);
 
+test('asked for headers alone, an archive is not begun: pages are answered as before', async () => {
+  // More than there are connections to the database.
+  const heads = await Promise.all(
+    Array.from({ length: 15 }, () => there!.send('/practice/archive', { method: 'HEAD' })),
+  );
+  expect(new Set(heads.map((h) => h.status))).toEqual(new Set([200]));
+  expect((await there!.send('/today')).status).toBe(200);
+  // One who stops taking in the middle leaves nothing behind either.
+  for (let i = 0; i < 12; i++) {
+    const reader = (await there!.send('/practice/archive')).body!.getReader();
+    await reader.read();
+    await reader.cancel();
+  }
+  expect((await there!.send('/today')).status).toBe(200);
+});
+
 test('only the owner brings in and takes out; a file of another is nobody’s; pieces that do not belong are refused', async () => {
   const stranger = new Visitor(to!.url);
   await stranger.openPractice();

@@ -1,6 +1,5 @@
-import { Readable } from 'node:stream';
 import { requireOwner } from '../../../server/access/session.server';
-import { practiceArchive } from '../../../server/access/practice-archive.server';
+import { practiceArchive, whenRead } from '../../../server/access/practice-archive.server';
 import { noteInTrail } from '../../../server/db/queries/audit.server';
 import type { Route } from './+types/archive';
 
@@ -8,11 +7,14 @@ import type { Route } from './+types/archive';
 export async function loader({ request }: Route.LoaderArgs) {
   const who = await requireOwner(request, 'A practice is taken out by its owner.');
   await noteInTrail(who, 'archive-taken-out', {});
-  return new Response(Readable.toWeb(practiceArchive(who.practiceId, new Date())) as ReadableStream, {
-    headers: {
-      'Content-Type': 'application/zip',
-      'Content-Disposition': 'attachment; filename="practice.zip"',
-      'Cache-Control': 'no-store, no-transform',
+  return new Response(
+    whenRead(() => practiceArchive(who.practiceId, new Date())),
+    {
+      headers: {
+        'Content-Type': 'application/zip',
+        'Content-Disposition': 'attachment; filename="practice.zip"',
+        'Cache-Control': 'no-store, no-transform',
+      },
     },
-  });
+  );
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { Form as BsForm } from 'react-bootstrap';
-import { CSV_DATES, CSV_DECIMALS, CSV_DELIMITERS, type CsvWays } from '../../../core/exchange';
+import type { CsvWays } from '../../../core/exchange';
 import { requireOwner } from '../../../server/access/session.server';
+import { type FileWays, TableWays } from '../../parts/fields/table-ways';
 import type { Route } from './+types/out';
 
 export async function loader({ request }: Route.LoaderArgs) {
@@ -14,20 +14,12 @@ const TABLES = [
   ['readings', 'Ratings and measures', 'Every one, with side, phase, source and time.'],
   ['run-steps', 'What was guided', 'Every step of every run: planned and done seconds, done, in part or skipped.'],
 ] as const;
-const DELIMITER_WORDS = { ',': 'comma', ';': 'semicolon', '\t': 'tab' } as const;
-const DECIMAL_WORDS = { '.': 'point: 4.5', ',': 'comma: 4,5' } as const;
-const DATE_WORDS = {
-  iso: '2026-11-26T14:30:00Z, the same everywhere',
-  'day-first': '26.11.2026 14:30',
-  'month-first': '11/26/2026 14:30',
-} as const;
-
 /** Tables of the practice for spreadsheets; how they are written is asked for, as no spreadsheet says what it takes. */
 export default function Out({ loaderData: { timeZone } }: Route.ComponentProps) {
-  const [ways, setWays] = useState<Omit<CsvWays, 'zone'>>({ delimiter: ',', decimal: '.', dates: 'iso' });
-  const set = <K extends keyof typeof ways>(key: K, value: (typeof ways)[K]) => {
-    const next = { ...ways, [key]: value };
-    // A comma cannot stand between cells and in numbers at once.
+  const [ways, setWays] = useState<Pick<CsvWays, keyof FileWays>>({ delimiter: ',', decimal: '.', dates: 'iso' });
+  const set = (change: Partial<FileWays>) => {
+    const next = { ...ways, ...change } as typeof ways;
+    // No spreadsheet tells a comma between cells from one in numbers.
     if (next.delimiter === ',' && next.decimal === ',') next.delimiter = ';';
     setWays(next);
   };
@@ -38,47 +30,7 @@ export default function Out({ loaderData: { timeZone } }: Route.ComponentProps) 
           <h1>Take out</h1>
           <span className="soft">tables, or the whole practice; a single client’s record stands under Details</span>
         </div>
-        <div className="form-grid narrow">
-          <BsForm.Group controlId="out-delimiter">
-            <BsForm.Label>Between cells</BsForm.Label>
-            <BsForm.Select
-              value={ways.delimiter}
-              onChange={(e) => set('delimiter', e.target.value as (typeof CSV_DELIMITERS)[number])}
-            >
-              {CSV_DELIMITERS.map((d) => (
-                <option key={d} value={d} disabled={d === ',' && ways.decimal === ','}>
-                  {DELIMITER_WORDS[d]}
-                </option>
-              ))}
-            </BsForm.Select>
-          </BsForm.Group>
-          <BsForm.Group controlId="out-decimal">
-            <BsForm.Label>In numbers</BsForm.Label>
-            <BsForm.Select
-              value={ways.decimal}
-              onChange={(e) => set('decimal', e.target.value as (typeof CSV_DECIMALS)[number])}
-            >
-              {CSV_DECIMALS.map((d) => (
-                <option key={d} value={d}>
-                  {DECIMAL_WORDS[d]}
-                </option>
-              ))}
-            </BsForm.Select>
-          </BsForm.Group>
-          <BsForm.Group controlId="out-dates">
-            <BsForm.Label>Days and times{ways.dates === 'iso' ? '' : `, of ${timeZone}`}</BsForm.Label>
-            <BsForm.Select
-              value={ways.dates}
-              onChange={(e) => set('dates', e.target.value as (typeof CSV_DATES)[number])}
-            >
-              {CSV_DATES.map((d) => (
-                <option key={d} value={d}>
-                  {DATE_WORDS[d]}
-                </option>
-              ))}
-            </BsForm.Select>
-          </BsForm.Group>
-        </div>
+        <TableWays ways={ways} onChange={set} timeZone={timeZone} />
         <ul className="outbox mt-4">
           {TABLES.map(([what, name, words]) => (
             <li key={what}>

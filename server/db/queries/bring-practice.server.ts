@@ -4,7 +4,7 @@ import { hash } from '@node-rs/argon2';
 import { randomBytes } from 'node:crypto';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { database } from '../connection.ts';
-import { byPractice } from '../scope.ts';
+import { inPractice } from '../scope.ts';
 import type { Member } from './accounts.server.ts';
 import { type AuditAbout, writeAudit } from './audit.server.ts';
 
@@ -21,13 +21,13 @@ class OnlyLooked extends Error {
  * All of a file or nothing of it, with its entry in the trail; or only a look at what would become of it.
  * @param work says what came of it, and what is told to the trail
  */
-export const allOrNothing = byPractice(
-  async <T>(
-    who: Member,
-    keeps: boolean,
-    what: string,
-    work: (transaction: Transaction) => Promise<{ seen: T; about: AuditAbout }>,
-  ): Promise<T> => {
+export const allOrNothing = <T>(
+  who: Member,
+  keeps: boolean,
+  what: string,
+  work: (transaction: Transaction) => Promise<{ seen: T; about: AuditAbout }>,
+): Promise<T> =>
+  inPractice(who.practiceId, async () => {
     try {
       return await database().transaction(async (transaction) => {
         await database().query(`set local timezone = 'UTC'`, { transaction });
@@ -45,13 +45,7 @@ export const allOrNothing = byPractice(
       if (error instanceof OnlyLooked) return error.seen as T;
       throw error;
     }
-  },
-) as <T>(
-  who: Member,
-  keeps: boolean,
-  what: string,
-  work: (transaction: Transaction) => Promise<{ seen: T; about: AuditAbout }>,
-) => Promise<T>;
+  });
 
 /** True where nobody was worked with yet: a practice that was opened to take another one in. */
 export async function isEmptyPractice(practiceId: string, transaction: Transaction): Promise<boolean> {

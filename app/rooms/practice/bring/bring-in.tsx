@@ -1,34 +1,45 @@
 import { useState } from 'react';
 import { Button, Form as BsForm, ProgressBar } from 'react-bootstrap';
-import { firstRows } from '../../../../core/exchange';
+import { CSV_DELIMITERS, firstRows } from '../../../../core/exchange';
 import { counted } from '../../../../core/words';
+import { type FileWays, TableWays } from '../../../parts/fields/table-ways';
 import { Failed } from '../../../parts/frame/failed';
 import { ColumnsTable } from './columns-table';
 import { type Filled, firstMapping, missingOf, type TableKind } from './columns';
 import { OutcomeOf } from './outcome';
-import { type FileWays, seenDelimiter, TableWays } from './table-ways';
 import { useBring } from './use-bring';
 
 /** How a table was brought in the last time, by what it was of. */
-export type KeptMappings = Readonly<Record<string, { ways: Partial<FileWays>; columns: Filled[] }>>;
+export type KeptMappings = Readonly<Record<string, { ways: Partial<SheetWays>; columns: Filled[] }>>;
+interface SheetWays extends FileWays {
+  /** A day that says no time means its noon. */
+  dayAlone: boolean;
+}
 /** So much of a file is looked at here; the rest on the server. */
 const HEAD_BYTES = 65_536;
 const ROWS = 6;
-const NO_WAYS: FileWays = { delimiter: ',', decimal: '', dates: '', dayAlone: false };
+const NO_WAYS: SheetWays = { delimiter: ',', decimal: '', dates: '', dayAlone: false };
+
+/** The sign that the first line has most of: only this can be seen, numbers and days are asked for. */
+function seenDelimiter(text: string): FileWays['delimiter'] {
+  const first = text.split(/[\r\n]/, 1)[0] ?? '';
+  const count = (d: string) => first.split(d).length;
+  return CSV_DELIMITERS.reduce((best, d) => (count(d) > count(best) ? d : best), CSV_DELIMITERS[0]);
+}
 
 /** A file of somebody: what it is, how it is written, what it would come to; only then is it brought in. */
 export function BringIn({ kept, timeZone }: { kept: KeptMappings; timeZone: string }) {
   const [file, setFile] = useState<File | null>(null);
   const [text, setText] = useState('');
   const [kind, setKind] = useState<TableKind>('readings');
-  const [ways, setWays] = useState<FileWays>(NO_WAYS);
+  const [ways, setWays] = useState<SheetWays>(NO_WAYS);
   const [filled, setFilled] = useState<Filled[]>([]);
   const { stage, failed, run, stop, anew } = useBring();
   const isArchive = file !== null && /\.zip$/i.test(file.name);
   const [head = [], ...rows] = isArchive ? [] : firstRows(text, ways.delimiter, ROWS);
 
-  const begin = (of: string, what: TableKind, with_: FileWays) => {
-    const [first = []] = firstRows(of, with_.delimiter, 1);
+  const begin = (of: string, what: TableKind, { delimiter }: FileWays) => {
+    const [first = []] = firstRows(of, delimiter, 1);
     setFilled(firstMapping(what, first, kept[what]?.columns ?? null));
   };
   const choose = async (chosen: File | null) => {
@@ -48,12 +59,15 @@ export function BringIn({ kept, timeZone }: { kept: KeptMappings; timeZone: stri
     setWays(first);
     begin(text, what, first);
   };
+  const change = (of: Partial<SheetWays>) => {
+    anew();
+    const next = { ...ways, ...of };
+    setWays(next);
+    if (next.delimiter !== ways.delimiter) begin(text, kind, next);
+  };
   const missing = [
     ...(kind === 'readings' && !ways.decimal ? ['how numbers are written'] : []),
     ...(kind === 'readings' && !ways.dates ? ['how days are written'] : []),
-    ...(kind === 'readings' && ways.decimal === ',' && ways.delimiter === ','
-      ? ['another sign between cells than in numbers']
-      : []),
     ...missingOf(kind, filled).map((name) => `the column for “${name}”`),
   ];
   const ask = (keeps: boolean) => {
@@ -104,16 +118,16 @@ export function BringIn({ kept, timeZone }: { kept: KeptMappings; timeZone: stri
               />
             ))}
           </div>
-          <TableWays
-            ways={ways}
-            asksNumbers={kind === 'readings'}
-            timeZone={timeZone}
-            onChange={(next) => {
-              anew();
-              setWays(next);
-              if (next.delimiter !== ways.delimiter) begin(text, kind, next);
-            }}
-          />
+          <TableWays ways={ways} onChange={change} asksNumbers={kind === 'readings'} mayBeUnsaid timeZone={timeZone}>
+            {kind === 'readings' && (
+              <BsForm.Check
+                id="in-day-alone"
+                label="A day without a time means its noon"
+                checked={ways.dayAlone}
+                onChange={(e) => change({ dayAlone: e.target.checked })}
+              />
+            )}
+          </TableWays>
           <ColumnsTable
             kind={kind}
             head={head}

@@ -1,7 +1,8 @@
+import type { ArchiveKind } from '../../../../core/exchange';
 import { counted } from '../../../../core/words';
 import type { Outcome } from './send-file';
 
-const KIND_NAMES: Record<string, string> = {
+const KIND_NAMES: Readonly<Record<ArchiveKind, string>> = {
   practice: 'Settings of the practice',
   members: 'People of the practice',
   texts: 'Texts',
@@ -65,7 +66,7 @@ export function OutcomeOf({ outcome, isArchive }: { outcome: Outcome; isArchive:
           <tbody>
             {rows.map(([kind, c]) => (
               <tr key={kind}>
-                <th scope="row">{KIND_NAMES[kind] ?? kind}</th>
+                <th scope="row">{KIND_NAMES[kind as ArchiveKind]}</th>
                 {[c.new, c.same, c.changed, c.refused].map((n, i) => (
                   <td key={i} className={`text-end num${i === 3 && n ? ' caution' : ''}`}>
                     {n || '·'}

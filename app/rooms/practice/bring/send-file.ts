@@ -55,7 +55,7 @@ export async function workOn(id: string, ask: object, progress: Progress, signal
   const reader = answer.body.pipeThrough(new TextDecoderStream()).getReader();
   for (;;) {
     const { done, value } = await reader.read();
-    if (done) throw new NotBrought('The connection ended in the middle. Nothing of the file was kept; try again.');
+    if (done) throw new TypeError('the connection ended in the middle');
     const lines = (rest + value).split('\n');
     rest = lines.pop()!;
     for (const line of lines) {

@@ -8,6 +8,8 @@ type Stage =
   | { at: 'looked'; outcome: Outcome }
   | { at: 'kept'; outcome: Outcome };
 
+const UNSURE = 'All of the file was kept, or nothing of it: look at it again to see.';
+
 /** Sends a file, looks at it, keeps it; each can be stopped, and what went wrong is told. */
 export function useBring() {
   const [stage, setStage] = useState<Stage>({ at: 'choosing' });
@@ -18,7 +20,6 @@ export function useBring() {
 
   const run = async (file: File, isArchive: boolean, ask: { keeps: boolean }) => {
     const control = (stop.current = new AbortController());
-    const before = stage;
     setFailed('');
     const busy = (words: string) => (share: number) => setStage({ at: 'busy', words, share });
     try {
@@ -33,12 +34,12 @@ export function useBring() {
       if (ask.keeps) sent.current = null;
       setStage({ at: ask.keeps ? 'kept' : 'looked', outcome });
     } catch (error) {
-      setStage(before.at === 'looked' && ask.keeps ? before : { at: 'choosing' });
-      if (control.signal.aborted) setFailed('Stopped. Nothing of the file was kept.');
+      setStage({ at: 'choosing' });
+      // The last word may have been on its way: what became of it is known by another look only.
+      const end = ask.keeps ? UNSURE : 'Nothing of the file was kept.';
+      if (control.signal.aborted) setFailed(`Stopped. ${end}`);
       else {
-        setFailed(
-          error instanceof NotBrought ? error.message : 'No connection. Nothing of the file was kept; try again.',
-        );
+        setFailed(error instanceof NotBrought ? error.message : `No connection. ${end}`);
         // What lies there may be gone: it is sent again.
         sent.current = null;
       }

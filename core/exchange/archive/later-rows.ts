@@ -1,0 +1,38 @@
+import { day, moment, number, object, orNull, text, whole } from '../../documents/index.ts';
+import { ID, BY, NOBODY, document, words } from './parts.ts';
+
+/** What names people and clients that came before: closed records, what was learned, the trail. */
+export const LATER_ROWS = {
+  'closed-records': object({
+    id: ID,
+    name: words(200, 'Of the person.'),
+    reason: words(2000, 'Why it is kept.'),
+    keep_until: day('Last day.'),
+    made_by: BY,
+    made_at: moment('When.'),
+    sha256: text(64, 'Of closed/ID.zip, hexadecimal.', 64),
+  }),
+  'find-it-cards': object({
+    practitioner_id: BY,
+    place: words(80, 'Which place.'),
+    card: document('As the scheduler keeps it.'),
+    due: moment('Asked again.'),
+  }),
+  'find-it-answers': object({
+    id: ID,
+    practitioner_id: BY,
+    place: words(80, 'Which place.'),
+    at: moment('When.'),
+    error_mm: orNull(number([0, 10_000], 'mm', 'Off by.')),
+    taken_for: orNull(words(80, 'Which place it was taken for.')),
+    grade: words(20, 'How it was graded.'),
+  }),
+  trail: object({
+    id: ID,
+    practitioner_id: NOBODY,
+    at: moment('When.'),
+    what: words(64, 'Which act.'),
+    about: document('Ids and keys.'),
+    seq: orNull(whole([1, 1e12], 'Number in the chain that it came from.')),
+  }),
+} as const;
