@@ -95,6 +95,17 @@ describe('tables and routines without a database', () => {
     expect(status).toBe(1);
     expect(stderr).toContain(words);
   });
+  test('a routine as lines, and those lines as a routine', () => {
+    const lines = answerOf(['lines', 'docs/formats/routine.example.json']);
+    expect(lines).toMatchObject({ status: 0, stderr: '' });
+    expect(lines.stdout).toMatch(/^# Left jaw, before rehearsal\n/);
+    const again = answerOf(['routine', file('lines.txt', lines.stdout)]);
+    expect(JSON.parse(again.stdout)).toMatchObject({ schemaVersion: 2, name: 'Left jaw, before rehearsal' });
+    expect(answerOf(['routine', file('odd.txt', '# A\nzzzz')])).toMatchObject({
+      status: 1,
+      stderr: expect.stringContaining('line 2, step: nothing answers to “zzzz”') as string,
+    });
+  });
   test('convert brings a routine of version 1 up to the present one, and that one stays as it is', () => {
     const once = answerOf(['convert', 'docs/formats/routine-1.example.json']);
     expect(JSON.parse(once.stdout)).toMatchObject({ schemaVersion: 2 });

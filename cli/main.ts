@@ -3,6 +3,7 @@
  * with the field; exit code 1 for bad input, 2 for bad usage, 3 when a check found something that may not stay.
  */
 import { locateOnClient, readLandmarksFile } from '../core/atlas/index.ts';
+import { readLines, writeLines } from '../core/exchange/index.ts';
 import { REGISTRY } from '../core/measures/index.ts';
 import { alternativesTo, propose, readCase, solverOf, worthOfAnHour, type Solve } from '../core/proposal/index.ts';
 import { checkRoutine, type RuleFinding } from '../core/rules/index.ts';
@@ -38,11 +39,14 @@ const USAGE = `usage: core plan <routine.json>
        core propose <case.json>
        core score <measure> <answers.json>
        core convert <routine.json>
+       core lines <routine.json>
+       core routine <lines.txt>
        core import <table> <table.csv> --between comma|semicolon|tab --decimal point|comma --dates iso|day-first|month-first --zone Europe/Lisbon
        core export <table> <rows.json> --between … --decimal … --dates … --zone …
 A file may be - for the standard input. Answers are yes, no or unsure; unsure counts as yes. What may concern one side alone is also answered left or right.
 Worse are the kinds of complaint that have become worse over the visits: ${COMPLAINT_KINDS.join(', ')}.
 Tables are ${TABLE_NAMES.join(', ')}; import gives { rows, refused } as JSON, export takes them; convert brings a routine up to the present version.
+A routine is written as text with lines, a typed line for each step, and made of such a text with routine.
 Readings for relief: complaint, at, value, source; if wanted window and work_began. Where nobody says when the work began, it began with the first reading.
 Exit code 0: good; 1: bad input; 2: bad usage; 3: a check found a stop, or rows of a table were refused.`;
 
@@ -183,6 +187,8 @@ const FILES: Readonly<Record<string, number>> = {
   propose: 1,
   score: 2,
   convert: 1,
+  lines: 1,
+  routine: 1,
   import: 2,
   export: 2,
 };
@@ -220,6 +226,10 @@ export function run(given: readonly string[], note: (text: string) => void = () 
       }));
     case 'convert':
       return convertRoutine(readJson(args[0]));
+    case 'lines':
+      return writeLines(readRoutine(readJson(args[0])), [...CATALOGUE.techniques.values()]);
+    case 'routine':
+      return readLines(readText(args[0]), [...CATALOGUE.techniques.values()]);
     case 'import':
       return importTable(args[0], readText(args[1]), options);
     case 'export':

@@ -1,12 +1,13 @@
 import { ENTRY_KINDS, type EntryKind } from '../../core/atlas';
 import { screen } from '../../core/limits';
 import { useMemo, useRef } from 'react';
-import { Button, Form as BsForm } from 'react-bootstrap';
+import { Form as BsForm } from 'react-bootstrap';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { findClient } from '../../server/db/queries/clients.server';
 import { latestMeasures, measuredClients } from '../../server/db/queries/measures.server';
 import { answersTo, readAsk, reachOf } from '../rooms/atlas/ask';
-import { chartAsPng, chartAsSvg, saveFile } from '../parts/export/picture';
+import { chartAsSvg } from '../parts/export/picture';
+import { PictureButtons } from '../parts/export/picture-buttons';
 import { Results } from '../rooms/atlas/results';
 import { SearchPanel } from '../rooms/atlas/search-panel';
 import { Sheet } from '../rooms/atlas/sheet';
@@ -75,13 +76,6 @@ export default function Atlas({ loaderData: { whose, measured }, params }: Route
   const caution = CAUTIONS.find((c) => c.key === ask.caution);
   const keepOff = useMemo(() => keepOffMarks(screen(caution ? [{ ...caution, question: null }] : [], {})), [caution]);
   const fitting = useFitted(whose?.measures ?? null);
-  const take = async (as: 'svg' | 'png') => {
-    const svg = chart.current && chartAsSvg(chart.current);
-    if (!svg) return;
-    const name = `face-chart${entry ? `-${entry.id.toLowerCase()}` : ''}.${as}`;
-    const content = as === 'svg' ? new Blob([svg], { type: 'image/svg+xml' }) : await chartAsPng(svg);
-    if (content) saveFile(name, content);
-  };
   return (
     <div className="visit-body is-page atlas">
       <div className="chart-side" ref={chart}>
@@ -140,12 +134,11 @@ export default function Atlas({ loaderData: { whose, measured }, params }: Route
                   >
                     Print
                   </Link>
-                  <Button size="sm" variant="outline-primary" onClick={() => void take('svg')}>
-                    Chart as SVG
-                  </Button>
-                  <Button size="sm" variant="outline-primary" onClick={() => void take('png')}>
-                    Chart as PNG
-                  </Button>
+                  <PictureButtons
+                    what="Chart"
+                    name={`face-chart-${entry.id.toLowerCase()}`}
+                    drawing={() => chart.current && chartAsSvg(chart.current)}
+                  />
                 </div>
                 <Sheet entry={entry} whose={whose} />
               </>

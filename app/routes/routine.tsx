@@ -17,7 +17,8 @@ import {
 } from '../../server/db/queries/templates.server';
 import { withOwn } from '../parts/catalogue/catalogue';
 import { FaceChart } from '../parts/chart/face-chart';
-import { asSvg, saveFile } from '../parts/export/picture';
+import { asSvg } from '../parts/export/picture';
+import { PictureButtons } from '../parts/export/picture-buttons';
 import { RuleNotes } from '../parts/routine/rule-notes';
 import { Ribbon } from '../parts/ribbon/ribbon';
 import { checkForm, readForm, type FieldErrors } from '../schemas/read';
@@ -127,10 +128,7 @@ export default function RoutinePage({ loaderData }: Route.ComponentProps) {
 }
 
 /** The ribbon that is on the page, as a drawing that stands by itself. */
-function takeRibbon(name: string): void {
-  const svg = asSvg([...document.querySelectorAll<SVGSVGElement>('.ribbon > svg')], '--sheet');
-  if (svg) saveFile(`${name}.svg`, new Blob([svg], { type: 'image/svg+xml' }));
-}
+const ribbonAsSvg = () => asSvg([...document.querySelectorAll<SVGSVGElement>('.ribbon > svg')], '--sheet');
 
 type Loaded = Route.ComponentProps['loaderData'];
 function ReadRoutine({ template, origin, own, earlier, others, beside, told }: Loaded & { told: string | undefined }) {
@@ -165,9 +163,7 @@ function ReadRoutine({ template, origin, own, earlier, others, beside, told }: L
               <Link to={`/paper/routines/${template.id}`} className="btn btn-outline-primary btn-sm">
                 Print
               </Link>
-              <Button variant="outline-primary" size="sm" onClick={() => takeRibbon(template.name)}>
-                Ribbon as SVG
-              </Button>
+              <PictureButtons what="Ribbon" name={template.name} drawing={ribbonAsSvg} />
               <a className="btn btn-outline-primary btn-sm" href={`/routines/${template.id}/file`} download>
                 Take as a file
               </a>

@@ -1,4 +1,5 @@
 /** What goes out to other programs, and comes in from them: one file for each format. */
+export { readLines, writeLines } from './lines.ts';
 export { clientCalendar } from './calendar.ts';
 export {
   CLIENT_COPY_FORMAT,

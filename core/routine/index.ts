@@ -82,6 +82,7 @@ export { differences } from './compare.ts';
 export { laterChanges, takeOver } from './take-over.ts';
 export { LINE_LETTERS, readTypedLine } from './typed-line.ts';
 export { stepFromLine, techniquesForLine } from './line-step.ts';
+export { writeTypedLine } from './line-written.ts';
 // In words.
 export { sumWords } from './sum.ts';
 export { BLOCK_WORDS, doseWords, groundWords, pathWords, pressureWords } from './words.ts';

@@ -6,6 +6,8 @@ import { CONTACT_WORDS, strokeFor, type TypedLine } from './typed-line.ts';
 
 /** What a technique can be called by, in small letters. */
 interface Callings {
+  /** Its id as one word calls it and no other. */
+  id: string;
   name: string;
   nameWords: readonly string[];
   /** Ids are tags of the trade: "masseter-two-knuckle-slide" is called for by "masseter". */
@@ -24,6 +26,7 @@ function callingsOf(technique: Technique): Callings {
   const where = [...regions, ...muscles, ...points, ...defaults.path.map((p) => p.id), ...serves];
   const how = [motion, contacts[0]!, direction, ...soughtFor];
   const made: Callings = {
+    id: id.toLowerCase(),
     name,
     nameWords: name.split(/[\s,:]+/),
     tags: id.toLowerCase().split('-'),
@@ -36,21 +39,24 @@ function callingsOf(technique: Technique): Callings {
 
 /** How well a technique answers the words: 0 = not at all. Words may stand for technique, muscle, point, region or complaint. */
 function matchScore(technique: Technique, words: readonly string[]): number {
-  const { name, nameWords, tags, where, how } = callingsOf(technique);
+  const { id, name, nameWords, tags, where, how } = callingsOf(technique);
   let score = 0;
   for (const word of words) {
     const stem = word.length > 4 ? word.replace(/s$/, '') : word;
-    const s = nameWords.some((w) => w.startsWith(stem))
-      ? 6
-      : tags.some((w) => w.startsWith(stem))
-        ? 5
-        : name.includes(stem)
-          ? 4
-          : where.includes(stem)
-            ? 3
-            : how.includes(stem)
-              ? 2
-              : 0;
+    const s =
+      word === id
+        ? 9
+        : nameWords.some((w) => w.startsWith(stem))
+          ? 6
+          : tags.some((w) => w.startsWith(stem))
+            ? 5
+            : name.includes(stem)
+              ? 4
+              : where.includes(stem)
+                ? 3
+                : how.includes(stem)
+                  ? 2
+                  : 0;
     if (!s) return 0;
     score += s;
   }

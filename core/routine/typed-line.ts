@@ -85,27 +85,34 @@ function inRange(value: number, field: string, [least, most]: readonly [number, 
 }
 const hold = (value: number) => inRange(value, 'hold', BOUNDS.holdSeconds, ' s');
 
-type Take = (out: TypedLine, found: RegExpExecArray) => void;
+/** `said` is what was found as it was typed, capitals and all. */
+type Take = (out: TypedLine, found: RegExpExecArray, said: string) => void;
 const N = '(\\d+(?:\\.\\d+)?)';
 
 /** What is looked for in a line, in this order; what is found is taken out of it. */
 const GRAMMAR: readonly [RegExp, Take][] = [
   [
     /\+\s?(\d+) (left|right)(?: because (.+))?$/,
-    (out, [, sets, side, reason]) =>
+    (out, [, sets, side, reason = ''], said) =>
       (out.extra = {
         side: side as OneSide,
         sets: inRange(Number(sets), 'extra sets', BOUNDS.sets, ''),
-        reason: (reason ?? '').trim().slice(0, LENGTHS.reason),
+        reason: said
+          .slice(said.length - reason.length)
+          .trim()
+          .slice(0, LENGTHS.reason),
       }),
   ],
   [
     new RegExp(
       `\\buntil ([^~\\d]+?)(?: ~${N} ?s?)?(?: ${N}-${N} ?s?)?(?=$| (?:${['left', 'right', 'both', 'each', 'midline', ...PRESSURES].join('|')}|\\d))`,
     ),
-    (out, [, until, usual, least, most]) =>
+    (out, [, until, usual, least, most], said) =>
       (out.open = {
-        until: until!.trim().slice(0, LENGTHS.until),
+        until: said
+          .slice('until '.length, 'until '.length + until!.length)
+          .trim()
+          .slice(0, LENGTHS.until),
         usualSeconds: usual ? hold(Number(usual)) : null,
         leastSeconds: least ? hold(Number(least)) : null,
         mostSeconds: most ? hold(Number(most)) : null,
@@ -190,21 +197,27 @@ export function readTypedLine(line: string): TypedLine {
     contact: null,
     after: null,
   };
-  let text = line
+  let said = line
     .trim()
-    .toLowerCase()
     .replaceAll('×', 'x')
     .replaceAll('–', '-')
     .replace(/[\s,]+/g, ' ')
-    .replace(/(\d)\s+(s|sec|spots?|places?|sets?|x|min)\b/g, '$1$2');
+    .replace(/(\d)\s+(s|sec|spots?|places?|sets?|x|min)\b/gi, '$1$2');
+  // Letter for letter, so that what is found in small letters stands at the same place in what was typed.
+  let text = said.replace(/[^]/gu, (letter) =>
+    letter.toLowerCase().length === letter.length ? letter.toLowerCase() : letter,
+  );
   if (!text) throw new InputError('step', 'type the name of a technique, a point or a muscle');
   if (text.length > LINE_LETTERS)
     throw new InputError('step', `the line is too long; at most ${LINE_LETTERS} characters are accepted`);
   for (const [pattern, take] of GRAMMAR) {
     const found = pattern.exec(text);
     if (!found) continue;
-    take(out, found);
-    text = `${text.slice(0, found.index)} ${text.slice(found.index + found[0].length)}`.replace(/\s+/g, ' ').trim();
+    const end = found.index + found[0].length;
+    take(out, found, said.slice(found.index, end));
+    const without = (all: string) => `${all.slice(0, found.index)} ${all.slice(end)}`.replace(/\s+/g, ' ').trim();
+    text = without(text);
+    said = without(said);
   }
   for (const word of text.split(' ').filter(Boolean)) {
     if ((PRESSURES as readonly string[]).includes(word) && !out.pressure) out.pressure = word as Pressure;

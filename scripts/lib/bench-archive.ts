@@ -93,19 +93,30 @@ export async function measureArchives({ say, short }: Bench): Promise<void> {
     say(
       `- The archive of that practice, ${all.toLocaleString('en')} rows, ${(statSync(file).size / 1e6).toFixed(1)} MB: ${told(all, out)}; ${(out.seconds / copied.seconds).toFixed(1)} × COPY of the readings`,
     );
-    const kept = { keeps: true, signal: new AbortController().signal, progress: () => {} };
+    /** When the first courses were judged: by then every row was kept. */
+    let keptAt = 0;
+    const kept = {
+      keeps: true,
+      signal: new AbortController().signal,
+      progress: () => (keptAt = performance.now()),
+      judging: () => {},
+    };
+    const begun = performance.now();
     const brought = await watched(() => bringArchive(to, archive, kept));
     archive.close();
-    say(`- Brought into an empty practice, courses judged: ${told(all, brought)}`);
+    say(`- Brought into an empty practice: ${told(all, { ...brought, seconds: (keptAt - begun) / 1000 })}`);
+    say(`- Its courses judged afterwards: ${((begun - keptAt) / 1000 + brought.seconds).toFixed(1)} s`);
     const csv = join(folder, 'readings.csv');
     const written = await watched(() => writeTable(from.practiceId, csv));
     say(`- A table of ${written.came.toLocaleString('en')} readings written: ${told(written.came, written)}`);
     const table = { text: textOf(csv), ways: WAYS, names: {} };
+    const started = performance.now();
     const into = await watched(() => bringReadings(from, table, kept, new Date()));
     const count = into.came.kinds.readings!;
     say(
-      `- The same brought in (aim under 60 s), ${count.new} new, ${count.same + count.changed} here already, ${count.refused} refused: ${told(written.came, into)}`,
+      `- The same brought in (aim under 60 s), ${count.new} new, ${count.same + count.changed} here already, ${count.refused} refused: ${told(written.came, { ...into, seconds: (keptAt - started) / 1000 })}`,
     );
+    say(`- Courses judged afterwards: ${((started - keptAt) / 1000 + into.seconds).toFixed(1)} s`);
   } finally {
     await closeDatabase();
     await owner.close();

@@ -6,7 +6,7 @@ import { CATALOGUE } from '../../reference/catalogue';
 import { CAUTIONS } from '../../reference/facts/cautions/index';
 import { MUSCLES } from '../../reference/facts/muscles/index';
 import type { Member } from '../db/queries/accounts.server';
-import { type ARCHIVE_PLACES, bringRows } from '../db/queries/archive.server';
+import { type ARCHIVE_PLACES, bringRows, countAnew } from '../db/queries/archive.server';
 import {
   allOrNothing,
   bringMember,
@@ -14,10 +14,10 @@ import {
   judgeLater,
   takeSettings,
 } from '../db/queries/bring-practice.server';
-import { refreshOutdatedCourses } from '../db/queries/courses.server';
 import { isPlainPhoto } from '../photo-file.server';
 import type { ArchiveFile } from './archive-file.server';
 import { type Bringing, type Brought, BroughtTally } from './brought';
+import { judgeAnew } from './judge-anew.server';
 import { FILE_NAMES, rowsName } from './practice-archive.server';
 
 /** Rows that are held, and written, at once; fewer where a file belongs to each. */
@@ -39,7 +39,7 @@ const UUID = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/g;
 export async function bringArchive(
   who: Member,
   file: ArchiveFile,
-  { keeps, signal, progress }: Bringing,
+  { keeps, signal, progress, judging }: Bringing,
 ): Promise<Brought> {
   const { practiceId } = who;
   const isOwn = file.manifest.practice_id === practiceId;
@@ -98,6 +98,7 @@ export async function bringArchive(
     const isEmpty = await isEmptyPractice(practiceId, transaction);
     for (const kind of ARCHIVE_KINDS) {
       const count = tally.of(kind);
+      let many = AT_ONCE;
       let batch: { line: number; text: string; row: ArchiveRow }[] = [];
       const most = kind === 'photos' || kind === 'closed-records' ? WITH_FILE_AT_ONCE : AT_ONCE;
       for await (const { line, text } of file.lines(kind)) {
@@ -119,6 +120,10 @@ export async function bringArchive(
           if (batch.length < most) continue;
           await take(kind, batch, transaction);
           batch = [];
+          if (count.new >= many) {
+            await countAnew(kind, transaction);
+            many = 4 * count.new;
+          }
           progress(done, file.rows);
         }
       }
@@ -133,6 +138,6 @@ export async function bringArchive(
       about: { rows: Object.values(brought.kinds).reduce((sum, k) => sum + k.new, 0), from: file.manifest.practice_id },
     };
   });
-  if (keeps) await refreshOutdatedCourses(practiceId);
+  if (keeps) await judgeAnew(practiceId, (done) => judging?.(done, touched.size));
   return seen;
 }

@@ -33,8 +33,8 @@ import {
   writeClient,
   writeComplaint,
 } from '../db/queries/bring-table.server';
-import { refreshOutdatedCourses } from '../db/queries/courses.server';
 import { type Bringing, type Brought, BroughtTally } from './brought';
+import { judgeAnew } from './judge-anew.server';
 
 const muscles = new Set(MUSCLES.map((m) => m.id));
 
@@ -157,7 +157,7 @@ export async function bringReadings(who: Member, table: BroughtTable, bringing: 
     bringing.signal.throwIfAborted();
     return { seen: tally.brought, about: { table: 'readings', rows: tally.rows } };
   });
-  if (bringing.keeps) await refreshOutdatedCourses(practiceId);
+  if (bringing.keeps) await judgeAnew(practiceId, (done) => bringing.judging?.(done, touched.size));
   return brought;
 }
 

@@ -78,8 +78,23 @@ async function bring(who: Member, file: BroughtFile, ask: BringAsk, bringing: Br
   }
 }
 
+/** How its columns were read is known the next time, and the file itself goes. Its rows are kept, whatever becomes of that. */
+async function tidy(who: Member, file: BroughtFile, { what, ways, columns }: BringAsk): Promise<void> {
+  try {
+    if (what !== 'archive')
+      await keepMapping(who.practiceId, what, {
+        ways: { decimal: ways.decimal, dates: ways.dates, dayAlone: ways.dayAlone === 'noon' },
+        columns,
+      });
+    await dropFile(who, file.id);
+  } catch (error) {
+    log.error({ practiceId: who.practiceId, ...told(error) }, 'a file that was brought in was not cleared away');
+  }
+}
+
 /** A line of what is told while a file is gone through, and of what came of it in the end. */
-type BringTold = { done: number; of: number } | { brought: Brought } | { failed: { field: string; message: string } };
+type BringTold =
+  { done: number; of: number; judging?: true } | { brought: Brought } | { failed: { field: string; message: string } };
 
 /**
  * Goes through a file and tells how far it has come, a line of JSON each; whoever stops listening stops it, and nothing
@@ -100,17 +115,12 @@ export function bringAndTell(
         if (!stop.signal.aborted) controller.enqueue(text.encode(`${JSON.stringify(line)}\n`));
       };
       const progress = (done: number, of = file.bytes) => tell({ done, of });
+      const judging = (done: number, of: number) => tell({ done, of, judging: true });
       const work = async () => {
         try {
-          const brought = await bring(who, file, ask, { keeps: ask.keeps, signal: stop.signal, progress }, new Date());
-          if (ask.keeps) {
-            if (ask.what !== 'archive')
-              await keepMapping(who.practiceId, ask.what, {
-                ways: { decimal: ask.ways.decimal, dates: ask.ways.dates, dayAlone: ask.ways.dayAlone === 'noon' },
-                columns: ask.columns,
-              });
-            await dropFile(who, file.id);
-          }
+          const bringing = { keeps: ask.keeps, signal: stop.signal, progress, judging };
+          const brought = await bring(who, file, ask, bringing, new Date());
+          if (ask.keeps) await tidy(who, file, ask);
           tell({ brought });
         } catch (error) {
           if (stop.signal.aborted) return;

@@ -37,6 +37,8 @@ export interface Bringing {
   signal: AbortSignal;
   /** How much was gone through, of how much; of a table in letters of the file. */
   progress: (done: number, of?: number) => void;
+  /** How many courses were judged anew afterwards, of how many: by then everything is kept. */
+  judging?: (done: number, of: number) => void;
 }
 /** Rows that are told of each sort; of the others their number. */
 const TOLD = 200;

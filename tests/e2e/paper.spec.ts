@@ -1,53 +1,12 @@
-import type { Page } from '@playwright/test';
 import { addClient, expect, openPractice, saved, signIn, startVisit, test } from './base.ts';
 import { overlaps, printed } from './pdf.ts';
-
-/** A page with its charts drawn, so that they are on the paper too. */
-async function open(page: Page, path: string): Promise<void> {
-  await page.goto(path);
-  await page.waitForLoadState('networkidle');
-  if (await page.locator('.face-chart').count())
-    await page.locator('.chart-terrain path').first().waitFor({ state: 'attached' });
-}
-const idIn = (page: Page) => /[0-9a-f-]{36}/.exec(page.url())![0];
-
-/** Every sheet of the demo practice: its address, who it is for, and what has to stand on it. */
-async function sheets(page: Page): Promise<[path: string, who: string, says: RegExp[]][]> {
-  await page.goto('/routines');
-  await page.getByRole('link', { name: 'Left jaw, before rehearsal' }).click();
-  await page.waitForURL(/routines\/[0-9a-f-]{36}/);
-  const routine = idIn(page);
-  await page.goto('/clients?find=noor');
-  await page.getByRole('link', { name: 'Noor Halvorsen' }).click();
-  await page.waitForURL(/clients\/[0-9a-f-]{36}/);
-  const client = idIn(page);
-  await page.goto(`/clients/${client}/visits`);
-  const first = (await page.locator('a[href*="/visits/"]').last().getAttribute('href'))!.match(/[0-9a-f-]{36}/)![0];
-  return [
-    [`/paper/routines/${routine}`, '', [/Left jaw, before rehearsal/, /17:57 of 20 min/, /client’s right/]],
-    [`/paper/visits/${first}/routine`, 'Noor Halvorsen', [/Old neck strain/, /more than medium/]],
-    [`/paper/visits/${first}`, 'Noor Halvorsen', [/With Imke Dahl/, /Masseter left/, /Hands on/]],
-    [
-      `/paper/clients/${client}/relief`,
-      'Noor Halvorsen',
-      [/Jaw, left: better by/, /What was done/, /Yawn without thinking/, /no diagnosis/],
-    ],
-    [
-      `/paper/clients/${client}/relief?for=colleague`,
-      'Noor Halvorsen',
-      [/Jaw, left: better by/, /To whoever treats Noor/, /What is minded/, /Old neck strain/, /no diagnosis/],
-    ],
-    ['/paper/atlas/point/GB20', '', [/GB20/]],
-    ['/paper/atlas/muscle/masseter-superficial', '', [/Masseter/, /Pain is often felt/]],
-    ['/paper/atlas/technique/masseter-pin-open', '', [/Pin a knot/]],
-  ];
-}
+import { idIn, openSheet, sheets } from './sheets.ts';
 
 test('every sheet prints with its head and number on each page, and nothing over anything', async ({ page }) => {
   test.slow();
   await signIn(page);
   for (const [path, who, says] of await sheets(page)) {
-    await open(page, path);
+    await openSheet(page, path);
     for (const format of ['A4', 'Letter'] as const) {
       const pages = await printed(page, format);
       // A letter is one page.
@@ -75,7 +34,7 @@ test('in the dim room the paper stays white and the ink black', async ({ page })
   await page.getByRole('button', { name: 'Dim room' }).click();
   await expect(page.locator('[data-bs-theme="dark"]').first()).toBeAttached();
   for (const [path] of (await sheets(page)).slice(0, 4)) {
-    await open(page, path);
+    await openSheet(page, path);
     const look = await page.locator('.paper').evaluate((paper) => {
       const of = (e: Element) => getComputedStyle(e);
       const inks = [...paper.querySelectorAll('h1, h2, td, th, p, li, text')].map((e) =>

@@ -11,8 +11,11 @@ export interface PrintedText {
 }
 
 /** What the browser prints of a page, as the printer would get it: the texts of each sheet with their boxes. */
-export async function printed(page: Page, format: 'A4' | 'Letter' = 'A4'): Promise<PrintedText[][]> {
-  const bytes = await page.pdf({ format, printBackground: false });
+export const printed = async (page: Page, format: 'A4' | 'Letter' = 'A4'): Promise<PrintedText[][]> =>
+  textsOf(await page.pdf({ format, printBackground: false }));
+
+/** The texts of each page of a file with their boxes. */
+export async function textsOf(bytes: Uint8Array): Promise<PrintedText[][]> {
   const file = await getDocument({ data: new Uint8Array(bytes), verbosity: 0 }).promise;
   const pages: PrintedText[][] = [];
   for (let number = 1; number <= file.numPages; number++) {

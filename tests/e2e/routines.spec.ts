@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import sharp from 'sharp';
 import { addClient, addStep, awake, expect, openPractice, saved, test, toCompose } from './base.ts';
 
 const EXAMPLE = JSON.parse(readFileSync('docs/formats/routine.example.json', 'utf8')) as {
@@ -161,6 +162,15 @@ test('on paper a routine is its steps and its ribbon, light whatever the room is
   expect(svg).toMatch(/^<svg[^>]+xmlns="http:\/\/www.w3.org\/2000\/svg"/);
   expect(svg).not.toContain('var(');
   expect(svg.match(/<rect|<path/g)!.length).toBeGreaterThan(5);
+  const [picture] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Ribbon as PNG' }).click(),
+  ]);
+  expect(picture.suggestedFilename()).toBe('Two balls for jaw, nose and brow.png');
+  const { width, height } = await sharp(await picture.path()).metadata();
+  const [, , w, h] = /viewBox="([^"]+)"/.exec(svg)![1]!.split(' ').map(Number);
+  // Three times as fine as it is drawn.
+  expect([width, height]).toEqual([Math.round(w!) * 3, Math.round(h!) * 3]);
 });
 
 test('a client’s copy says where it is from, and takes over what changed there since, one by one', async ({ page }) => {

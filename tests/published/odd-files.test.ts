@@ -8,12 +8,14 @@ import {
   readArchiveLine,
   readArchiveManifest,
   readCsv,
+  readLines,
+  writeLines,
 } from '../../core/exchange/index.ts';
 import { readCase } from '../../core/proposal/index.ts';
 import { readOwnFile, readRoutine } from '../../core/routine/index.ts';
 import { InputError } from '../../core/words/index.ts';
 import { seeded } from '../../demo/random.ts';
-import { CATALOGUE } from '../../reference/catalogue.ts';
+import { CATALOGUE, TECHNIQUES } from '../../reference/catalogue.ts';
 import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
 import { MUSCLES } from '../../reference/facts/muscles/index.ts';
 
@@ -84,6 +86,11 @@ const table = (of: (text_: string) => { refused: { line: number; accepted: strin
 
 const READERS: [name: string, good: string, read: (text_: string) => unknown][] = [
   ['routine', text('routine.example.json'), json(readRoutine)],
+  [
+    'routine as lines',
+    writeLines(readRoutine(JSON.parse(text('routine.example.json'))), TECHNIQUES),
+    (t) => readLines(t, TECHNIQUES),
+  ],
   ['routine, version 1', text('routine-1.example.json'), json(readRoutine)],
   ['techniques', text('techniques.example.json'), json((v) => readOwnFile(v, own))],
   [

@@ -16,6 +16,8 @@ import { bringArchive } from '../../server/access/bring-archive.server.ts';
 import type { Brought } from '../../server/access/brought.ts';
 import { practiceArchive } from '../../server/access/practice-archive.server.ts';
 import { ARCHIVED_TABLES, NOT_IN_ARCHIVE } from '../../server/db/queries/archive.server.ts';
+import { database } from '../../server/db/connection.ts';
+import { inPractice } from '../../server/db/scope.ts';
 import { checkTrail } from '../../server/db/queries/audit.server.ts';
 import { letClientGo } from '../../server/db/queries/client-record.server.ts';
 import {
@@ -49,12 +51,16 @@ interface How {
   keeps?: boolean;
   signal?: AbortSignal;
   progress?: (done: number) => void;
+  judging?: (done: number, of: number) => void;
 }
-const bring = async (who: Tenant, from: string, { keeps = true, signal, progress }: How = {}): Promise<Brought> => {
+const bring = async (
+  who: Tenant,
+  from: string,
+  { keeps = true, signal = new AbortController().signal, progress = () => {}, judging = () => {} }: How = {},
+): Promise<Brought> => {
   const opened = await ArchiveFile.open(from);
   try {
-    const bringing = { keeps, signal: signal ?? new AbortController().signal, progress: progress ?? (() => {}) };
-    return await bringArchive(who, opened, bringing);
+    return await bringArchive(who, opened, { keeps, signal, progress, judging });
   } finally {
     opened.close();
   }
@@ -231,6 +237,42 @@ describe('the archive of a practice', () => {
     const going = bring(other, file, { signal: stop.signal, progress: (done) => done > 100 && stop.abort() });
     await expect(going).rejects.toThrow(/abort/i);
     expect(await rowsOf(other.practiceId)).toEqual(before);
+  });
+});
+
+describe('an archive with many rows of a kind', () => {
+  test('is counted while it comes, so that rows are found by their key; its courses are judged once all is kept', async () => {
+    const many = await openPractice('Many');
+    const { id, complaints } = await addClient(many, 'Somebody rated often');
+    await asOwner(
+      `insert into readings (id, practice_id, client_id, complaint_id, measure, place, side, phase, value, source, taken_at)
+       select gen_random_uuid(), :practiceId, :id, :complaint, 'nrs-now', '', 'left', 'between', 1 + n % 9, 'home', now() - n * interval '3 hours' from generate_series(1, 2500) n`,
+      { practiceId: many.practiceId, id, complaint: complaints[0]!.id },
+    );
+    const other = await openPractice('Filled');
+    await asOwner('analyze readings');
+    const known = async () => {
+      const [row] = await asOwner<{ share: number | null }>(
+        `select (select f from unnest(most_common_vals::text::uuid[], most_common_freqs) as m(v, f) where v = :practiceId) as share from pg_stats where tablename = 'readings' and attname = 'practice_id'`,
+        { practiceId: other.practiceId },
+      );
+      return row!.share;
+    };
+    expect(await known()).toBeNull();
+    const judged: [number, number][] = [];
+    const brought = await bring(other, await written(many.practiceId), {
+      judging: (done, of) => judged.push([done, of]),
+    });
+    expect(brought.kinds.readings!.new).toBe(2500);
+    expect(await known()).toBeGreaterThan(0.05);
+    expect(judged).toEqual([[1, 1]]);
+  });
+  test('nothing but a practice’s tables is counted', async () => {
+    const asApp = (table: string) =>
+      inPractice(demo.practiceId, () => database().query('select sizes_anew(:table)', { replacements: { table } }));
+    await asApp('readings');
+    for (const table of ['sequelize_meta', 'pg_class', 'readings; drop table readings', ''])
+      await expect(asApp(table), table).rejects.toThrow('no table of a practice');
   });
 });
 

@@ -1,9 +1,10 @@
 import type { Learned } from '../../../core/guide';
 import type { DateFormat } from '../../../core/record';
-import type { ReactNode } from 'react';
+import { type ReactNode, useRef } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useRouteLoaderData } from 'react-router';
 import { useDates } from '../frame/use-dates';
+import { SaveAsFile } from './save-as-file';
 
 /** Whose paper it is, from the route around every sheet. */
 export interface PaperFrame {
@@ -27,6 +28,7 @@ export function Sheet({
   back,
   size,
   tools,
+  asFile,
   children,
 }: {
   title: string;
@@ -40,26 +42,31 @@ export function Sheet({
   size?: 'A5' | undefined;
   /** What can be chosen of it, beside the print button. */
   tools?: ReactNode;
+  /** Whose name a file of it bears; only for sheets that read from top to bottom, with no drawing as in a mirror. */
+  asFile?: string;
   children: ReactNode;
 }) {
   const { shortDay } = useDates();
   const { practiceName, practitioner, nowIso } = usePaper();
+  const sheet = useRef<HTMLTableElement>(null);
+  const day = shortDay(on ?? nowIso);
   return (
     <div className={`paper${size === 'A5' ? ' is-a5' : ''}`} data-bs-theme="light">
       <div className="paper-tools no-print">
         <Link to={back.to}>{back.words}</Link>
         <span className="soft">Black on white, {size ?? 'A4 or Letter'}, as it stands below.</span>
         {tools}
+        {asFile && <SaveAsFile sheet={sheet} name={`${title} ${asFile} ${day}`} />}
         <Button onClick={() => window.print()}>Print</Button>
       </div>
-      <table className="paper-sheet" role="presentation">
+      <table className="paper-sheet" role="presentation" ref={sheet}>
         <thead>
           <tr>
             <td>
               <div className="paper-head">
                 <strong>{practiceName}</strong>
                 <span>{[title, who].filter(Boolean).join(' · ')}</span>
-                <span>{shortDay(on ?? nowIso)}</span>
+                <span>{day}</span>
               </div>
             </td>
           </tr>

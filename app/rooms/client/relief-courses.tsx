@@ -130,7 +130,7 @@ export function ReliefCourses({
         const title = courseTitle(complaintName(c), judgement);
         const isWorse = judgement.verdict === 'worse';
         return (
-          <section key={c.id} className="course">
+          <section key={c.id} id={`course-${c.id}`} className="course">
             <h2 className={isWorse ? 'worse' : ''}>
               {isWorse && <span aria-hidden="true">▲ </span>}
               {title}

@@ -11,6 +11,8 @@ import { doneAtVisits } from '../../../server/db/queries/runs.server';
 import { daysBetween } from '../../../server/access/time.server';
 import { requirePractitioner } from '../../../server/access/session.server';
 import { FaceChart } from '../../parts/chart/face-chart';
+import { asSvg } from '../../parts/export/picture';
+import { PictureButtons } from '../../parts/export/picture-buttons';
 import { KeptRatings } from '../../rooms/client/kept-ratings';
 import { calendarDay } from '../../schemas/day';
 import { type Days, type Period, PeriodStrip } from '../../parts/course/period';
@@ -57,6 +59,12 @@ function atHomeOf(plans: readonly KeptHomePlan[], today: string) {
         .map(({ day, planned, done }) => ({ atMs: Date.parse(`${day}T12:00:00Z`), planned, done })),
     ),
   };
+}
+
+/** The course of a complaint that is on the page, as a drawing that stands by itself. */
+function courseAsSvg(complaintId: string): string | null {
+  const drawing = document.querySelector<SVGSVGElement>(`#course-${complaintId} .course-frame > svg`);
+  return drawing && asSvg([drawing], '--sheet');
 }
 
 export default function Relief({ loaderData }: Route.ComponentProps) {
@@ -138,13 +146,27 @@ export default function Relief({ loaderData }: Route.ComponentProps) {
           nowIso={now}
           measured={measured}
           extra={(c) => (
-            <KeptRatings
-              clientId={client.id}
-              complaintId={c.id}
-              name={complaintName(c)}
-              nowIso={now}
-              timeZone={timeZone}
-            />
+            <>
+              <KeptRatings
+                clientId={client.id}
+                complaintId={c.id}
+                name={complaintName(c)}
+                nowIso={now}
+                timeZone={timeZone}
+              />
+              {courses.some((told) => told.complaintId === c.id && told.points.length > 0) && (
+                <details className="course-legend no-print">
+                  <summary>Take the drawing along</summary>
+                  <div className="course-take">
+                    <PictureButtons
+                      what="Course"
+                      name={`${client.name}, ${complaintName(c)}`}
+                      drawing={() => courseAsSvg(c.id)}
+                    />
+                  </div>
+                </details>
+              )}
+            </>
           )}
         />
         {pairs.length > 0 && (

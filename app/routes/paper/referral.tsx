@@ -32,6 +32,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 export default function ReferralOnPaper({ loaderData: { visit, name, cautions, scope } }: Route.ComponentProps) {
   return (
     <Sheet
+      asFile={name}
       title="Note to take along"
       who={name}
       on={visit.startsAt}

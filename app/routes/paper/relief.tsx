@@ -45,7 +45,12 @@ export default function ReliefOnPaper({ loaderData }: Route.ComponentProps) {
   const open = client.complaints.filter((c) => !c.closed);
   const changes = changeMarks(pairs);
   return (
-    <Sheet title="Relief" who={client.name} back={{ to: `/clients/${client.id}`, words: 'Back to the relief course' }}>
+    <Sheet
+      asFile={client.name}
+      title="Relief"
+      who={client.name}
+      back={{ to: `/clients/${client.id}`, words: 'Back to the relief course' }}
+    >
       <p className="no-print">
         <Link to="?" aria-current={isForColleague ? undefined : 'page'}>
           For {client.name}

@@ -24,7 +24,11 @@ export default function TemplatePaper({ loaderData: { template, own } }: Route.C
   const catalogue = useMemo(() => withOwn(own), [own]);
   const keepOff = useMemo(() => standingMarks(), []);
   return (
-    <Sheet title="Routine" back={{ to: `/routines/${template.id}`, words: 'Back to the routine' }}>
+    <Sheet
+      title="Routine"
+      asFile={template.name}
+      back={{ to: `/routines/${template.id}`, words: 'Back to the routine' }}
+    >
       <RoutinePaper
         routine={template.body}
         catalogue={catalogue}

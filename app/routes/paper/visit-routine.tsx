@@ -35,6 +35,7 @@ export default function VisitRoutinePaper({ loaderData }: Route.ComponentProps) 
   const keepOff = useMemo(() => keepOffMarks(screening), [screening]);
   return (
     <Sheet
+      asFile={client.name}
       title="Routine"
       who={client.name}
       on={startsAt}

@@ -49,6 +49,7 @@ export default function VisitOnPaper({ loaderData }: Route.ComponentProps) {
   const { visit, client } = loaderData;
   return (
     <Sheet
+      asFile={client.name}
       title="Visit"
       who={client.name}
       on={visit.startsAt}

@@ -188,6 +188,15 @@ interface Seen {
   missing: string[];
 }
 
+/** Rows of a kind are many by now: how they are looked for is thought over. */
+export async function countAnew(kind: keyof typeof ARCHIVE_PLACES, transaction: Transaction): Promise<void> {
+  await database().query('select sizes_anew(:table)', {
+    replacements: { table: ARCHIVE_PLACES[kind].table },
+    type: QueryTypes.SELECT,
+    transaction,
+  });
+}
+
 /**
  * Brings rows of a kind in that are not here yet; one that is here stays as it is. Runs in the transaction of the whole
  * file. @returns what became of each, in their order

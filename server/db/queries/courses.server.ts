@@ -164,22 +164,25 @@ export const outdateCourses = (practiceId: string, transaction: Transaction): Pr
     transaction,
   });
 
-/** Complaints rated under an older rule, or before their state was kept; a few hundred at a time. */
-export const refreshOutdatedCourses = byPractice(async (practiceId: string): Promise<number> => {
-  let done = 0;
-  for (;;) {
-    const rows = await database().query<{ id: string; client: string }>(
-      `select k.id, k.client_id as client from complaints k left join course_states s on s.complaint_id = k.id
-       where k.practice_id = :practiceId and s.rule_version is distinct from :rule and exists (select 1 from readings r where r.practice_id = k.practice_id and r.complaint_id = k.id) limit 200`,
-      { replacements: { practiceId, rule: COURSE_RULE_VERSION }, type: QueryTypes.SELECT },
-    );
-    if (!rows.length) return done;
-    await database().transaction(async (transaction) => {
-      for (const { id, client } of rows) await refreshCourse(practiceId, client, id, transaction);
-    });
-    done += rows.length;
-  }
-});
+/** Complaints rated under an older rule, or before their state was kept; some at a time. */
+export const refreshOutdatedCourses = byPractice(
+  async (practiceId: string, judged: (done: number) => void = () => {}): Promise<number> => {
+    let done = 0;
+    for (;;) {
+      const rows = await database().query<{ id: string; client: string }>(
+        `select k.id, k.client_id as client from complaints k left join course_states s on s.complaint_id = k.id
+       where k.practice_id = :practiceId and s.rule_version is distinct from :rule and exists (select 1 from readings r where r.practice_id = k.practice_id and r.complaint_id = k.id) limit 50`,
+        { replacements: { practiceId, rule: COURSE_RULE_VERSION }, type: QueryTypes.SELECT },
+      );
+      if (!rows.length) return done;
+      await database().transaction(async (transaction) => {
+        for (const { id, client } of rows) await refreshCourse(practiceId, client, id, transaction);
+      });
+      done += rows.length;
+      judged(done);
+    }
+  },
+);
 
 const COLUMNS = `s.client_id as "clientId", c.name as "clientName", s.complaint_id as "complaintId", k.kind, k.label, k.side, (extract(epoch from k.work_began_at) * 1000)::float8 as "workBeganMs",
   (select (extract(epoch from max(d.decided_at)) * 1000)::float8 from decisions d where d.practice_id = s.practice_id and d.client_id = s.client_id) as "decidedMs", s.judgement, s.ratings, s.recent,

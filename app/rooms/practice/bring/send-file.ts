@@ -17,12 +17,14 @@ export interface Outcome {
   settings: boolean;
   byName: string[];
 }
-type Line = { done: number; of: number } | { brought: Outcome } | { failed: { field: string; message: string } };
+type Line =
+  { done: number; of: number; judging?: true } | { brought: Outcome } | { failed: { field: string; message: string } };
 
 /** Something that went wrong, in words for the page. */
 export class NotBrought extends Error {}
 
-export type Progress = (share: number) => void;
+/** A share of the way; and whether all of it is kept by now and only courses are judged. */
+export type Progress = (share: number, isJudging?: boolean) => void;
 
 /** Sends a file piece by piece. @returns its id there */
 export async function sendFile(file: File, kind: 'table' | 'archive', progress: Progress, signal: AbortSignal) {
@@ -62,7 +64,7 @@ export async function workOn(id: string, ask: object, progress: Progress, signal
       const told = JSON.parse(line) as Line;
       if ('brought' in told) return told.brought;
       if ('failed' in told) throw new NotBrought(`${told.failed.field} ${told.failed.message}`);
-      progress(told.of ? told.done / told.of : 0);
+      progress(told.of ? Math.min(1, told.done / told.of) : 0, told.judging);
     }
   }
 }

@@ -8,6 +8,7 @@ type Stage =
   | { at: 'looked'; outcome: Outcome }
   | { at: 'kept'; outcome: Outcome };
 
+const KEPT = 'All of the file is kept; courses are judged by and by.';
 const UNSURE = 'All of the file was kept, or nothing of it: look at it again to see.';
 
 /** Sends a file, looks at it, keeps it; each can be stopped, and what went wrong is told. */
@@ -19,6 +20,7 @@ export function useBring() {
   const stop = useRef<AbortController | null>(null);
 
   const run = async (file: File, isArchive: boolean, ask: { keeps: boolean }) => {
+    let isKept = false;
     const control = (stop.current = new AbortController());
     setFailed('');
     const busy = (words: string) => (share: number) => setStage({ at: 'busy', words, share });
@@ -28,7 +30,10 @@ export function useBring() {
         const id = await sendFile(file, isArchive ? 'archive' : 'table', busy('Sending'), control.signal);
         sent.current = { file, id };
       }
-      const going = busy(ask.keeps ? 'Bringing in' : 'Looking');
+      const going = (share: number, isJudging = false) => {
+        isKept ||= isJudging;
+        busy(isJudging ? 'All of it is kept; courses are judged' : ask.keeps ? 'Bringing in' : 'Looking')(share);
+      };
       going(0);
       const outcome = await workOn(sent.current.id, ask, going, control.signal);
       if (ask.keeps) sent.current = null;
@@ -36,7 +41,7 @@ export function useBring() {
     } catch (error) {
       setStage({ at: 'choosing' });
       // The last word may have been on its way: what became of it is known by another look only.
-      const end = ask.keeps ? UNSURE : 'Nothing of the file was kept.';
+      const end = isKept ? KEPT : ask.keeps ? UNSURE : 'Nothing of the file was kept.';
       if (control.signal.aborted) setFailed(`Stopped. ${end}`);
       else {
         setFailed(error instanceof NotBrought ? error.message : `No connection. ${end}`);
