@@ -42,6 +42,7 @@ export default [
         route('guide', 'routes/visit/guide.tsx'),
         route('record', 'routes/visit/record.tsx'),
       ]),
+      route('you', 'routes/you.tsx'),
       route('practice', 'routes/practice/practice.tsx', [
         index('routes/practice/rules.tsx'),
         route('school', 'routes/practice/school.tsx'),

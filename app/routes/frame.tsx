@@ -52,7 +52,9 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
             Practice
           </NavLink>
           <KeyHelp />
-          <span>{loaderData.name}</span>
+          <NavLink to="/you" title="Your password, and where you are signed in">
+            {loaderData.name}
+          </NavLink>
           <Form method="post" action="/sign-out">
             <Button variant="link" type="submit">
               Sign out

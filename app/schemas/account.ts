@@ -31,6 +31,20 @@ const isTimeZone = (zone: string | undefined): boolean => {
   }
 };
 
+const newPassword = string()
+  .required('Choose a password.')
+  .min(10, 'At least 10 characters are accepted.')
+  .max(200, 'At most 200 characters are accepted.');
+
+/** Another password for somebody who knows the present one. */
+export const changePasswordSchema = object({
+  present: string().required('Type the password you have now.').max(200, 'At most 200 characters are accepted.'),
+  password: newPassword,
+});
+export type ChangePassword = InferType<typeof changePasswordSchema>;
+/** One of the own sessions to end. */
+export const endSessionSchema = object({ session: string().required().uuid() });
+
 export const newPracticeSchema = object({
   practice: name('the name of the practice'),
   timeZone: string()
@@ -40,9 +54,6 @@ export const newPracticeSchema = object({
   name: name('your name'),
   email,
   once,
-  password: string()
-    .required('Choose a password.')
-    .min(10, 'At least 10 characters are accepted.')
-    .max(200, 'At most 200 characters are accepted.'),
+  password: newPassword,
 });
 export type NewPractice = InferType<typeof newPracticeSchema>;

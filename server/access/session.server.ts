@@ -34,6 +34,9 @@ async function tokenOf(request: Request): Promise<string | null> {
   return typeof token === 'string' && token ? token : null;
 }
 
+/** The token of somebody who is signed in. */
+export const ownToken = async (request: Request): Promise<string> => (await tokenOf(request)) ?? '';
+
 export async function signOut(request: Request): Promise<Response> {
   const token = await tokenOf(request);
   if (token) await closeSession(token);

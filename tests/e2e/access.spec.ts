@@ -49,6 +49,7 @@ const VIEWS: [name: string, open: (page: Page) => Promise<unknown>][] = [
       await page.locator('.same-scale').waitFor();
     },
   ],
+  ['You', at('/you')],
   ['Rules', at('/practice')],
   ['Texts', at('/practice/texts')],
   ['Products', at('/practice/products')],

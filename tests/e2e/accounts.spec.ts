@@ -56,6 +56,53 @@ test('a password that everybody tries first is refused', async ({ page }) => {
   }
 });
 
+test('the own password is changed with the present one; elsewhere one is signed out then', async ({
+  page,
+  browser,
+}) => {
+  const who = await openPracticeByHand(page);
+  const elsewhere = await (await browser.newContext()).newPage();
+  const signInThere = async (password: string) => {
+    await elsewhere.goto('/sign-in');
+    await elsewhere.getByLabel('E-mail address').fill(who.email);
+    await elsewhere.getByLabel('Password').fill(password);
+    await elsewhere.getByRole('button', { name: 'Sign in' }).click();
+  };
+  await signInThere(who.password);
+  await elsewhere.waitForURL('**/today');
+  await page.getByRole('link', { name: 'Rafe Oyelaran' }).click();
+  await page.waitForURL('**/you');
+  await expect(page.getByRole('row')).toHaveCount(3);
+  const change = async (present: string, password: string) => {
+    await page.getByLabel('Password now').fill(present);
+    await page.getByLabel('New password').fill(password);
+    await page.getByRole('button', { name: 'Change it' }).click();
+  };
+  await change('not this one', 'harbour lamps by noon');
+  await expect(page.getByText('This is not your password.')).toBeVisible();
+  await change(who.password, 'qwertyuiop');
+  await expect(page.getByText('This is one of the passwords tried first')).toBeVisible();
+  await change(who.password, 'short');
+  await expect(page.getByText('At least 10 characters are accepted.')).toBeVisible();
+  await elsewhere.goto('/clients');
+  await expect(elsewhere.getByRole('heading', { name: 'Clients' })).toBeVisible();
+  await change(who.password, 'harbour lamps by noon');
+  await expect(page.getByText('Your password is changed.')).toBeVisible();
+  await expect(page.getByRole('row')).toHaveCount(2);
+  await elsewhere.goto('/clients');
+  await elsewhere.waitForURL('**/sign-in?to=**');
+  await signInThere(who.password);
+  await expect(elsewhere.getByText('do not belong together')).toBeVisible();
+  await signInThere('harbour lamps by noon');
+  await elsewhere.waitForURL('**/today');
+  // One of them is ended from the other.
+  await page.reload();
+  await page.getByRole('button', { name: /^Sign out where you signed in/ }).click();
+  await expect(page.getByText('Signed out there.')).toBeVisible();
+  await elsewhere.goto('/clients');
+  await elsewhere.waitForURL('**/sign-in?to=**');
+});
+
 test.describe('without any script', () => {
   test.use({ javaScriptEnabled: false });
   test('a practice is opened, a client added, refused and corrected, its details changed', async ({ page }) => {

@@ -52,6 +52,8 @@ const WORDS: Record<string, string> = {
   'starting-routines-brought': 'Starting routines brought in',
   'signed-in': 'Signed in',
   'signed-out': 'Signed out',
+  'session-ended': 'Signed out from elsewhere',
+  'password-changed': 'Password changed',
   'template-kept': 'Template kept',
   'template-changed': 'Template changed',
   'template-hidden': 'Template hidden',

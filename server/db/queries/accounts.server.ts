@@ -24,15 +24,16 @@ export interface Member {
 
 /** A session ends this long after it was last used. Our choice. */
 const SESSION_DAYS = 14;
-const SESSION_MS = SESSION_DAYS * 86_400_000;
+export const SESSION_MS = SESSION_DAYS * 86_400_000;
 /** Used again within this, it is not written anew. */
 const TOUCH_AFTER_MS = 3_600_000;
-const digest = (token: string) => createHash('sha256').update(token).digest('hex');
+/** Tokens are kept as this only. */
+export const tokenDigest = (token: string) => createHash('sha256').update(token).digest('hex');
 
 /** A password costs a core for a moment: one at a time, so that many tries do not slow everybody's pages. */
 const oneByOne = pLimit(1);
 const isPassword = (stored: string, password: string): Promise<boolean> => oneByOne(() => verify(stored, password));
-const hashed = (password: string): Promise<string> => oneByOne(() => hash(password));
+export const hashed = (password: string): Promise<string> => oneByOne(() => hash(password));
 /** Verified against when the address is unknown, so that the answer takes the same time. */
 let decoy: Promise<string> | null = null;
 
@@ -99,7 +100,7 @@ export async function openSession(who: Member): Promise<{ token: string }> {
   await inPractice(who.practiceId, async () => {
     database();
     await SessionModel.destroy({ where: { practiceId: who.practiceId, expiresAt: { [Op.lt]: new Date() } } });
-    await SessionModel.create({ tokenHash: digest(token), ...who, expiresAt: new Date(Date.now() + SESSION_MS) });
+    await SessionModel.create({ tokenHash: tokenDigest(token), ...who, expiresAt: new Date(Date.now() + SESSION_MS) });
   });
   return { token };
 }
@@ -107,7 +108,7 @@ export async function openSession(who: Member): Promise<{ token: string }> {
 /** Whose token this is. A session lives from its last use. */
 export async function findSession(token: string): Promise<SignedIn | null> {
   const [found] = await database().query<SignedIn & { expiresAt: Date }>('select * from session_of(:hash)', {
-    replacements: { hash: digest(token) },
+    replacements: { hash: tokenDigest(token) },
     type: QueryTypes.SELECT,
   });
   if (!found) return null;
@@ -116,7 +117,7 @@ export async function findSession(token: string): Promise<SignedIn | null> {
     await inPractice(who.practiceId, () =>
       SessionModel.update(
         { expiresAt: new Date(Date.now() + SESSION_MS) },
-        { where: { practiceId: who.practiceId, tokenHash: digest(token) } },
+        { where: { practiceId: who.practiceId, tokenHash: tokenDigest(token) } },
       ),
     );
   return who;
@@ -127,7 +128,7 @@ export async function closeSession(token: string): Promise<void> {
   if (!who) return;
   await inPractice(who.practiceId, () =>
     database().transaction(async (transaction) => {
-      await SessionModel.destroy({ where: { practiceId: who.practiceId, tokenHash: digest(token) }, transaction });
+      await SessionModel.destroy({ where: { practiceId: who.practiceId, tokenHash: tokenDigest(token) }, transaction });
       await writeAudit(who, 'signed-out', {}, transaction);
     }),
   );
