@@ -116,7 +116,7 @@ function blockOf(e: Element, ways: Ways): Content[] {
   return inside;
 }
 
-/** Points on a page are never wider than what holds them. */
+/** A drawing is never wider than what holds it. */
 function figureOf(drawing: string | null, e: Element, highest: number, ways: Ways): Content[] {
   if (!drawing) return [];
   const svg = inFaces(drawing, ways.letters);
