@@ -240,7 +240,7 @@ test('what was done at a visit opens its record; what came before easier days sa
   await page.waitForURL(/clients\/[0-9a-f-]{36}/);
   await expect(page.getByText(/techniques: too few to tell/).first()).toBeVisible();
   await expect(page.getByText('Seen together, not proof.')).toBeVisible();
-  await page.getByRole('link', { name: /^visit 1, .*18:35 done/ }).click();
+  await page.getByRole('link', { name: /^visit 1, .*\d\d:\d\d done/ }).click();
   await page.waitForURL('**/record');
 });
 

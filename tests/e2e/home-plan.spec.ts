@@ -38,7 +38,7 @@ test('a plan is made of what is for home, checked, kept as the next one, noted a
   await second.getByLabel('Times').fill('12');
   await second.getByRole('button', { name: 'Note' }).click();
   await expect(second.getByText('A whole number from 0 to 9 is accepted.')).toBeVisible();
-  await second.getByLabel('Day').fill('2199-01-01');
+  await second.getByLabel('Day', { exact: true }).fill('2199-01-01');
   await second.getByLabel('Times').fill('1');
   await second.getByRole('button', { name: 'Note' }).click();
   await expect(second.getByText('A day up to today is accepted.')).toBeVisible();
