@@ -79,6 +79,14 @@ describe('a routine as lines', () => {
     expect(lines(writeLines(again, TECHNIQUES))).toEqual(lines(text));
     expect(readRoutine(JSON.parse(JSON.stringify(again)))).toEqual(again);
   });
+  test('what no line says of the routine itself is told, and only that', () => {
+    const remarks = (routine: typeof example) =>
+      writeLines(routine, TECHNIQUES).match(/^# Not in these lines: .*$/m)?.[0];
+    expect(remarks({ ...example, notes: 'With the window open.', order: null })).toBe(
+      '# Not in these lines: budgetMinutes, notes',
+    );
+    expect(remarks(readLines('# Bare\ntemple circles', TECHNIQUES))).toBeUndefined();
+  });
   test('the text told in docs/formats reads', () => {
     const told = /```\n(# Jaw[^]+?)```/.exec(readFileSync('docs/formats/typed-line.md', 'utf8'))![1]!;
     expect(stepsOf(readLines(told, TECHNIQUES)).map((s) => s.technique)).toEqual([
@@ -93,6 +101,7 @@ describe('a routine as lines', () => {
     ['# A\r\ntemple circles 201x', 'line 2, count: 201 is outside'],
     ['# A\ntemple circles breath 4-6', 'line 2, step: .* has no place for breath'],
     ['# A\ntemple circles last', 'line 2, step: its place is where it stands'],
+    [`# ${'A'.repeat(121)}\ntemple circles`, 'line 1: the name is too long; at most 120'],
     [`# A\n${'temple circles\n'.repeat(121)}`, 'line 122: at most 120 steps'],
   ])('%j is refused with its place', (text, words) =>
     expect(() => readLines(text, TECHNIQUES)).toThrow(new RegExp(words)),

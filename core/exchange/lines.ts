@@ -1,3 +1,4 @@
+import isEqual from 'fast-deep-equal';
 import {
   BOUNDS,
   emptyRoutine,
@@ -18,7 +19,12 @@ import { InputError } from '../words/index.ts';
  * @throws InputError on a technique that is not known, with the step.
  */
 export function writeLines(routine: Routine, techniques: readonly Technique[]): string {
-  const lines = [`# ${routine.name}`];
+  const lines = [`# ${routine.name.replace(/\s+/g, ' ')}`];
+  const bare = bareRoutine(routine.name);
+  const left = (['budgetMinutes', 'school', 'order', 'notes'] as const).filter(
+    (key) => !isEqual(routine[key], bare[key]),
+  );
+  if (left.length) lines.push(`# Not in these lines: ${left.join(', ')}`);
   if (routine.items.some((item) => item.kind === 'block')) lines.push('# Blocks are written as their steps.');
   for (const [i, step] of stepsOf(routine).entries()) {
     const { line, left } = at(`step ${i + 1}`, () => writeTypedLine(step, techniques));
@@ -34,11 +40,10 @@ export function writeLines(routine: Routine, techniques: readonly Technique[]): 
  */
 export function readLines(text: string, techniques: readonly Technique[]): Routine {
   const lines = text.replace(/^\uFEFF/, '').split(/\r\n?|\n/);
-  const name = /^#\s*(.+)$/
-    .exec(lines[0] ?? '')?.[1]
-    ?.trim()
-    .slice(0, LENGTHS.name);
+  const name = /^#\s*(.+)$/.exec(lines[0] ?? '')?.[1]?.trim();
   if (!name) throw new InputError('line 1', 'the name of the routine after # is accepted');
+  if (name.length > LENGTHS.name)
+    throw new InputError('line 1', `the name is too long; at most ${LENGTHS.name} characters are accepted`);
   const items: Routine['items'] = [];
   for (const [i, line] of lines.entries()) {
     if (!line.trim() || line.startsWith('#')) continue;
@@ -57,8 +62,11 @@ export function readLines(text: string, techniques: readonly Technique[]): Routi
       }),
     );
   }
-  return { ...emptyRoutine(name), budgetMinutes: null, items };
+  return { ...bareRoutine(name), items };
 }
+
+/** What lines alone say of a routine. */
+const bareRoutine = (name: string): Routine => ({ ...emptyRoutine(name), budgetMinutes: null });
 
 /** What is said of a part is said with its place. */
 function at<T>(place: string, make: () => T): T {

@@ -1,5 +1,5 @@
 import { addClient, expect, openPractice, saved, signIn, startVisit, test } from './base.ts';
-import { overlaps, printed } from './pdf.ts';
+import { holdsAsSheet, overlaps, printed } from './pdf.ts';
 import { idIn, openSheet, sheets } from './sheets.ts';
 
 test('every sheet prints with its head and number on each page, and nothing over anything', async ({ page }) => {
@@ -11,20 +11,7 @@ test('every sheet prints with its head and number on each page, and nothing over
       const pages = await printed(page, format);
       // A letter is one page.
       expect(pages.length, path).toBeLessThanOrEqual(path.includes('/relief') ? 1 : 4);
-      pages.forEach((texts, i) => {
-        const all = texts.map((t) => t.text).join(' ');
-        expect(all, `${path}, page ${i + 1}`).toContain('Harbour Row Face Studio');
-        expect(all, `${path}, page ${i + 1}`).toContain(who);
-        expect(all, `${path}, page ${i + 1}`).toMatch(new RegExp(`\\b${i + 1} of ${pages.length}\\b`));
-        expect(all, `${path}, page ${i + 1}`).toMatch(/\d{1,2} \w{3} \d{4}/);
-        expect(overlaps(texts), `${path}, ${format}, page ${i + 1}`).toEqual([]);
-      });
-      const whole = pages
-        .flat()
-        .map((t) => t.text)
-        .join(' ')
-        .replace(/\s+/g, ' ');
-      for (const words of says) expect(whole, path).toMatch(words);
+      holdsAsSheet(pages, who, says, `${path}, ${format}`);
     }
   }
 });

@@ -1,5 +1,5 @@
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import type { Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 
 /** One run of letters on a printed page, in points from its lower left corner. */
 export interface PrintedText {
@@ -40,6 +40,23 @@ export async function textsOf(bytes: Uint8Array): Promise<PrintedText[][]> {
   }
   await file.destroy();
   return pages;
+}
+
+/** Whatever sheet it is: its head and its number on each page, nothing over anything, and in all of it what it is to say. */
+export function holdsAsSheet(pages: readonly PrintedText[][], who: string, says: readonly RegExp[], of: string): void {
+  const told = (texts: readonly PrintedText[]) =>
+    texts
+      .map((t) => t.text)
+      .join(' ')
+      .replace(/\s+/g, ' ');
+  pages.forEach((texts, i) => {
+    const all = told(texts);
+    for (const words of ['Harbour Row Face Studio', who]) expect(all, `${of}, page ${i + 1}`).toContain(words);
+    expect(all, `${of}, page ${i + 1}`).toMatch(new RegExp(`\\b${i + 1} of ${pages.length}\\b`));
+    expect(all, `${of}, page ${i + 1}`).toMatch(/\d{1,2} \w{3} \d{4}/);
+    expect(overlaps(texts), `${of}, page ${i + 1}`).toEqual([]);
+  });
+  for (const words of says) expect(told(pages.flat()), of).toMatch(words);
 }
 
 /** Pairs of texts that lie over each other by more than a hair. */

@@ -38,7 +38,7 @@ const written = (text: string) => text.normalize('NFC').replace(/\s+/g, ' ').rep
  * @throws LettersMissing where no face has a letter of it.
  */
 export async function lettersFor(whole: string): Promise<Letters> {
-  const open: { name: string; font: Font }[] = [];
+  const open: { name: string; has: (letter: string) => boolean }[] = [];
   const files: Letters['files'] = {};
   const fonts: Letters['fonts'] = {};
   let missing = [...new Set(written(whole))];
@@ -49,13 +49,14 @@ export async function lettersFor(whole: string): Promise<Letters> {
     files[`${face.name}.bold`] = bold;
     const [upright, heavy] = [`${face.name}.normal`, `${face.name}.bold`];
     fonts[face.name] = { normal: upright, bold: heavy, italics: upright, bolditalics: heavy };
-    // Every face here is one font, not a collection of several.
-    const font = create(normal as Buffer) as Font;
-    open.push({ name: face.name, font });
-    missing = missing.filter((letter) => !font.hasGlyphForCodePoint(letter.codePointAt(0)!));
+    // Every file here is one font, not a collection of several; bold ones hold fewer letters than upright ones.
+    const both = [normal, bold].map((bytes) => create(bytes as Buffer) as Font);
+    const has = (letter: string) => both.every((font) => font.hasGlyphForCodePoint(letter.codePointAt(0)!));
+    open.push({ name: face.name, has });
+    missing = missing.filter((letter) => !has(letter));
   }
   if (missing.length) throw new LettersMissing(missing);
-  const faceOf = (letter: string) => open.find((f) => f.font.hasGlyphForCodePoint(letter.codePointAt(0)!))!.name;
+  const faceOf = (letter: string) => open.find((face) => face.has(letter))!.name;
   return {
     files,
     fonts,
