@@ -58,6 +58,30 @@ test('on a chart in a file the client’s right stands left of the client’s le
   expect(at('R')).toBeLessThan(at('L'));
 });
 
+test('a file made on a phone is as wide as one made at a table', async ({ page }) => {
+  await signIn(page);
+  const of = (await sheets(page)).map(([path]) => path);
+  for (const path of [of.find((p) => p.includes('for=colleague'))!, of.find((p) => p.startsWith('/paper/routines'))!]) {
+    const lefts: number[][] = [];
+    for (const [width, height] of [
+      [1280, 800],
+      [390, 844],
+    ] as const) {
+      await page.setViewportSize({ width, height });
+      await openSheet(page, path);
+      const texts = (await saved(page, 'A4')).pages.flat();
+      lefts.push(
+        ['Now', 'Change', 'What it means', 'Dose', 'Side', 'Time']
+          .flatMap((head) => texts.find((t) => t.text.trim() === head) ?? [])
+          .map((t) => t.left),
+      );
+    }
+    expect(lefts[0]!.length, path).toBeGreaterThanOrEqual(2);
+    expect(lefts[1]!.length, path).toBe(lefts[0]!.length);
+    lefts[1]!.forEach((left, i) => expect(Math.abs(left - lefts[0]![i]!), `${path}, ${i}`).toBeLessThan(12));
+  }
+});
+
 test('letters of other alphabets are carried; what no file can hold is told, and nothing is saved', async ({
   page,
 }) => {

@@ -16,7 +16,7 @@ const WIDTHS: Record<PaperSize, number> = { A4: 595.28, LETTER: 612 };
  * A sheet as a file: its words, tables and drawings as they stand on the page, its head and the count on every page.
  * @throws LettersMissing where a letter of it cannot be shown in a file.
  */
-export async function sheetFile(paper: Element, size: PaperSize): Promise<Blob> {
+export async function sheetFile(paper: HTMLElement, size: PaperSize): Promise<Blob> {
   const body = paper.querySelector('.paper-body')!;
   const head = [...paper.querySelectorAll('.paper-head > *')].map((e) => e.textContent.trim());
   const foot = body.querySelector('.paper-foot')?.textContent ?? '';
@@ -56,7 +56,7 @@ export async function sheetFile(paper: Element, size: PaperSize): Promise<Blob> 
     },
     // A heading stays with what it heads.
     pageBreakBefore: (node, nodes) => node.headlineLevel !== undefined && nodes.getFollowingNodesOnPage().length === 0,
-    content: contentOf(body, { letters, width, points: POINTS * scale }),
+    content: asOnPaper(paper, () => contentOf(body, { letters, width, points: POINTS * scale })),
   });
   // Bytes as they came; its types know only those written as text.
   const files = Object.entries(letters.files).map(([name, data]) => [name, { data }]);
@@ -68,4 +68,14 @@ export async function sheetFile(paper: Element, size: PaperSize): Promise<Blob> 
     if (pageCount === 1) return letter;
   }
   return pdfmake.createPdf(made(1)).getBlob();
+}
+
+/** A sheet on a phone is narrow, its file is not: it is measured as wide as it prints, and is narrow again before anybody sees. */
+function asOnPaper<T>(paper: HTMLElement, work: () => T): T {
+  paper.style.minWidth = '180mm';
+  try {
+    return work();
+  } finally {
+    paper.style.minWidth = '';
+  }
 }
