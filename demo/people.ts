@@ -44,7 +44,7 @@ export interface DemoClient {
   yes?: string[];
   complaints: DemoComplaint[];
   visits: DemoVisit[];
-  today?: { time: string; stage: VisitStage; routine?: RoutineKey };
+  today?: { time: string; stage: VisitStage; routine?: RoutineKey; minutes?: number };
   reviewInDays?: number;
 }
 
@@ -272,7 +272,7 @@ export const PEOPLE: DemoClient[] = [
       temple: [1, 1] as [number, number],
       routine: 'eyes' as const,
     })),
-    today: { time: '13:30', stage: 'screen' },
+    today: { time: '13:30', stage: 'screen', minutes: 45 },
   },
   {
     name: 'Petr Lindqvist',
@@ -329,7 +329,7 @@ export const PEOPLE: DemoClient[] = [
     by: 'rafe',
     complaints: [c('stress', 'midline', ['this season', 'cue calls', 'Sleep through'], [])],
     visits: [],
-    today: { time: '16:30', stage: 'screen' },
+    today: { time: '16:30', stage: 'screen', minutes: 75 },
   },
   {
     name: 'Lena Marchetti',

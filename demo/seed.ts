@@ -39,6 +39,7 @@ import { seedScores } from './scores.ts';
 import { DEMO_SIGN_IN } from './sign-in.ts';
 import { seedHomePlans } from './home-plans.ts';
 import { seedReminders } from './reminders.ts';
+import { seedBookings, seedRooms } from './day.ts';
 import { OWN_TECHNIQUES } from './techniques.ts';
 
 const DEMO_SECOND = { email: 'rafe@harbour-row.example', password: 'velvet-harbour' } as const;
@@ -62,6 +63,7 @@ export async function seedDemo(today: Date): Promise<{ practiceId: string }> {
   await refreshOutdatedCourses(practiceId);
   await inPractice(practiceId, () => seedHomePlans(practiceId, dayWord(today, 0)));
   await inPractice(practiceId, () => seedReminders(practiceId, moment(today, -1, '10:00')));
+  await inPractice(practiceId, () => seedBookings(practiceId, (days, time) => moment(today, -days, time)));
   return { practiceId };
 }
 
@@ -103,6 +105,7 @@ async function seedPracticeOf(
       { practiceId, id: body.id, body, createdBy: imke.id, updatedAt: moment(today, 45, '12:00') },
       { transaction },
     );
+  const rooms = await seedRooms(practiceId, transaction);
   const made = await seedPractice(practiceId, imke.id, moment(today, 60, '12:00'), transaction);
   const random = seeded(20_260_309);
   for (const person of PEOPLE)
@@ -115,6 +118,7 @@ async function seedPracticeOf(
         made,
         templates,
         practitionerId: person.by === 'imke' ? imke.id : rafe.id,
+        roomId: person.by === 'imke' ? rooms.street : rooms.yard,
       },
       person,
     );
@@ -124,6 +128,8 @@ async function seedPracticeOf(
 interface Making {
   practiceId: string;
   practitionerId: string;
+  /** Where they work. */
+  roomId: string;
   today: Date;
   transaction: Transaction;
   random: () => number;
@@ -237,7 +243,7 @@ function answersOf(person: DemoClient, yes: readonly string[], ruleKey: string):
 }
 
 async function seedVisit(making: Making, clientId: string, person: DemoClient, visit: DemoVisit): Promise<VisitModel> {
-  const { practiceId, practitionerId, today, transaction } = making;
+  const { practiceId, practitionerId, roomId, today, transaction } = making;
   const isToday = visit.daysAgo === 0;
   const startsAt = moment(
     today,
@@ -260,6 +266,8 @@ async function seedVisit(making: Making, clientId: string, person: DemoClient, v
       practiceId,
       clientId,
       practitionerId,
+      roomId,
+      bookedMinutes: isToday ? (person.today?.minutes ?? 60) : 60,
       startsAt,
       stage,
       routine,

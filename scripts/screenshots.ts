@@ -10,9 +10,10 @@ mkdirSync(folder, { recursive: true });
 const { page, close } = await openDemo();
 
 async function shot(page: Page, name: string): Promise<void> {
-  await page.waitForLoadState('networkidle');
+  // A visit's page hears of others all along: the way to the server is never idle.
+  await page.waitForLoadState('load');
   await page.evaluate(() => document.fonts.ready);
-  await page.waitForTimeout(400);
+  await page.waitForTimeout(800);
   await page.screenshot({ path: join(folder, `${name}.png`) });
   console.log(name);
 }

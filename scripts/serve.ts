@@ -14,6 +14,7 @@ Brings the database to the present shape as its owner and serves in a role of th
   VELVET_ORIGIN      origins that browsers use, such as https://studio.example
   VELVET_PROXIES     proxies whose word about the visitor's address is believed, such as loopback
   VELVET_TRAIL_KEY   signs the audit trail; the same for all processes (made and kept under .data/ when not set)
+  DATABASE_READ_URL  a copy of the database, as its owner; pages that say how old they are read from it
   DATABASE_APP_URL   the application's own role, when the owner may not make one
   VELVET_NEW_PRACTICES_PER_HOUR   opened from one address, 10
   VELVET_GAUGE       127.0.0.1:PORT of a pressure gauge
@@ -24,6 +25,7 @@ await command(async () => {
   options(HELP, {});
   const owner = databaseUrl(process.env.DATABASE_URL);
   if (!owner) throw new Wrong('DATABASE_URL is not set; --help tells what there is');
+  const copy = databaseUrl(process.env.DATABASE_READ_URL, 'DATABASE_READ_URL');
   const port = readPort('PORT', process.env.PORT, 4310);
   const { origins, proxies } = readSettings(process.env);
   if (origins.some((o) => o.startsWith('https:')) && !proxies.length)
@@ -34,9 +36,10 @@ await command(async () => {
   ensureTrailKey(DATA);
   // A word that is wrong is told before the database and the pages are loaded.
   const { prepare } = await import('./lib/prepare.ts');
-  await prepare(owner);
+  await prepare(owner, copy);
   // From here on this process is nobody but the application.
   delete process.env.DATABASE_URL;
+  delete process.env.DATABASE_READ_URL;
   const { listen } = await import('../server/http/listen.ts');
   const { closeDatabase } = await import('../server/db/connection.ts');
   const server = await listen(port, process.env.HOST);

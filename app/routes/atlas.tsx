@@ -17,13 +17,13 @@ import { CAUTIONS } from '../../reference/facts/cautions';
 import { FaceChart } from '../parts/chart/face-chart';
 import { useFitted } from '../parts/chart/fitted';
 import { placesOn, type Place } from '../parts/chart/places';
-import { requirePractitioner } from '../../server/access/session.server';
+import { permitted } from '../../server/access/session.server';
 import { keepOffMarks } from '../parts/chart/chart-marks';
 import type { Route } from './+types/atlas';
 import { ATLAS_ENTRIES } from '../../reference/atlas-entries';
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'atlas');
   const clientId = new URL(request.url).searchParams.get('client');
   const [client, measures, measured] = await Promise.all([
     clientId ? findClient(practiceId, clientId) : null,

@@ -4,8 +4,9 @@ import { Form as BsForm, Pagination } from 'react-bootstrap';
 import { Form, Link, useSearchParams, useSubmit } from 'react-router';
 import { listClients } from '../../server/db/queries/clients.server';
 import { findTemplate } from '../../server/db/queries/templates.server';
+import { may } from '../../server/access/may';
 import { queryText } from '../schemas/read';
-import { requirePractitioner } from '../../server/access/session.server';
+import { permitted } from '../../server/access/session.server';
 import { useDates } from '../parts/frame/use-dates';
 import type { Route } from './+types/clients';
 
@@ -13,16 +14,19 @@ const PAGE_SIZE = 15;
 export const meta = () => [{ title: 'Clients · Velvet Compass' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const who = await permitted(request, 'see', 'people');
+  const { practiceId } = who;
+  const namesOnly = !may(who, 'see', 'care');
   const query = new URL(request.url).searchParams;
   const sort = CLIENT_SORTS.find((s) => s === query.get('sort')) ?? 'name';
   const descending = query.get('down') === '1';
   const page = Math.min(10_000, Math.max(1, Math.trunc(Number(query.get('page'))) || 1));
   const find = queryText(query, 'find', 80);
   const chosen = query.get('with');
-  const template = chosen ? await findTemplate(practiceId, chosen) : null;
+  const template = chosen && !namesOnly ? await findTemplate(practiceId, chosen) : null;
   return {
-    ...(await listClients(practiceId, { find, sort, descending, page, pageSize: PAGE_SIZE })),
+    ...(await listClients(practiceId, { find, sort, descending, page, pageSize: PAGE_SIZE, namesOnly })),
+    namesOnly,
     sort,
     descending,
     page,
@@ -32,7 +36,7 @@ export async function loader({ request }: Route.LoaderArgs) {
 }
 
 export default function Clients({
-  loaderData: { rows, total, sort, descending, page, find, routine },
+  loaderData: { rows, total, sort, descending, page, find, routine, namesOnly },
 }: Route.ComponentProps) {
   const { shortDay } = useDates();
   const [query] = useSearchParams();
@@ -61,7 +65,7 @@ export default function Clients({
               <BsForm.Control
                 name="find"
                 defaultValue={find}
-                placeholder="Find by name, seat or a fact: pregnant"
+                placeholder={namesOnly ? 'Find by name' : 'Find by name, seat or a fact: pregnant'}
                 aria-label="Find a client"
                 maxLength={80}
               />
@@ -81,8 +85,8 @@ export default function Clients({
             <thead>
               <tr>
                 {head('name', 'Name')}
-                <th scope="col">Known by</th>
-                <th scope="col">Complaints</th>
+                {!namesOnly && <th scope="col">Known by</th>}
+                {!namesOnly && <th scope="col">Complaints</th>}
                 {head('visits', 'Visits')}
                 {head('last', 'Last visit')}
               </tr>
@@ -91,12 +95,15 @@ export default function Clients({
               {rows.map((c) => (
                 <tr key={c.id}>
                   <td>
-                    <Link to={`/clients/${c.id}${routine ? `?with=${routine.id}` : ''}`} className="fw-bold">
+                    <Link
+                      to={namesOnly ? `/today?for=${c.id}` : `/clients/${c.id}${routine ? `?with=${routine.id}` : ''}`}
+                      className="fw-bold"
+                    >
                       {c.name}
                     </Link>
                   </td>
-                  <td>{c.about}</td>
-                  <td>{c.complaints.map(complaintName).join('; ')}</td>
+                  {!namesOnly && <td>{c.about}</td>}
+                  {!namesOnly && <td>{c.complaints.map(complaintName).join('; ')}</td>}
                   <td className="num">{c.visits}</td>
                   <td>{c.lastVisitAt ? shortDay(c.lastVisitAt) : <span className="soft">none yet</span>}</td>
                 </tr>
@@ -106,7 +113,9 @@ export default function Clients({
         ) : (
           <p className="empty">
             <strong>{find ? 'Nobody answers to that' : 'No clients yet'}</strong>
-            {find ? 'Try fewer letters.' : 'Add the first one; then start a visit from their page.'}
+            {find
+              ? 'Try fewer letters.'
+              : 'Add the first one; then start a visit from their page, or book one on Today.'}
           </p>
         )}
         {pages > 1 && (

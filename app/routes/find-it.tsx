@@ -10,7 +10,7 @@ import { Cross, useCross } from '../parts/chart/cross';
 import { flipX, spotOf, type View } from '../parts/chart/places';
 import { markSchema } from '../schemas/trainer';
 import { checkForm, readForm } from '../schemas/read';
-import { requirePractitioner } from '../../server/access/session.server';
+import { permitted } from '../../server/access/session.server';
 import {
   judgeOnView,
   nameOfKey,
@@ -26,14 +26,14 @@ import { dayOf } from '../../core/schedule';
 import type { Route } from './+types/find-it';
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId, practitionerId, timeZone } = await requirePractitioner(request);
+  const { practiceId, practitionerId, timeZone } = await permitted(request, 'see', 'atlas');
   const state = await trainerState(practiceId, practitionerId);
   return { ...state, timeZone, now: new Date().toISOString() };
 }
 
 /** The server judges the mark itself: an answer is a place on a sheet, not a grade. */
 export async function action({ request }: Route.ActionArgs) {
-  const { practiceId, practitionerId } = await requirePractitioner(request);
+  const { practiceId, practitionerId } = await permitted(request, 'change', 'self');
   const input = await checkForm(markSchema, await readForm(request));
   const question = input.ok ? QUESTIONS.find((q) => q.key === input.value.question) : undefined;
   if (!input.ok || !question) return data({ kept: false }, { status: 422 });

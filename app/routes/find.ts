@@ -3,8 +3,9 @@ import MiniSearch from 'minisearch';
 import { ATLAS_ENTRIES } from '../../reference/atlas-entries';
 import { findClients } from '../../server/db/queries/clients.server';
 import { findTemplatesByName } from '../../server/db/queries/templates.server';
+import { may } from '../../server/access/may';
 import { queryText } from '../schemas/read';
-import { requirePractitioner } from '../../server/access/session.server';
+import { permitted } from '../../server/access/session.server';
 import type { Found } from '../parts/frame/find-box';
 import type { Route } from './+types/find';
 
@@ -40,16 +41,21 @@ function inAtlas(text: string, limit: number): Found[] {
 
 /** What the find box in the top bar finds: clients, routines, places and techniques. */
 export async function loader({ request }: Route.LoaderArgs): Promise<{ found: Found[] }> {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'see', 'people');
   const text = queryText(new URL(request.url).searchParams, 'q', 80).trim();
   if (!text) return { found: [] };
+  const namesOnly = !may(who, 'see', 'care');
   const [clients, templates] = await Promise.all([
-    findClients(who.practiceId, text, 6),
-    findTemplatesByName(who.practiceId, text, 4),
+    findClients(who.practiceId, text, 6, { namesOnly }),
+    may(who, 'see', 'routines') ? findTemplatesByName(who.practiceId, text, 4) : [],
   ]);
   return {
     found: [
-      ...clients.map((c) => ({ to: `/clients/${c.id}`, name: c.name, what: c.about || 'client' })),
+      ...clients.map((c) => ({
+        to: namesOnly ? `/today?for=${c.id}` : `/clients/${c.id}`,
+        name: c.name,
+        what: c.about || 'client',
+      })),
       ...templates.map((t) => ({ to: `/routines/${t.id}`, name: t.name, what: 'routine' })),
       ...inAtlas(text, 5),
     ],

@@ -2,7 +2,8 @@ import { Button } from 'react-bootstrap';
 import { Form, NavLink, Outlet, useLocation, useRouteLoaderData } from 'react-router';
 import { dateFormatOf } from '../../server/db/queries/practice.server';
 import { learnedBy } from '../../server/db/queries/runs.server';
-import { requirePractitioner } from '../../server/access/session.server';
+import { may } from '../../server/access/may';
+import { permitted } from '../../server/access/session.server';
 import { FindBox } from '../parts/frame/find-box';
 import { KeyHelp } from '../parts/keys/key-help';
 import { OwnWays } from '../parts/frame/own-ways';
@@ -12,9 +13,19 @@ import { UnsentNote } from '../rooms/visit/session/unsent-note';
 import type { Route } from './+types/frame';
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId, practitionerId, name, email, practiceName, timeZone } = await requirePractitioner(request);
+  const who = await permitted(request, 'see', 'self');
+  const { practiceId, practitionerId, name, email, practiceName, timeZone } = who;
   const [learned, dateFormat] = await Promise.all([learnedBy(practiceId, practitionerId), dateFormatOf(practiceId)]);
-  return { practitionerId, name, email, practiceName, timeZone, dateFormat, learned };
+  return {
+    practitionerId,
+    name,
+    email,
+    practiceName,
+    timeZone,
+    dateFormat,
+    learned,
+    worksWithClients: may(who, 'see', 'care'),
+  };
 }
 
 /** The top bar around every page of a signed-in practitioner. */
@@ -37,7 +48,7 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
           >
             Clients
           </NavLink>
-          <NavLink to="/routines">Routines</NavLink>
+          {loaderData.worksWithClients && <NavLink to="/routines">Routines</NavLink>}
           <NavLink to="/atlas">Atlas</NavLink>
         </nav>
         <div className="top-end">
@@ -48,9 +59,11 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
               {other === 'dim' ? 'Dim room' : 'Day room'}
             </Button>
           </Form>
-          <NavLink to="/practice" title={`${loaderData.practiceName}: rules, texts, products, trail`}>
-            Practice
-          </NavLink>
+          {loaderData.worksWithClients && (
+            <NavLink to="/practice" title={`${loaderData.practiceName}: rules, texts, products, trail`}>
+              Practice
+            </NavLink>
+          )}
           <KeyHelp />
           <NavLink to="/you" title="Your password, and where you are signed in">
             {loaderData.name}

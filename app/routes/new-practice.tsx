@@ -9,6 +9,7 @@ import { checkForm, readForm, type FieldErrors } from '../schemas/read';
 import { signIn } from '../../server/access/session.server';
 import { addressOf, trySignIn } from '../../server/access/sign-in.server';
 import { Field, useCheckedForm } from '../parts/fields/field';
+import { NewPassword } from '../parts/fields/new-password';
 import { Wordmark } from '../parts/marks/wordmark';
 import type { Route } from './+types/new-practice';
 
@@ -34,7 +35,7 @@ export async function action({ request, context }: Route.ActionArgs) {
   const made = await createPractice(input.value);
   if (made === 'email-taken') {
     // Pressed twice, the second press finds what the first one made; whoever knows the password is let in.
-    const tried = await trySignIn(email, password, addressOf(context));
+    const tried = await trySignIn({ email, password, code: '' }, addressOf(context));
     return 'who' in tried
       ? signIn(request, tried.who, '/today')
       : refuse({ email: 'This address is in use already. Sign in, or take another.' }, 422);
@@ -54,15 +55,7 @@ export default function NewPractice() {
         <Field form={form} name="timeZone" label="Time zone" hint="Days begin and end by it." className="mb-3" />
         <Field form={form} name="name" label="Your name" autoComplete="name" className="mb-3" />
         <Field form={form} name="email" label="E-mail address" type="email" autoComplete="username" className="mb-3" />
-        <Field
-          form={form}
-          name="password"
-          label="Password"
-          type="password"
-          autoComplete="new-password"
-          hint="At least 10 characters; none of the common ones."
-          className="mb-3"
-        />
+        <NewPassword form={form} />
         <Button type="submit">Open the practice</Button>
       </Form>
       <p className="mt-4 mb-0 soft">

@@ -9,7 +9,7 @@ import { schoolOf } from '../../server/db/queries/practice.server';
 import { ownTechniques } from '../../server/db/queries/techniques.server';
 import { saveUnderFreeName } from '../../server/db/queries/templates.server';
 import { sentRoutine } from '../../server/access/sent-routine.server';
-import { notFound, requirePractitioner } from '../../server/access/session.server';
+import { notFound, permitted } from '../../server/access/session.server';
 import { withOwn } from '../parts/catalogue/catalogue';
 import { OwnTechniques } from '../parts/catalogue/own-techniques';
 import { ProposalHere } from '../parts/proposal/proposal-here';
@@ -20,14 +20,14 @@ import type { Route } from './+types/propose';
 export const meta = () => [{ title: 'Propose a routine · Velvet Compass' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'routines');
   const [own, school] = await Promise.all([ownTechniques(practiceId), schoolOf(practiceId)]);
   return { own, school };
 }
 
 /** Keeps what was proposed as a routine of the practice, under the first name that is free. */
 export async function action({ request }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'routines');
   const input = await checkForm(proposedTemplateSchema, await readForm(request));
   if (!input.ok) notFound('page');
   const sent = await sentRoutine(who.practiceId, input.value.routine);

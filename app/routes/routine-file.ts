@@ -1,11 +1,11 @@
 import { noteInTrail } from '../../server/db/queries/audit.server';
 import { findTemplate } from '../../server/db/queries/templates.server';
-import { notFound, requirePractitioner } from '../../server/access/session.server';
+import { notFound, permitted } from '../../server/access/session.server';
 import type { Route } from './+types/routine-file';
 
 /** The routine as a document of docs/formats/routine.schema.json. */
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'see', 'routines');
   const template = await findTemplate(who.practiceId, params.templateId);
   if (!template) notFound('routine');
   await noteInTrail(who, 'template-taken-out', { template: template.id });

@@ -1,5 +1,5 @@
 import { data } from 'react-router';
-import { notFound, requirePractitioner } from '../../server/access/session.server';
+import { notFound, permitted } from '../../server/access/session.server';
 import { findTemplate, templateAsOf } from '../../server/db/queries/templates.server';
 import type { Route } from './+types/routine-since';
 
@@ -8,7 +8,7 @@ import type { Route } from './+types/routine-since';
  * deleted, or where its version of then is not kept.
  */
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'routines');
   const now = await findTemplate(practiceId, params.templateId);
   if (!now) return data(null, { status: 404 });
   const version = Number(new URL(request.url).searchParams.get('version') ?? now.version);

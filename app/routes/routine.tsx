@@ -28,7 +28,7 @@ import { EarlierVersions } from '../rooms/routines/earlier-versions';
 import { TemplateEditor } from '../rooms/routines/template-editor';
 import { OwnTechniques } from '../parts/catalogue/own-techniques';
 import { sentRoutine } from '../../server/access/sent-routine.server';
-import { notFound, requirePractitioner } from '../../server/access/session.server';
+import { notFound, permitted } from '../../server/access/session.server';
 import { OnceKey } from '../parts/fields/once-key';
 import { FieldFrame } from '../parts/fields/field';
 import { MotionGlyph } from '../parts/marks/glyph';
@@ -38,7 +38,7 @@ import { stopsOf } from '../parts/chart/chart-marks';
 import type { Route } from './+types/routine';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'routines');
   const query = new URL(request.url).searchParams;
   const [template, own, earlier, others] = await Promise.all([
     findTemplate(practiceId, params.templateId),
@@ -60,7 +60,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'routines');
   const form = await readForm(request);
   if (form.get('do') === 'duplicate') return duplicate(who, params.templateId, form.get('once'));
   if (form.get('do') === 'change' || form.get('do') === 'put-back') return change(who, params.templateId, form);
@@ -107,7 +107,7 @@ async function change(who: Who, id: string, form: ReadonlyMap<string, string>) {
   if (result === 'stale') return refuse('It was changed in another window meanwhile; what you did is still here.', 409);
   return redirect(`/routines/${id}`);
 }
-type Who = Awaited<ReturnType<typeof requirePractitioner>>;
+type Who = Awaited<ReturnType<typeof permitted>>;
 const NAME_TAKEN = 'There is a routine of this name already. Take another.';
 const NOT_YOURS = 'Only who made it, or the owner of the practice, may change or delete it.';
 

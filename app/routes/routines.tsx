@@ -9,7 +9,8 @@ import { ownTechniques } from '../../server/db/queries/techniques.server';
 import { templateLines } from '../../server/db/queries/template-lines.server';
 import { hideTemplate, saveTemplate, saveUnderFreeName } from '../../server/db/queries/templates.server';
 import { sentRoutine } from '../../server/access/sent-routine.server';
-import { notFound, requirePractitioner } from '../../server/access/session.server';
+import { may } from '../../server/access/may';
+import { notFound, permitted } from '../../server/access/session.server';
 import { withOwn } from '../parts/catalogue/catalogue';
 import { OwnTechniques } from '../parts/catalogue/own-techniques';
 import { OnceKey } from '../parts/fields/once-key';
@@ -26,7 +27,8 @@ import type { Route } from './+types/routines';
 export const meta = () => [{ title: 'Routines · Velvet Compass' }];
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId, practitionerId, role } = await requirePractitioner(request);
+  const who = await permitted(request, 'see', 'routines');
+  const { practiceId } = who;
   const own = await ownTechniques(practiceId);
   const mark = own.map((t) => `${t.own.id}.${t.version}.${t.retired ? 1 : 0}`).join(' ');
   const templates = await templateLines(practiceId, withOwn(own), mark);
@@ -38,7 +40,7 @@ export async function loader({ request }: Route.LoaderArgs) {
       ...t,
       serves: (origin && origins.get(origin)?.serves) || serves,
       came: origin !== null,
-      mine: role === 'owner' || createdById === practitionerId,
+      mine: may(who, 'change', { thing: 'routines', by: createdById }),
     })),
   };
 }
@@ -46,7 +48,7 @@ export type RoutineRow = Awaited<ReturnType<typeof loader>>['templates'][number]
 
 /** Hides a template, shows it again, brings in what came with the application, begins a new one, or keeps one from a file. */
 export async function action({ request }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'routines');
   const form = await readForm(request);
   const what = form.get('do');
   if (what === 'bring') {
@@ -71,7 +73,7 @@ export async function action({ request }: Route.ActionArgs) {
   return redirect('/routines');
 }
 
-async function takeIn(who: Awaited<ReturnType<typeof requirePractitioner>>, form: ReadonlyMap<string, string>) {
+async function takeIn(who: Awaited<ReturnType<typeof permitted>>, form: ReadonlyMap<string, string>) {
   const input = await checkForm(importTemplateSchema, form);
   if (!input.ok) return data({ name: Object.values(input.errors)[0] }, { status: 422 });
   const { name, once } = input.value;

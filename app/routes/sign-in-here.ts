@@ -14,9 +14,10 @@ const WRONG = { password: 'This is not the password.' };
 export async function action({ request, context }: Route.ActionArgs) {
   const input = await readJson(request, signInHereSchema);
   if (!input.ok) return data({ errors: input.errors }, { status: 422 });
-  const { email, practitionerId, password } = input.value;
-  const tried = await trySignIn(email, password, addressOf(context));
-  if (!('who' in tried)) return data({ errors: tried.status === 429 ? tried.errors : WRONG }, { status: tried.status });
+  const { practitionerId, ...typed } = input.value;
+  const tried = await trySignIn(typed, addressOf(context));
+  if (!('who' in tried))
+    return data({ errors: tried.status === 429 || tried.errors.code ? tried.errors : WRONG }, { status: tried.status });
   if (tried.who.practitionerId !== practitionerId) return data({ errors: WRONG }, { status: 422 });
   return data({ signedIn: true }, { headers: await sessionHeaders(request, tried.who) });
 }

@@ -18,16 +18,18 @@ export async function loader({ request }: Route.LoaderArgs) {
 export async function action({ request, context }: Route.ActionArgs) {
   const input = await checkForm(signInSchema, await readForm(request));
   if (!input.ok) return data({ errors: input.errors, typed: input.typed }, { status: 422 });
-  const { email, password, to } = input.value;
-  const tried = await trySignIn(email, password, addressOf(context));
+  const { to, ...typed } = input.value;
+  const tried = await trySignIn(typed, addressOf(context));
   if ('who' in tried) return signIn(request, tried.who, safeReturn(to));
-  return data({ errors: tried.errors, typed: { email, to } as object }, { status: tried.status });
+  return data({ errors: tried.errors, typed: { email: typed.email, to } as object }, { status: tried.status });
 }
 
 export default function SignIn() {
   const answered = useActionData<typeof action>();
   const [query] = useSearchParams();
   const { form, bind } = useCheckedForm<SignInInput>(signInSchema, answered, { to: query.get('to') ?? '' });
+  // Asked for once the password was right; who has no script types the password again beside it.
+  const asksCode = !!answered?.errors.code;
   return (
     <main className="sign">
       <Wordmark />
@@ -43,6 +45,18 @@ export default function SignIn() {
           autoComplete="current-password"
           className="mb-3"
         />
+        {asksCode && (
+          <Field
+            form={form}
+            name="code"
+            label="Code"
+            inputMode="numeric"
+            autoComplete="one-time-code"
+            autoFocus
+            hint="Of your authenticator app, or a spare code."
+            className="mb-3"
+          />
+        )}
         <Button type="submit">Sign in</Button>
       </Form>
       <p className="mt-4 mb-0 soft">

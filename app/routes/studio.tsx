@@ -9,12 +9,12 @@ import { Wordmark } from '../parts/marks/wordmark';
 import type { Route } from './+types/studio';
 
 /** Where one goes without a session. */
-const DOORS: ReadonlySet<string> = new Set(['/sign-in', '/sign-out', '/new-practice']);
+const isDoor = (path: string) => ['/sign-in', '/sign-out', '/new-practice'].includes(path) || path.startsWith('/join/');
 
 /** Nothing is sent where it would be lost: it waits, and the page stays as it is. */
 export const clientMiddleware: Route.ClientMiddlewareFunction[] = [
   async ({ request }, next) => {
-    await whenReachable(request.signal, !DOORS.has(new URL(request.url).pathname));
+    await whenReachable(request.signal, !isDoor(new URL(request.url).pathname));
     return next();
   },
 ];
@@ -30,6 +30,7 @@ export default function Studio() {
 }
 
 const PLAIN: Record<number, [string, string]> = {
+  403: ['Not for you to open', 'This is for others of the practice.'],
   404: ['Not here', 'This page is not here. It may have been removed, or the address has a slip in it.'],
   503: [
     'The records cannot be reached',
@@ -45,10 +46,17 @@ export function ErrorBoundary() {
     'Something went wrong',
     'The page could not be made. What was saved is kept. Try again, or go back to Today.',
   ];
+  const why =
+    isRouteErrorResponse(error) && status === 403 ? (error.data as { message?: unknown } | null)?.message : null;
   const told =
-    isRouteErrorResponse(error) && status === 404 && typeof error.data === 'string' && !error.data.startsWith('Error:')
-      ? error.data
-      : text;
+    typeof why === 'string'
+      ? why
+      : isRouteErrorResponse(error) &&
+          status === 404 &&
+          typeof error.data === 'string' &&
+          !error.data.startsWith('Error:')
+        ? error.data
+        : text;
   return (
     <main className="sign">
       <Wordmark />

@@ -1,64 +1,113 @@
 import { needsAttention } from '../../core/relief';
-import { hasEnded, isStillBooked, STAGE_NAMES } from '../../core/record';
-import { complaintName, counted } from '../../core/words';
-import { Link, useNavigate, useRevalidator } from 'react-router';
+import { hasEnded, takesTime } from '../../core/record';
+import { counted } from '../../core/words';
+import { addDays, axisOf, daysFrom, lanesOf, dayOf } from '../../core/schedule';
+import { Link, useNavigate } from 'react-router';
+import { nameOfClient } from '../../server/db/queries/clients.server';
 import { storedCourses, coursesToLookAt } from '../../server/db/queries/courses.server';
 import { openHomeFlags } from '../../server/db/queries/home-arrivals.server';
 import { homeLooks } from '../../server/db/queries/home-looks.server';
-import { openReferrals, reviewsDue, visitsBetween } from '../../server/db/queries/visits.server';
-import { requirePractitioner } from '../../server/access/session.server';
-import { dayIn, momentIn } from '../../server/access/time.server';
-import { BookingWays } from '../parts/booking/booking-line';
+import { openReferrals, reviewsDue } from '../../server/db/queries/visits.server';
+import { dayOnRail, fitsOf, smallDays, workOfDay } from '../../server/access/day.server';
+import { handsOfDay } from '../../server/access/hands.server';
+import { may } from '../../server/access/may';
+import { permitted } from '../../server/access/session.server';
 import { calendarDay } from '../schemas/day';
+import type { DayCourse } from '../rooms/today/course-words';
+import { DayBook } from '../rooms/today/day-book';
+import { DayStrip } from '../rooms/today/day-strip';
 import { NeedsALook } from '../rooms/today/needs-a-look';
-import { Sparkline } from '../parts/marks/sparkline';
-import { dayOf } from '../../core/schedule';
 import { useDates } from '../parts/frame/use-dates';
+import { useKeys } from '../parts/keys/use-keys';
 import type { Route } from './+types/today';
 
 export const meta = () => [{ title: 'Today · Velvet Compass' }];
 
 /** People to think of that fit beside the day; the others are counted. */
 const LOOKED_AT = 30;
+const STRIP_DAYS = 7;
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId, timeZone } = await requirePractitioner(request);
-  const now = new Date();
+  const who = await permitted(request, 'see', 'book');
+  const { practiceId, timeZone } = who;
+  // To the minute: what is drawn from it is the same for everybody who looks in it.
+  const now = new Date(Math.floor(Date.now() / 60_000) * 60_000);
   const today = dayOf(now.toISOString(), timeZone);
-  const asked = new URL(request.url).searchParams.get('day') ?? '';
+  const query = new URL(request.url).searchParams;
+  const asked = query.get('day') ?? '';
   const day = /^\d{4}-\d\d-\d\d$/.test(asked) && calendarDay.isValidSync(asked) ? asked : today;
-  const { from, to } = dayIn(timeZone, momentIn(timeZone, day, '12:00'));
-  const nextWeek = dayOf(new Date(now.getTime() + 7 * 86_400_000).toISOString(), timeZone);
-  const [visits, look, referrals, due, flags, home] = await Promise.all([
-    visitsBetween(practiceId, from, to),
+  // The strip begins today and stays while the day is on it.
+  const ahead = daysFrom(today, day);
+  const firstDay = ahead >= 0 && ahead < STRIP_DAYS ? today : addDays(day, -1);
+  const seesCare = may(who, 'see', 'care');
+  const work = await workOfDay(who, day);
+  const [rail, days, forClient, look] = await Promise.all([
+    dayOnRail(who, day, work),
+    smallDays(who, firstDay, STRIP_DAYS, work.ways),
+    nameOfClient(practiceId, query.get('for') ?? ''),
+    seesCare ? toLookAt(practiceId, today, now) : null,
+  ]);
+  const { bookings, rooms, people, around, hours, waiting } = rail;
+  const person =
+    people.find((p) => p.id === (may(who, 'see', 'sums') ? query.get('hands') : null)) ??
+    people.find((p) => p.id === who.practitionerId);
+  const [roomLanes, personLanes] = (['room', 'person'] as const).map((by) =>
+    lanesOf(bookings, { rooms, people, around, hours, by }),
+  ) as [ReturnType<typeof lanesOf>, ReturnType<typeof lanesOf>];
+  const by: 'room' | 'person' = rooms.some((r) => !r.isClosed) && query.get('by') !== 'person' ? 'room' : 'person';
+  const lanes = by === 'room' ? roomLanes : personLanes;
+  const courses = seesCare
+    ? await storedCourses(
+        practiceId,
+        bookings.map((b) => b.clientId),
+      )
+    : [];
+  const coming = bookings.filter(takesTime);
+  const axis = axisOf(hours, lanes);
+  const hands = seesCare && person ? { person, ...(await handsOfDay(practiceId, work, person.id, axis)) } : null;
+  return {
+    today,
+    look,
+    days,
+    cancelled: bookings.length - coming.length,
+    book: {
+      day,
+      timeZone,
+      nowIso: now.toISOString(),
+      isToday: day === today,
+      by,
+      lanes,
+      axis,
+      hands,
+      maySwitchHands: may(who, 'see', 'sums'),
+      visits: bookings.map(({ routineSeconds: _s, isTypical: _t, missed: _m, ...b }) => b),
+      courses: seesCare ? byClient(courses) : null,
+      missed: Object.fromEntries(bookings.filter((b) => b.missed).map((b) => [b.clientId, b.missed])),
+      rooms,
+      people,
+      around,
+      own: { id: who.practitionerId, gaps: personLanes.find((l) => l.id === who.practitionerId)?.gaps ?? [] },
+      waiting,
+      fits: fitsOf({ timeZone, practitionerIds: people.map((p) => p.id) }, day, {
+        ...{ waiting, roomLanes, personLanes },
+        nowMs: now.getTime(),
+      }),
+      forClient,
+      nowVisitId: day === today ? presentOf(bookings, who.practitionerId) : null,
+    },
+  };
+}
+
+/** People to think of, whatever the day. */
+async function toLookAt(practiceId: string, today: string, now: Date) {
+  const [look, referrals, due, flags, home] = await Promise.all([
     coursesToLookAt(practiceId, now, LOOKED_AT),
     openReferrals(practiceId),
-    reviewsDue(practiceId, nextWeek, LOOKED_AT),
+    reviewsDue(practiceId, addDays(today, 7), LOOKED_AT),
     openHomeFlags(practiceId),
     homeLooks(practiceId, today, now, LOOKED_AT),
   ]);
-  const courses = await storedCourses(
-    practiceId,
-    visits.map((v) => v.clientId),
-  );
   return {
-    timeZone,
-    now: now.toISOString(),
-    day,
-    today,
-    visits: visits.map((v) => ({
-      ...v,
-      courses: courses
-        .filter((c) => c.clientId === v.clientId)
-        .map(({ complaintId, kind, label, side, recent, judgement }) => ({
-          complaintId,
-          kind,
-          label,
-          side,
-          values: recent,
-          verdict: judgement.verdict,
-        })),
-    })),
     attention: needsAttention(look.courses, now.getTime()),
     referrals,
     flags,
@@ -69,106 +118,75 @@ export async function loader({ request }: Route.LoaderArgs) {
   };
 }
 
-/** So many days on from a calendar day. */
-const shiftDay = (day: string, by: number): string =>
-  new Date(Date.parse(`${day}T12:00:00Z`) + by * 86_400_000).toISOString().slice(0, 10);
+function byClient(courses: Awaited<ReturnType<typeof storedCourses>>): Record<string, DayCourse[]> {
+  const out: Record<string, DayCourse[]> = {};
+  for (const { clientId, complaintId, kind, label, side, recent, judgement } of courses)
+    (out[clientId] ??= []).push({ complaintId, kind, label, side, values: recent, verdict: judgement.verdict });
+  return out;
+}
 
-const TONES = { better: 'var(--relief)', worse: 'var(--worse)' } as const;
+/** The visit that goes on, own ones first; else the next one that has not ended. */
+function presentOf(
+  visits: readonly { visitId: string; stage: Parameters<typeof hasEnded>[0]; practitionerId: string }[],
+  own: string,
+): string | null {
+  const open = visits.filter((v) => !hasEnded(v.stage));
+  const first = (list: typeof open) => list.find((v) => v.stage !== 'screen') ?? list[0];
+  return (first(open.filter((v) => v.practitionerId === own)) ?? first(open))?.visitId ?? null;
+}
 
-export default function Today({ loaderData }: Route.ComponentProps) {
-  const { timeOfDay, longDay } = useDates();
-  const { visits, timeZone, now, day, today } = loaderData;
-  const { revalidate } = useRevalidator();
+export default function Today({ loaderData: { book, look, days, today, cancelled } }: Route.ComponentProps) {
+  const { longDay } = useDates();
   const navigate = useNavigate();
-  const isToday = day === today;
-  const present =
-    isToday &&
-    (visits.find((v) => !hasEnded(v.stage) && v.stage !== 'screen') ?? visits.find((v) => !hasEnded(v.stage)));
+  const to = (day: string) => `?day=${day}${book.by === 'person' && book.rooms.length ? '&by=person' : ''}`;
+  useKeys({
+    ',': () => void navigate(to(addDays(book.day, -1))),
+    '.': () => void navigate(to(addDays(book.day, 1))),
+    t: () => void navigate('?'),
+  });
+  const count = book.visits.length - cancelled;
+  // Somebody who gets worse, or is to be sent on, comes first where there is room for one thing only.
+  const urgent = look
+    ? [
+        ...look.flags.map((f) => f.clientName),
+        ...look.attention.filter((a) => a.why === 'refer').map((a) => a.course.clientName),
+      ]
+    : [];
+  const present = book.visits.find((v) => v.visitId === book.nowVisitId);
   return (
-    <div className="page with-aside">
+    <div className={look ? 'page with-aside' : 'page'}>
       <main>
         <div className="page-head">
-          <h1>{longDay(day)}</h1>
-          <span className="soft">{visits.length === 0 ? 'no visits' : counted(visits.length, 'visit')}</span>
-          <nav className="days" aria-label="Days">
-            <Link to={`?day=${shiftDay(day, -1)}`} aria-label="The day before">
-              ←
-            </Link>
-            <input
-              type="date"
-              className="form-control form-control-sm"
-              aria-label="Day"
-              value={day}
-              onChange={(e) => e.target.value && void navigate(`?day=${e.target.value}`)}
-            />
-            <Link to={`?day=${shiftDay(day, 1)}`} aria-label="The day after">
-              →
-            </Link>
-            {!isToday && <Link to="?">Today</Link>}
-          </nav>
+          <h1>{longDay(book.day)}</h1>
+          <span className="soft">
+            {count === 0 ? 'no visits' : counted(count, 'visit')}
+            {cancelled > 0 && `, ${cancelled} cancelled`}
+          </span>
+          {!book.isToday && <Link to="?">Today</Link>}
           <div className="actions">
-            <Link to="/clients" className="btn btn-primary">
-              New visit
-            </Link>
+            {look && present && (
+              <Link to={`/visits/${present.visitId}`} className="btn btn-primary">
+                Go on: {present.clientName}
+              </Link>
+            )}
           </div>
         </div>
-        {visits.length ? (
-          <ul className="visit-list">
-            {visits.map((v) => {
-              const main = v.courses[0];
-              const tone = (main && TONES[main.verdict as keyof typeof TONES]) || 'var(--ink)';
-              return (
-                <li key={v.id} className={v === present ? 'is-now' : ''}>
-                  <span className={`time${hasEnded(v.stage) ? ' soft' : ''}`}>{timeOfDay(v.startsAt)}</span>
-                  <Link to={`/visits/${v.id}`} className="who">
-                    {v.clientName}
-                  </Link>
-                  <span className="what">
-                    {v.courses.length ? (
-                      v.courses.map(complaintName).join('; ')
-                    ) : (
-                      <span className="soft">not rated yet</span>
-                    )}
-                    <br />
-                    <span className="soft small">
-                      {v.stage === 'done'
-                        ? '✓ Record done'
-                        : isStillBooked(v) && v.startsAt > now
-                          ? 'Booked'
-                          : STAGE_NAMES[v.stage]}{' '}
-                      · {v.practitioner}
-                      {v.minutes !== null && ` · ${v.minutes} min`}
-                    </span>
-                    {isStillBooked(v) && (
-                      <BookingWays booking={{ ...v, visitId: v.id }} onChanged={() => void revalidate()} />
-                    )}
-                  </span>
-                  {main ? <Sparkline values={main.values} tone={tone} /> : <span />}
-                  <span className="last num" style={{ color: tone }}>
-                    {main?.values.at(-1)}
-                    {main?.verdict === 'worse' && <span className="visually-hidden"> worse</span>}
-                  </span>
-                </li>
-              );
-            })}
-          </ul>
-        ) : (
+        {urgent.length > 0 && (
+          <a href="#needs-a-look" className="look-first worse">
+            ▲ {urgent[0]} needs a look{urgent.length > 1 && `, and ${urgent.length - 1} more`}
+          </a>
+        )}
+        <DayStrip days={days} shown={book.day} today={today} to={to} />
+        {count === 0 && (
           <p className="empty">
-            <strong>{isToday ? 'Nobody is booked for today' : 'Nobody is booked for this day'}</strong>
-            Open a client to start a visit now.{' '}
-            {loaderData.attention.length === 0 && 'New here? Add your first client under Clients.'}
+            <strong>{book.isToday ? 'Nobody is booked for today' : 'Nobody is booked for this day'}</strong>
+            Touch free time to book, or press New visit.{' '}
+            {look?.attention.length === 0 && 'New here? Add your first client under Clients.'}
           </p>
         )}
+        <DayBook key={`${book.day}-${book.by}-${book.forClient?.id ?? ''}`} {...book} />
       </main>
-      <NeedsALook
-        attention={loaderData.attention}
-        referrals={loaderData.referrals}
-        reviews={loaderData.reviews}
-        flags={loaderData.flags}
-        home={loaderData.home}
-        more={loaderData.more}
-        today={dayOf(now, timeZone)}
-      />
+      {look && <NeedsALook {...look} today={today} />}
     </div>
   );
 }

@@ -1,4 +1,5 @@
-import { boolean, number, object, string } from 'yup';
+import { array, boolean, number, object, string } from 'yup';
+import { PARTS_OF_DAY } from '../../core/record';
 import { calendarDay } from './day';
 import { once } from './once';
 
@@ -17,8 +18,33 @@ const when = {
   /** Asked about a day that is past, or a time that is taken, and meant. */
   sure: boolean().default(false),
 };
-export const bookSchema = object({ once, clientId: string().uuid().required(), ...when });
-export const moveSchema = object(when);
+const where = {
+  /** With whom; left out, it stays, or is who books. */
+  practitionerId: string().uuid('Choose somebody who works here.').optional(),
+  /** In which room; null in none, left out it stays. */
+  roomId: string().uuid('Choose a room.').nullable().optional(),
+};
+export const bookSchema = object({
+  once,
+  clientId: string().uuid('Choose a client.').required('Choose a client.'),
+  ...when,
+  ...where,
+  /** Taken from the waiting list. */
+  waits: boolean().default(false),
+});
+export const moveSchema = object({ ...when, ...where });
+/** Somebody who waits no more. */
+export const endWaitingSchema = object({ clientId: string().uuid('Choose a client.').required('Choose a client.') });
+/** Somebody who waits for a time, and when they can come. */
+export const waitingSchema = object({
+  clientId: string().uuid('Choose a client.').required('Choose a client.'),
+  practitionerId: string().uuid('Choose somebody who works here.').nullable().default(null),
+  minutes: when.minutes,
+  weekdays: array(number().integer().min(1).max(7).required()).max(7).default([]),
+  partOfDay: string()
+    .oneOf(PARTS_OF_DAY, 'Choose a part of the day.')
+    .default('any' as const),
+});
 export const endBookingSchema = object({
   as: string()
     .oneOf(['cancelled', 'missed'] as const, 'cancelled or missed is accepted.')

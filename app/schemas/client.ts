@@ -100,6 +100,10 @@ export const clientSchema = object({
 });
 export type ClientForm = InferType<typeof clientSchema>;
 
+/** Somebody new, as who books writes them down: nothing of why they come. */
+export const personSchema = clientSchema.pick(['once', 'name', 'email']);
+export type PersonForm = InferType<typeof personSchema>;
+
 /** The record that a form describes. */
 export function clientInput({ fingers, allergies, habitSides, version: _version, once: _once, ...rest }: ClientForm) {
   const sides = Object.fromEntries(Object.entries(habitSides).filter(([, side]) => side)) as HabitSides;

@@ -77,6 +77,38 @@ export function clientCalendar(
   return calendar.toString();
 }
 
+/** What a practitioner's own calendar tells of a visit. */
+export interface WorkVisit extends CalendarVisit {
+  /** Null where names are not to leave the practice. */
+  client: string | null;
+  room: string | null;
+  /** It was taken out of the book. */
+  isOut: boolean;
+}
+
+/**
+ * The visits of one practitioner as an iCalendar file (RFC 5545) that a calendar reads again and again. UID and SEQUENCE
+ * stay those of the visit; one that was cancelled is told as cancelled, so that it goes from the calendar too.
+ * @param now When the file is made.
+ */
+export function workCalendar({ name, visits }: { name: string; visits: readonly WorkVisit[] }, now: Date): string {
+  const calendar = ical({ name, prodId: { company: 'Velvet Compass', product: 'Calendar' }, ttl: 15 * 60 });
+  for (const v of visits) {
+    const start = new Date(v.startsAt);
+    calendar.createEvent({
+      id: `work-${v.visitId}`,
+      sequence: v.version,
+      stamp: now,
+      start,
+      end: new Date(start.getTime() + v.minutes * 60_000),
+      summary: v.client ?? 'Visit',
+      location: v.room,
+      status: v.isOut ? ICalEventStatus.CANCELLED : ICalEventStatus.CONFIRMED,
+    });
+  }
+  return calendar.toString();
+}
+
 function writePlan(calendar: ICalCalendar, plan: CalendarPlan, practice: string, zone: string, now: Date): void {
   const days = plannedDays(plan);
   const [first, last] = [days[0], days[days.length - 1]];

@@ -1,6 +1,6 @@
 /** The format of a client's own copy: docs/formats/client-copy.md. */
 export const CLIENT_COPY_FORMAT = 'velvet-compass-client';
-export const CLIENT_COPY_VERSION = 1;
+export const CLIENT_COPY_VERSION = 2;
 
 /**
  * Kinds of facts that are on record of a client, in the order in which a copy tells them, and whether the law may ask to
@@ -14,6 +14,7 @@ const KINDS = {
   'patch-tests': true,
   'said-before': false,
   visits: true,
+  waiting: false,
   overrides: true,
   amendments: true,
   readings: true,

@@ -1,6 +1,6 @@
 /** What goes out to other programs, and comes in from them: one file for each format. */
 export { readLines, writeLines } from './lines.ts';
-export { clientCalendar } from './calendar.ts';
+export { clientCalendar, workCalendar, type WorkVisit } from './calendar.ts';
 export {
   CLIENT_COPY_FORMAT,
   CLIENT_COPY_VERSION,
@@ -13,6 +13,7 @@ export {
 export {
   CLIENTS_CSV,
   READINGS_CSV,
+  NUMBERS_CSV,
   RUN_STEPS_CSV,
   type CsvClient,
   type CsvReading,

@@ -16,7 +16,15 @@ export {
 export { readStepRecords, runRecord, type StepRecord } from './run-record.ts';
 export { doneRibbon, type DoneRibbon } from './done-ribbon.ts';
 // What a practitioner's own runs tell about the next.
-export { learnedFrom, lengthsOf, yourSeconds, type FeltLengths, type Learned, type Middle } from './learned.ts';
+export {
+  asYours,
+  learnedFrom,
+  lengthsOf,
+  yourSeconds,
+  type FeltLengths,
+  type Learned,
+  type Middle,
+} from './learned.ts';
 export { countsBySide, unevenSteps } from './uneven.ts';
 // What sounds, speaks or shows, ahead of time.
 export { momentsAhead, type Moment } from './moments.ts';

@@ -1,5 +1,6 @@
 import type { Screening } from '../limits/index.ts';
 import type { Catalogue, Routine, Step } from '../routine/index.ts';
+import type { HandClass } from './trade.ts';
 import type { ComplaintKind, OneSide, Region, TechniqueTool } from '../words/index.ts';
 
 type Grade = 0 | 1 | 2 | 3;
@@ -65,6 +66,8 @@ export interface Known {
   response: { technique: string; effect: number; standardError: number }[];
   /** Mean fall over the practice's clients, towards which little knowledge is drawn. */
   practiceEffect: number;
+  /** Shares of what each part of the hand can do in a day that other visits of the day leave; all of it where not said. */
+  handsLeft?: Partial<Record<HandClass, number>>;
 }
 /** Nobody in particular. */
 export const NOTHING_KNOWN: Known = {

@@ -2,12 +2,17 @@ import { expandRoutine, type Step, WORKING } from '../routine/index.ts';
 import { PRESSURE_KPA } from '../words/index.ts';
 import { HAND_CLASS, type HandClass } from './trade.ts';
 
-/** Pad area and own strength of each part of the hand. Thumb area 1.5–2.5 cm² and pinch 49–76 N published, from memory; the others our choice. */
-const HAND: Record<HandClass, { cm2: number; strengthN: number }> = {
+/**
+ * Pad area and usual strength of each part of the hand, and of what it holds. Thumb area 1.5–2.5 cm² and tip pinch
+ * 49–76 N published (Mathiowetz et al. 1985), from memory; the others our choice.
+ */
+export const HAND: Record<HandClass | 'pinch' | 'tool', { cm2: number; strengthN: number }> = {
   thumb: { cm2: 2, strengthN: 60 },
   index: { cm2: 2, strengthN: 60 },
   knuckle: { cm2: 3, strengthN: 120 },
   palm: { cm2: 6, strengthN: 200 },
+  pinch: { cm2: 2, strengthN: 60 },
+  tool: { cm2: 4, strengthN: 120 },
 };
 /** Mean share of the own strength that a part of the hand may carry over a routine. Byström & Fransson-Hall 1994, intermittent work, from memory. */
 export const MEAN_SHARE_MOST = 0.17;

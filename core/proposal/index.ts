@@ -15,6 +15,18 @@ export { CASE_JSON_SCHEMA, checkAsk, readAsk, readCase, type CaseFile } from './
 // The proposal, two that differ, and what an hour could do.
 export { propose } from './propose.ts';
 export { alternativesTo, worthOfAnHour, type Alternative } from './alternatives.ts';
+// What a routine asks of the hands, and how they are spared.
+export {
+  HAND_PART_NAMES,
+  HAND_PARTS,
+  handWorkOf,
+  usedBy,
+  usualStrengthN,
+  type HandPart,
+  type HandStrength,
+  type HandWork,
+} from './hand-work.ts';
+export { handSwaps, type HandSwap, type HandSwaps } from './hand-swaps.ts';
 // The solver, handed in.
 export { solverOf } from './highs.ts';
 export type { Solve } from './solver.ts';

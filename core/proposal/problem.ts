@@ -96,7 +96,7 @@ export function problemOf(c: ProposalCase, pool: Pool, targets: readonly Target[
     hands: (['thumb', 'index', 'knuckle', 'palm'] as const).map((part) => ({
       part,
       most: Math.max(
-        MEAN_SHARE_MOST * minutes,
+        MEAN_SHARE_MOST * minutes * Math.min(1, c.handsLeft?.[part] ?? 1),
         keptSum(candidates, (x) => (x.hand?.part === part ? x.hand.minutes : 0)),
       ),
     })),

@@ -1,15 +1,23 @@
 import { describe, expect, test } from 'vitest';
-import { bookingMinutes, isStillBooked, overlapping } from './booking.ts';
+import { bookingAsksOf, bookingMinutes, isStillBooked, type Booking } from './booking.ts';
 
-const slot = (visitId: string, hour: string, minutes: number | null = 60) => ({
+/** All of one practitioner, in no room. */
+const slot = (visitId: string, hour: string, minutes: number | null = 60): Booking & { keptMinutes: number } => ({
   visitId,
   startsAt: `2026-11-26T${hour}:00.000Z`,
   minutes,
+  keptMinutes: minutes ?? 60,
+  clientId: visitId,
+  clientName: visitId,
+  practitionerId: 'imke',
+  practitioner: 'Imke Dahl',
+  roomId: null,
+  stage: 'screen',
 });
 
 describe('what lies over a booking', () => {
   const over = (wanted: ReturnType<typeof slot>, ...others: ReturnType<typeof slot>[]) =>
-    overlapping(wanted, others).map((o) => o.visitId);
+    bookingAsksOf(wanted, others, null, false)?.over.map((o) => o.visitId) ?? [];
   test('one that begins, ends or lies within it; not one that ends as it begins, or begins as it ends', () => {
     expect(over(slot('a', '10:00'), slot('b', '10:30'), slot('c', '09:30'), slot('d', '10:15', 15))).toEqual([
       'b',

@@ -35,16 +35,36 @@ export {
   type CorrectionNames,
 } from './amend.ts';
 export {
+  BOOKING_STEP_MINUTES,
+  bookingAsksOf,
   bookingMinutes,
+  bookingSpan,
   isStillBooked,
-  overlapping,
+  keptMinutes,
+  takesTime,
+  USUAL_AROUND,
   USUAL_BOOKING_MINUTES,
+  USUAL_CHANGE_MINUTES,
   wasBegun,
+  type Around,
   type Booking,
   type BookingAsks,
+  type Keeps,
+  type Room,
+  type WantedBooking,
 } from './booking.ts';
+export { PARTS_OF_DAY, PART_OF_DAY_NAMES, type PartOfDay, type WaitingClient } from './waiting.ts';
 export { inverseOf } from './inverse.ts';
-export { becauseOf, joined, leftOf, readPatch, type ReadingEntry, type SaveResult, type VisitPatch } from './patch.ts';
+export {
+  becauseOf,
+  joined,
+  leftOf,
+  readPatch,
+  type ReadingEntry,
+  type SaveResult,
+  type StoredVisit,
+  type VisitPatch,
+} from './patch.ts';
 // What is found, taken and agreed.
 export {
   feltWords,
@@ -93,6 +113,7 @@ export {
   type StoredTechnique,
   type TrailCheck,
 } from './practice.ts';
+export { MEMBER_ROLES, type MemberRole } from './member.ts';
 // Over all clients.
 export {
   RATING_DUE_DAYS,

@@ -39,9 +39,15 @@ export type VisitPatch =
   | { kind: 'answers'; measure: string; answers: MeasureAnswers | null; because?: string }
   | { kind: 'stage'; stage: VisitStage; referral?: Referral };
 
+/** What a visit holds, as it is stored. */
+export interface StoredVisit {
+  visit: Visit;
+  readings: Reading[];
+  scores: TakenScore[];
+}
 export type SaveResult =
   | { result: 'saved'; version: number }
-  | { result: 'stale' | 'ended'; visit: Visit; readings: Reading[]; scores: TakenScore[] }
+  | ({ result: 'stale' | 'ended' } & StoredVisit)
   | { result: 'missing' }
   | { result: 'refused'; message: string };
 

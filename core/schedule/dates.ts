@@ -33,6 +33,8 @@ export interface Dates {
   dayWords: (day: string) => string;
   /** Of a calendar day with its weekday. */
   longDay: (day: string) => string;
+  /** The same, short: "Thu 26". */
+  weekdayDay: (day: string) => string;
 }
 const LOCALES: Record<DateFormat, string> = { 'day-first': 'en-GB', 'month-first': 'en-US', 'year-first': 'en-GB' };
 
@@ -55,6 +57,8 @@ export function datesIn(timeZone: string, way: DateFormat): Dates {
         .replace(/\u202f/g, ' '),
     shortDay: (iso) => short(new Date(iso), timeZone),
     dayWords: (day) => short(noonOf(day), 'UTC'),
+    weekdayDay: (day) =>
+      `${format('en-GB', 'UTC', { weekday: 'short' }).format(noonOf(day))} ${format('en-GB', 'UTC', { day: 'numeric' }).format(noonOf(day))}`,
     longDay: (day) =>
       format(locale, 'UTC', { weekday: 'long', day: 'numeric', month: 'long' })
         .format(noonOf(day))

@@ -2,6 +2,17 @@
 export { clockValue, datesIn, dayOf, type Dates } from './dates.ts';
 export { momentOfLocal } from './local-time.ts';
 export { addDays, daysFrom, weekdayOf, type Day } from './days.ts';
+export { handLines, handWorkDone, type HandLine, type VisitHands } from './hands-day.ts';
+export {
+  axisOf,
+  bothFree,
+  firstFit,
+  lanesOf,
+  type Lane,
+  type RailBooking,
+  type RailVisit,
+  type DaySpan,
+} from './day-rail.ts';
 export {
   atHome,
   dailyMost,

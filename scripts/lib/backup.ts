@@ -54,11 +54,11 @@ const manifestSchema = object({
 const AS_TEXT =
   "set datestyle = 'ISO, YMD'; set intervalstyle = 'iso_8601'; set timezone = 'UTC'; set extra_float_digits = 1; set bytea_output = 'hex'; set xmloption = 'content'";
 
-/** Every table with its rows and their hash, as one moment sees them. */
+/** Every table with its rows and their hash, as one moment sees them; one that lies in parts is summed as a whole. */
 async function sumsOf(connection: Client): Promise<TableSum[]> {
   await connection.query(AS_TEXT);
   const { rows: tables } = await connection.query<{ name: string }>(
-    `select tablename as name from pg_tables where schemaname = 'public' order by tablename`,
+    `select relname as name from pg_class where relnamespace = 'public'::regnamespace and relkind in ('r', 'p') and not relispartition order by relname`,
   );
   const sums: TableSum[] = [];
   for (const { name } of tables) {

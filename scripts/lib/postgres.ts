@@ -40,7 +40,8 @@ const DATABASE = 'velvet';
 const isRoot = process.getuid?.() === 0;
 const ids = (): { uid: number; gid: number } | null =>
   isRoot ? { uid: Number(quietly('id', ['-u', 'postgres'])), gid: Number(quietly('id', ['-g', 'postgres'])) } : null;
-const asServer = (command: string, args: readonly string[]): [string, string[]] =>
+/** A command as the user that the database's folders belong to. */
+export const asServer = (command: string, args: readonly string[]): [string, string[]] =>
   isRoot
     ? ['setpriv', ['--reuid', 'postgres', '--regid', 'postgres', '--init-groups', command, ...args]]
     : [command, [...args]];
@@ -48,7 +49,8 @@ const asServer = (command: string, args: readonly string[]): [string, string[]] 
 /** Throw-away clusters skip what protects data through a power cut. */
 const THROW_AWAY = ['-c', 'fsync=off', '-c', 'synchronous_commit=off', '-c', 'full_page_writes=off'];
 
-function ownFolder(folder: string): void {
+/** A folder that only the database's user looks into. */
+export function ownFolder(folder: string): void {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   const owner = ids();
   if (owner) chownSync(folder, owner.uid, owner.gid);
@@ -89,18 +91,25 @@ async function endLeftBehind(folder: string): Promise<void> {
 /** What a server that was killed leaves for a moment: its children, or its memory. */
 const CLEARING = /pre-existing shared memory block|lock file ".*" already exists/;
 
-interface Running extends Cluster {
+/** A server that runs. */
+export interface RunningPostgres extends Cluster {
+  /** Its own and those of its children. */
   pids: () => number[];
+  /** To all of them at once; one that has just ended by itself needs none. */
+  signal: (signal: NodeJS.Signals) => void;
+  /** Settles when it has ended, whoever ended it. */
+  ended: () => Promise<void>;
 }
 
-async function start(
+/** Starts a server on a folder that was made before, on loopback. */
+export async function startPostgres(
   bin: string,
   folder: string,
   port: number,
   password: string | null,
   extra: readonly string[],
   restarts = false,
-): Promise<Running> {
+): Promise<RunningPostgres> {
   // Sockets have short path limits; a folder under the system's temporary place always fits.
   const sockets = mkdtempSync(join(tmpdir(), 'velvet-pg-'));
   ownFolder(sockets);
@@ -118,7 +127,7 @@ async function start(
   const tools = { env: password ? { PGPASSWORD: password } : {}, cwd: '/' };
   let stopping = false;
   let server: ChildProcess;
-  let ended: Promise<void>;
+  let ended: Promise<void> = Promise.resolve();
   const launch = async (tries: number): Promise<void> => {
     const log: string[] = [];
     // Detached: Ctrl-C must reach us first, so that the server is told to stop only after the last write.
@@ -160,15 +169,25 @@ async function start(
       tools,
     );
   if (!psql(`select 1 from pg_database where datname = '${DATABASE}'`).trim()) psql(`create database ${DATABASE}`);
+  const pids = (): number[] => [
+    server.pid!,
+    ...spawnSync('pgrep', ['-P', String(server.pid)], { encoding: 'utf8' })
+      .stdout.split('\n')
+      .filter(Boolean)
+      .map(Number),
+  ];
   return {
     url: `postgres://velvet${password ? `:${password}` : ''}@127.0.0.1:${port}/${DATABASE}`,
-    pids: () => [
-      server.pid!,
-      ...spawnSync('pgrep', ['-P', String(server.pid)], { encoding: 'utf8' })
-        .stdout.split('\n')
-        .filter(Boolean)
-        .map(Number),
-    ],
+    pids,
+    signal: (signal) => {
+      for (const pid of pids())
+        try {
+          process.kill(pid, signal);
+        } catch (error) {
+          if ((error as NodeJS.ErrnoException).code !== 'ESRCH') throw error;
+        }
+    },
+    ended: () => ended,
     stop: async () => {
       stopping = true;
       if (server.exitCode === null && server.signalCode === null) server.kill('SIGINT');
@@ -178,7 +197,8 @@ async function start(
   };
 }
 
-function init(bin: string, folder: string, extra: readonly string[]): void {
+/** Makes the folder of a server. */
+export function initPostgres(bin: string, folder: string, extra: readonly string[]): void {
   ownFolder(folder);
   const [command, args] = asServer(join(bin, 'initdb'), [
     '-D',
@@ -205,7 +225,7 @@ export async function privateCluster(folder: string): Promise<PrivateCluster> {
     else await endLeftBehind(data);
     chmodSync(secret, 0o600);
     const port = await freePort();
-    const cluster = await start(bin, data, port, readFileSync(secret, 'utf8'), [], true);
+    const cluster = await startPostgres(bin, data, port, readFileSync(secret, 'utf8'), [], true);
     lock.note({ databasePort: port });
     return {
       ...cluster,
@@ -234,7 +254,7 @@ function initWhole(bin: string, data: string, secret: string): void {
   const owner = ids();
   if (owner) chownSync(handed, owner.uid, owner.gid);
   try {
-    init(bin, begun, ['--auth=scram-sha-256', `--pwfile=${handed}`]);
+    initPostgres(bin, begun, ['--auth=scram-sha-256', `--pwfile=${handed}`]);
     renameSync(begun, data);
   } finally {
     rmSync(dirname(handed), { recursive: true, force: true });
@@ -247,19 +267,19 @@ export async function throwAwayCluster(): Promise<ThrowAwayCluster> {
   const folder = mkdtempSync(join(tmpdir(), 'velvet-test-'));
   chmodSync(folder, 0o755);
   const data = join(folder, 'data');
-  init(bin, data, ['--auth=trust', '--no-sync']);
+  initPostgres(bin, data, ['--auth=trust', '--no-sync']);
   const port = await freePort();
-  let cluster: Running | null = await start(bin, data, port, null, THROW_AWAY);
+  let cluster: RunningPostgres | null = await startPostgres(bin, data, port, null, THROW_AWAY);
   const suspend = async (): Promise<void> => {
     await cluster?.stop();
     cluster = null;
   };
-  const toAll = (signal: NodeJS.Signals) => cluster?.pids().forEach((pid) => process.kill(pid, signal));
+  const toAll = (signal: NodeJS.Signals) => cluster?.signal(signal);
   return {
     url: cluster.url,
     suspend,
     resume: async () => {
-      cluster = await start(bin, data, port, null, THROW_AWAY);
+      cluster = await startPostgres(bin, data, port, null, THROW_AWAY);
     },
     freeze: () => toAll('SIGSTOP'),
     thaw: () => toAll('SIGCONT'),

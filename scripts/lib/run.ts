@@ -1,5 +1,6 @@
 import { spawn, spawnSync } from 'node:child_process';
-import { createServer, type AddressInfo } from 'node:net';
+import { randomInt } from 'node:crypto';
+import { createServer } from 'node:net';
 import { ROOT } from './paths.ts';
 
 /** Run to the end with its output shown; false when it failed. */
@@ -30,16 +31,30 @@ export function quietly(
   return result.stdout;
 }
 
-/** A port on loopback that nobody listens on. */
-export function freePort(): Promise<number> {
+/** Like `quietly`, while everything else goes on. */
+export function inQuiet(command: string, args: readonly string[], options: { cwd?: string } = {}): Promise<string> {
   return new Promise((done, failed) => {
-    const probe = createServer();
-    probe.on('error', failed);
-    probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as AddressInfo;
-      probe.close(() => done(port));
-    });
+    const child = spawn(command, args, { cwd: options.cwd ?? ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+    let out = '';
+    let told = '';
+    child.stdout.on('data', (part: Buffer) => (out += part.toString()));
+    child.stderr.on('data', (part: Buffer) => (told += part.toString()));
+    child.on('error', failed);
+    child.on('close', (code) =>
+      code === 0 ? done(out) : failed(new Error(`${command} ${args.join(' ')} failed:\n${told}`)),
+    );
   });
+}
+
+/** Below those that the system takes for ways out: nobody is given one of these between our asking and our listening. */
+const PORTS = { from: 12_000, until: 32_000 };
+
+/** A port on loopback that nobody listens on. */
+export async function freePort(): Promise<number> {
+  for (;;) {
+    const port = randomInt(PORTS.from, PORTS.until);
+    if (await isFree(port)) return port;
+  }
 }
 
 export function isFree(port: number): Promise<boolean> {

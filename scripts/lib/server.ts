@@ -10,8 +10,9 @@ export interface Served {
   stop: () => Promise<void>;
 }
 
-export async function serve(databaseUrl: string, env: NodeJS.ProcessEnv = {}): Promise<Served> {
-  const port = await freePort();
+/** @param at The port; one that is free when none is told. */
+export async function serve(databaseUrl: string, env: NodeJS.ProcessEnv = {}, at?: number): Promise<Served> {
+  const port = at ?? (await freePort());
   const child = spawn(process.execPath, ['--import', 'tsx', join(ROOT, 'scripts', 'serve.ts')], {
     cwd: ROOT,
     env: { ...process.env, NODE_ENV: 'production', DATABASE_URL: databaseUrl, PORT: String(port), ...env },

@@ -50,11 +50,13 @@ function checkEntry(entry: Entry): void {
 /** An archive that lies in a file, looked through before anything of it is unpacked. */
 export class ArchiveFile {
   readonly manifest: ArchiveManifest;
+  /** Of the format, as the file has it: an earlier one is read as what it became. */
+  readonly version: number;
   private readonly zip: ZipFile;
   private readonly entries: ReadonlyMap<string, Entry>;
 
-  private constructor(zip: ZipFile, entries: ReadonlyMap<string, Entry>, manifest: ArchiveManifest) {
-    [this.zip, this.entries, this.manifest] = [zip, entries, manifest];
+  private constructor(zip: ZipFile, entries: ReadonlyMap<string, Entry>, manifest: ArchiveManifest, version: number) {
+    [this.zip, this.entries, this.manifest, this.version] = [zip, entries, manifest, version];
   }
 
   /** @throws InputError naming the part that is wrong; nothing stays open. */
@@ -92,7 +94,7 @@ export class ArchiveFile {
       for (const { kind, bytes: size } of manifest.kinds)
         if (entries.get(rowsName(kind))?.uncompressedSize !== size)
           refuse(rowsName(kind), 'is not what the manifest tells');
-      return new ArchiveFile(zip, entries, manifest);
+      return new ArchiveFile(zip, entries, manifest, (value as { version: number }).version);
     } catch (error) {
       zip.close();
       throw error;
@@ -113,7 +115,9 @@ export class ArchiveFile {
    */
   async *lines(kind: ArchiveKind): AsyncGenerator<{ line: number; text: string }> {
     const name = rowsName(kind);
-    const told = this.manifest.kinds.find((k) => k.kind === kind)!;
+    const told = this.manifest.kinds.find((k) => k.kind === kind);
+    // An archive of an earlier version has no such rows.
+    if (!told) return;
     const hash = createHash('sha256');
     const decoder = new StringDecoder('utf8');
     let [line, rest] = [0, ''];

@@ -1,15 +1,8 @@
-import type { BookingAsks } from '../../core/record/index.ts';
-import { bookingsOver } from '../db/queries/bookings.server.ts';
+import type { HowBooked } from '../db/queries/bookings.server.ts';
 import { dayIn } from './time.server.ts';
 
-/** Null where nothing looks like a slip, or it is meant. */
-export async function bookingAsks(
-  { practiceId, timeZone }: { practiceId: string; timeZone: string },
-  wanted: { visitId: string; clientId: string; practitionerId: string; startsAt: Date; minutes: number },
-  isSure: boolean,
-): Promise<BookingAsks | null> {
-  if (isSure) return null;
-  const over = await bookingsOver(practiceId, wanted);
-  const isPast = wanted.startsAt < dayIn(timeZone, new Date()).from;
-  return isPast || over.length ? { isPast, over } : null;
-}
+/** Whether a booking is meant as it stands, and whether its day is past in the zone of the practice. */
+export const howMeant = (timeZone: string, startsAt: Date, isSure: boolean): HowBooked => ({
+  isSure,
+  isPast: startsAt < dayIn(timeZone, new Date()).from,
+});

@@ -56,7 +56,7 @@ export async function bringArchive(
   /** One line as a row of this practice; null where it is refused. */
   const read = (kind: ArchiveKind, line: number, text: string): ArchiveRow | null => {
     try {
-      return readArchiveLine(kind, text.replace(UUID, idHere), known);
+      return readArchiveLine(kind, text.replace(UUID, idHere), known, file.version);
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       refused(kind, line, text, error.field, error.message.slice(error.field.length + 2));

@@ -198,9 +198,11 @@ export async function bringClients(who: Member, table: BroughtTable, bringing: B
       if (person) {
         const was: ClientWords = await clientWords(practiceId, id, transaction);
         const { words, differs } = anew(was, { name, about, email, note, allergies }, line, was.name);
-        if (differs) [fate] = ['changed', await writeClient(practiceId, id, words, transaction)];
-      } else if (!(await writeClient(practiceId, id, { name, about, email, note, allergies }, transaction)))
-        throw new RowNotTaken('client_id', row.client_id ?? '', 'an id that nobody else has');
+        if (differs) {
+          await writeClient(practiceId, id, words, transaction);
+          fate = 'changed';
+        }
+      } else await writeClient(practiceId, id, { name, about, email, note, allergies }, transaction);
       const known = person ?? { id, name, complaints: [] };
       if (!person) people.add(known);
       if (row.complaint) {

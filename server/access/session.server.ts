@@ -1,6 +1,7 @@
 import { createCookie, data, redirect } from 'react-router';
 import { closeSession, findSession, openSession, type Member, type SignedIn } from '../db/queries/accounts.server';
 import { requestBelongsTo } from '../db/scope';
+import { type Act, may, whyMayNot, type Thing } from './may';
 
 /** Kept for longer than any session: whether it still opens anything is the server's to say. */
 const COOKIE_S = 400 * 86_400;
@@ -18,7 +19,7 @@ const cookieOf = (request: Request) => (isSecure(request) ? secure : plain);
 
 const roomOptions = { httpOnly: true, sameSite: 'lax', path: '/', maxAge: COOKIE_S } as const;
 const room = createCookie('velvet-room', roomOptions);
-export type Room = 'day' | 'dim';
+export type Lighting = 'day' | 'dim';
 
 /** Headers that sign somebody in on the browser that asked. */
 export async function sessionHeaders(request: Request, who: Member): Promise<{ 'Set-Cookie': string }> {
@@ -55,8 +56,8 @@ const isFromScript = (request: Request): boolean =>
   request.method !== 'GET' &&
   !/^(application\/x-www-form-urlencoded|multipart\/form-data)/i.test(request.headers.get('Content-Type') ?? '');
 
-/** The signed-in practitioner; everybody else is sent to the door. */
-export async function requirePractitioner(request: Request): Promise<SignedIn> {
+/** Whoever is signed in; everybody else is sent to the door. */
+async function requireMember(request: Request): Promise<SignedIn> {
   const who = await whoIs(request);
   if (who) return who;
   if (isFromScript(request))
@@ -70,10 +71,10 @@ export async function requirePractitioner(request: Request): Promise<SignedIn> {
   throw redirect(`/sign-in?to=${encodeURIComponent(back)}`);
 }
 
-/** What the owner of the practice alone may do; everybody else is told in these words. */
-export async function requireOwner(request: Request, words: string): Promise<SignedIn> {
-  const who = await requirePractitioner(request);
-  if (who.role !== 'owner') throw data({ message: words }, { status: 403 });
+/** Who asks, where they may do so; who is not signed in is sent to the door, and who may not is told why. */
+export async function permitted(request: Request, act: Act, thing: Thing): Promise<SignedIn> {
+  const who = await requireMember(request);
+  if (!may(who, act, thing)) throw data({ message: whyMayNot(thing) }, { status: 403 });
   return who;
 }
 
@@ -81,10 +82,10 @@ export async function requireOwner(request: Request, words: string): Promise<Sig
 export const safeReturn = (to: unknown): string =>
   typeof to === 'string' && /^\/(?![/\\])[\x21-\x7e]*$/.test(to) ? to : '/today';
 
-export async function roomOf(request: Request): Promise<Room> {
+export async function roomOf(request: Request): Promise<Lighting> {
   return (await room.parse(request.headers.get('Cookie'))) === 'dim' ? 'dim' : 'day';
 }
-export const roomCookie = (request: Request, value: Room): Promise<string> =>
+export const roomCookie = (request: Request, value: Lighting): Promise<string> =>
   room.serialize(value, { secure: isSecure(request) });
 
 /** The 404 of a record that is not there, or is another practice's: no difference is told. */

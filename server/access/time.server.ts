@@ -21,13 +21,17 @@ export function momentIn(timeZone: string, day: string, time: string): Date {
   );
 }
 
+/** The span of a calendar day YYYY-MM-DD of a zone. */
+export const calendarDayIn = (timeZone: string, day: string): { from: Date; to: Date } =>
+  dayIn(timeZone, momentIn(timeZone, day, '12:00'));
+
 /** A course is never looked at over less than a week. */
 const LEAST_MS = 7 * 86_400_000;
 
 /** From the beginning of one calendar day YYYY-MM-DD of a zone to the end of another, at least a week. */
 export function daysBetween(timeZone: string, from: string, to: string): { from: Date; to: Date } {
   const begin = momentIn(timeZone, from, '00:00');
-  const end = dayIn(timeZone, momentIn(timeZone, to, '12:00')).to;
+  const end = calendarDayIn(timeZone, to).to;
   return { from: begin, to: new Date(Math.max(end.getTime(), begin.getTime() + LEAST_MS)) };
 }
 

@@ -1,7 +1,7 @@
 import pg from 'pg';
 import { BaseError, ConnectionError, Sequelize, type Transaction, type TransactionOptions } from 'sequelize';
 import { defineModels } from './models/index.ts';
-import { practiceInScope } from './scope.ts';
+import { practiceInScope, readsCopy } from './scope.ts';
 
 /** PostgreSQL states that mean "the server is going away, coming up or not answering", not "the query was wrong". */
 const AWAY_CODES = new Set([
@@ -129,11 +129,12 @@ function scoped(sequelize: Sequelize): Sequelize {
 }
 
 /** One connection a process, although the build and a script beside it hold two copies of this module. */
-const holder = globalThis as { velvetDatabase?: Sequelize };
+const holder = globalThis as { velvetDatabase?: Sequelize; velvetCopy?: Sequelize };
 let definedOn: Sequelize | null = null;
 
 /** The connection of this process, in the application's own role; `prepareDatabase` says where. */
 export function database(): Sequelize {
+  if (readsCopy()) return copy()!;
   if (!holder.velvetDatabase) {
     const url = process.env.VELVET_DATABASE;
     if (!url) throw new Error('The database was not prepared; start with "npm run demo" or "npm run serve"');
@@ -146,7 +147,16 @@ export function database(): Sequelize {
   return holder.velvetDatabase;
 }
 
+/** The copy that pages read which say how old they are; null where none is set. It knows no models: it is asked in SQL. */
+export function copy(): Sequelize | null {
+  const url = process.env.VELVET_READ_DATABASE;
+  if (url) holder.velvetCopy ??= scoped(connect(url));
+  return holder.velvetCopy ?? null;
+}
+
 export async function closeDatabase(): Promise<void> {
+  await holder.velvetCopy?.close();
   await holder.velvetDatabase?.close();
+  delete holder.velvetCopy;
   delete holder.velvetDatabase;
 }

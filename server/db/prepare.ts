@@ -18,6 +18,14 @@ function appUrlOf(ownerUrl: string): { url: string; password: string } {
   return { url: url.href, password };
 }
 
+/** The address of another server of the same database, in the role of this one. */
+export function inSameRole(appUrl: string, otherUrl: string): string {
+  const [role, url] = [new URL(appUrl), new URL(otherUrl)];
+  url.username = role.username;
+  url.password = role.password;
+  return url.href;
+}
+
 /** Two who make it at once: the second finds it made. */
 const MADE_MEANWHILE = new Set(['42710', '23505', 'XX000']);
 

@@ -6,6 +6,8 @@ import { AsyncLocalStorage } from 'node:async_hooks';
  */
 interface Scope {
   practiceId: string | null;
+  /** Asked of the copy for reading. */
+  isOfCopy?: boolean;
 }
 
 /** One for the process, although the build and a script beside it hold two copies of this module. */
@@ -32,8 +34,13 @@ export function inPractice<T>(practiceId: string, work: () => Promise<T>): Promi
   if (!isUuid(practiceId)) throw new Error('a practice is named by its id');
   const outer = practiceInScope();
   if (outer !== null && outer !== practiceId) throw new Error('this request belongs to another practice');
-  return scope.run({ practiceId }, work);
+  return scope.run({ ...scope.getStore(), practiceId }, work);
 }
+
+export const readsCopy = (): boolean => scope.getStore()?.isOfCopy === true;
+/** Work that asks the copy for reading: a query within it that writes is refused by the database. */
+export const inCopy = <T>(work: () => Promise<T>): Promise<T> =>
+  scope.run({ practiceId: practiceInScope(), isOfCopy: true }, work);
 
 type Who = string | { readonly practiceId: string };
 

@@ -53,7 +53,7 @@ export async function learnSpreads(ownerUrl: string): Promise<void> {
 export async function refreshAllCourses(ownerUrl: string): Promise<void> {
   const outdated = await asOwner<{ id: string }>(
     ownerUrl,
-    `select distinct k.practice_id as id from complaints k left join course_states s on s.complaint_id = k.id
+    `select distinct k.practice_id as id from complaints k left join course_states s on s.practice_id = k.practice_id and s.complaint_id = k.id
      where s.rule_version is distinct from ${COURSE_RULE_VERSION} and exists (select 1 from readings r where r.practice_id = k.practice_id and r.complaint_id = k.id)`,
   );
   for (const { id } of outdated) await refreshOutdatedCourses(id);

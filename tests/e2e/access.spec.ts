@@ -50,7 +50,22 @@ const VIEWS: [name: string, open: (page: Page) => Promise<unknown>][] = [
     },
   ],
   ['You', at('/you')],
+  ['Second factor', at('/you/second-factor')],
+  ['Your hands', at('/you/hands')],
+  ['Rooms', at('/practice/rooms')],
+  ['Numbers', at('/practice/numbers')],
+  [
+    'Today with a booking in the making',
+    async (page) => {
+      await page.goto('/today');
+      await awake(page);
+      await page.getByRole('button', { name: 'New visit' }).click();
+      await page.getByRole('button', { name: 'Put somebody on the list' }).click();
+      await page.getByLabel('Room', { exact: true }).waitFor();
+    },
+  ],
   ['Rules', at('/practice')],
+  ['Colleagues', at('/practice/colleagues')],
   ['Texts', at('/practice/texts')],
   ['Products', at('/practice/products')],
   ['Reminders', at('/practice/reminders')],
@@ -82,6 +97,7 @@ const VIEWS: [name: string, open: (page: Page) => Promise<unknown>][] = [
     },
   ],
   ['Guide', noor('guide')],
+  ['Room screen', noor('room')],
   ['Record', noor('record')],
 ];
 
@@ -177,7 +193,7 @@ test('the first stop for Tab leads past the top bar', async ({ page }) => {
 
 test('places on the chart are one stop for Tab, and arrows go from place to place', async ({ page }) => {
   await page.goto('/today');
-  await page.getByRole('link', { name: 'Noor Halvorsen' }).first().click();
+  await page.getByRole('link', { name: 'Noor Halvorsen', exact: true }).first().click();
   await page.getByRole('link', { name: 'Assess' }).click();
   // The address changes before the page does, and Compose has places of its own.
   await expect(page.getByRole('heading', { name: 'Assess', exact: true })).toBeVisible();

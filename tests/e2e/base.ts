@@ -1,4 +1,4 @@
-import { expect, test as plain, type Page } from '@playwright/test';
+import { type BrowserContext, expect, test as plain, type Page } from '@playwright/test';
 import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
 
 const IMKE = { email: 'imke@harbour-row.example', password: 'velvet-harbour' };
@@ -107,10 +107,12 @@ export async function startVisitByHand(page: Page): Promise<void> {
 
 /** The client that a page works on, for the short ways below. */
 const clients = new WeakMap<Page, string>();
-const headers = () => ({ origin: new URL(process.env.VELVET_URL!).origin });
+/** Where a page is served from. */
+const originOf = (page: Page): string =>
+  new URL(page.url().startsWith('http') ? page.url() : process.env.VELVET_URL!).origin;
 
-async function posted(page: Page, path: string, form: Record<string, string>): Promise<string> {
-  const answer = await page.request.post(path, { form, headers: headers(), maxRedirects: 0 });
+export async function posted(page: Page, path: string, form: Record<string, string>): Promise<string> {
+  const answer = await page.request.post(path, { form, headers: { origin: originOf(page) }, maxRedirects: 0 });
   expect(answer.status(), `POST ${path}`).toBe(302);
   return answer.headers().location!;
 }
@@ -153,7 +155,7 @@ export async function toCompose(page: Page): Promise<void> {
     expect(
       (
         await page.request.post(`${visit}/save`, {
-          headers: headers(),
+          headers: { origin: originOf(page) },
           data: { saveId: `setup-000${i}`, expectedVersion: i + 1, patch },
         })
       ).status(),
@@ -214,6 +216,27 @@ export const listen = (page: Page): Promise<unknown> =>
 export const said = (page: Page): Promise<string[]> =>
   page.evaluate(() => (window as unknown as { said: string[] }).said);
 
+/** Windows that hear nothing of each other, as where something on the way holds streams back; those that are open hear on. */
+export const hearingNothing = (context: BrowserContext): Promise<unknown> =>
+  context.route('**/visits/*/live', (route) => route.abort());
+
 /** A question of the screening, and its yes. */
 export const question = (page: Page, text: RegExp) => page.locator('.question').filter({ hasText: text });
 export const yes = (page: Page, text: RegExp) => question(page, text).getByText('Yes', { exact: true }).click();
+
+/** Asks a colleague in by a link and comes in as them, in a browser of their own. The owner's page stands at Colleagues afterwards. */
+export async function colleagueOf(owner: Page, name: string, role: 'practitioner' | 'assistant'): Promise<Page> {
+  await owner.goto('/practice/colleagues');
+  await owner.getByLabel('Name', { exact: true }).fill(name);
+  await owner.getByLabel('Role').selectOption(role);
+  await owner.getByRole('button', { name: 'Make a link' }).click();
+  const link = (await owner.locator('code.address').textContent())!;
+  const baseURL = new URL(owner.url()).origin;
+  const theirs = await (await owner.context().browser()!.newContext({ baseURL })).newPage();
+  await theirs.goto(link);
+  await theirs.getByLabel('E-mail address').fill(somebody().email);
+  await theirs.getByLabel('Password').fill('harbour lamps by noon');
+  await theirs.getByRole('button', { name: 'Come in' }).click();
+  await theirs.waitForURL('**/today');
+  return theirs;
+}

@@ -1,4 +1,4 @@
-import { addClient, addStep, expect, openPractice, saved, test, toCompose } from './base.ts';
+import { addClient, addStep, expect, hearingNothing, openPractice, saved, test, toCompose } from './base.ts';
 import type { Page } from '@playwright/test';
 
 const order = (page: Page) =>
@@ -209,6 +209,8 @@ test('keep as a template, start from it in another visit, take it as a file', as
 test('two windows on one visit end in a choice, not in a lost write', async ({ page, context }) => {
   await addStep(page, 'temple circles');
   await saved(page);
+  await hearingNothing(context);
+  await page.reload();
   const second = await context.newPage();
   await second.goto(page.url());
   await addStep(page, 'warm palms jaw');

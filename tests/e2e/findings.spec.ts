@@ -1,5 +1,15 @@
 import type { Page } from '@playwright/test';
-import { addClient, answerAllNo, awake, expect, openPractice, saved, startVisit, test } from './base.ts';
+import {
+  addClient,
+  answerAllNo,
+  awake,
+  expect,
+  hearingNothing,
+  openPractice,
+  saved,
+  startVisit,
+  test,
+} from './base.ts';
 
 const section = (page: Page, heading: string) =>
   page.locator('section.section').filter({ has: page.getByRole('heading', { name: heading, exact: true }) });
@@ -107,6 +117,7 @@ test('tight spots are pinned by a tap and by keys, described, and closing the br
 });
 
 test('two windows on one visit end in a choice, and no write is lost in silence', async ({ page, context }) => {
+  await hearingNothing(context);
   const other = await context.newPage();
   await other.goto(page.url());
   await expect(other.getByRole('heading', { name: 'Assess' })).toBeVisible();

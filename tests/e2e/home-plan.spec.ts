@@ -7,7 +7,7 @@ test.beforeEach(async ({ page }) => {
 
 test('a plan is made of what is for home, checked, kept as the next one, noted and ended', async ({ page }) => {
   await page.goto('/clients?find=noor');
-  await page.getByRole('link', { name: 'Noor Halvorsen' }).click();
+  await page.getByRole('link', { name: 'Noor Halvorsen', exact: true }).click();
   await page.getByRole('link', { name: 'Home plan' }).click();
   await expect(page.getByText('plan 1 is in force')).toBeVisible();
   await expect(page.getByText('31 of 40')).toBeVisible();

@@ -137,7 +137,7 @@ test('a product is held against allergies, patch tests and dilution', async ({ p
 
   await addClient(page, 'Noor Halvorsen', 'jaw', 'left');
   await page.goto('/clients?find=noor');
-  await page.getByRole('link', { name: 'Noor Halvorsen' }).click();
+  await page.getByRole('link', { name: 'Noor Halvorsen', exact: true }).click();
   await page.getByRole('link', { name: 'Details' }).click();
   await awake(page);
   await page.getByLabel('Skin reacts to').fill('nuts');

@@ -16,7 +16,7 @@ export async function sheets(page: Page): Promise<[path: string, who: string, sa
   await page.waitForURL(/routines\/[0-9a-f-]{36}/);
   const routine = idIn(page);
   await page.goto('/clients?find=noor');
-  await page.getByRole('link', { name: 'Noor Halvorsen' }).click();
+  await page.getByRole('link', { name: 'Noor Halvorsen', exact: true }).click();
   await page.waitForURL(/clients\/[0-9a-f-]{36}/);
   const client = idIn(page);
   await page.goto(`/clients/${client}/visits`);

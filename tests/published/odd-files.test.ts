@@ -57,10 +57,11 @@ const VISIT = {
   findings: { feltElsewhere: [], spots: [], thresholds: [] },
   routine_origin: null,
   booked_minutes: 60,
+  room_id: null,
 };
 const MANIFEST = {
   format: 'velvet-compass-practice',
-  version: 1,
+  version: 2,
   made_at: '2026-11-26T09:00:00Z',
   practice_id: ID,
   kinds: ARCHIVE_KINDS.map((kind) => ({ kind, rows: 0, bytes: 0, sha256: 'a'.repeat(64) })),

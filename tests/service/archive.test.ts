@@ -111,7 +111,7 @@ beforeAll(async () => {
 describe('the archive of a practice', () => {
   test('tells of every table of a practice, or it is known why not', async () => {
     const tables = await asOwner<{ name: string }>(
-      `select table_name as name from information_schema.columns where table_schema = 'public' and column_name = 'practice_id' order by 1`,
+      `select c.relname as name from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = 'practice_id' where c.relnamespace = 'public'::regnamespace and c.relkind in ('r', 'p') and not c.relispartition order by 1`,
     );
     expect(new Set([...tables.map((t) => t.name), 'practices'])).toEqual(
       new Set([...ARCHIVED_TABLES, ...NOT_IN_ARCHIVE]),
@@ -318,10 +318,14 @@ describe('what is not taken', () => {
       mine,
       await packed(withRows('clients', { ...client, id: victim.id, name: 'Somebody else' }), path()),
     );
-    expect(taken.kinds.clients).toEqual({ new: 0, same: 0, changed: 0, refused: 1 });
+    // An id is somebody's within a practice only: theirs stays theirs, and ours is another client.
+    expect(taken.kinds.clients).toEqual({ new: 1, same: 0, changed: 0, refused: 0 });
     expect(await rowsOf(theirs.practiceId)).toEqual(before);
-    expect(await asOwner('select name from clients where id = :id', { id: victim.id })).toEqual([
-      { name: 'Noor Halvorsen' },
+    expect(
+      await asOwner('select practice_id, name from clients where id = :id order by name', { id: victim.id }),
+    ).toEqual([
+      { practice_id: theirs.practiceId, name: 'Noor Halvorsen' },
+      { practice_id: mine.practiceId, name: 'Somebody else' },
     ]);
   });
   test('rows that cannot be read are told by file, line and field; the others come', async () => {
@@ -381,6 +385,36 @@ describe('what is not taken', () => {
     expect(await rowsOf(other.practiceId)).toEqual(before);
   });
 
+  test('an archive of version 1 is read: no rooms, no waiting list, nobody who has left', async () => {
+    const without =
+      (kind: (typeof ARCHIVE_KINDS)[number], ...fields: string[]) =>
+      (all: typeof files) =>
+        withLines(all, kind, (line) => {
+          const row = JSON.parse(line) as Record<string, unknown>;
+          for (const field of fields) delete row[field];
+          return JSON.stringify(row);
+        });
+    const first = [
+      without('practice', 'before_minutes', 'after_minutes', 'day_from', 'day_until'),
+      without('members', 'left_at', 'hand_strength'),
+      without('clients', 'practitioner_id'),
+      without('visits', 'room_id'),
+    ].reduce((all, strip) => strip(all), files);
+    const kinds = (m: ReturnType<typeof manifestOf>) =>
+      m.kinds.filter((k) => k.kind !== 'rooms' && k.kind !== 'waiting');
+    const told = toldAnew(first, (m) => ({ ...m, version: 1 as never, kinds: kinds(m) }));
+    const old = new Map([...told].filter(([name]) => !/rows\/(rooms|waiting)\.jsonl/.test(name)));
+    const other = await openPractice('Older');
+    const brought = await bring(other, await packed(old, path()));
+    expect(brought.refusals).toEqual([]);
+    const there = await rowsOf(other.practiceId);
+    expect([there.visits, there.rooms ?? 0, there.waiting ?? 0]).toEqual([linesOf(files, 'visits').length, 0, 0]);
+    // What it says of a room is refused in an archive that says it is of today.
+    const lying = toldAnew(first, (m) => m);
+    const refused = await bring(await openPractice('Lying'), await packed(lying, path()));
+    expect(refused.refusals[0]!.field).toMatch(/before_minutes|left_at|practitioner_id|room_id/);
+  });
+
   const bad: [string, (to: string) => Promise<string> | string, RegExp][] = [
     ['no ZIP', (to) => (writeFileSync(to, 'name,pain\n'), to), /cannot be unpacked/],
     ['cut off', (to) => (writeFileSync(to, readFileSync(file).subarray(0, 5000)), to), /cannot be unpacked/],
@@ -394,10 +428,10 @@ describe('what is not taken', () => {
       'a newer version',
       (to) =>
         packed(
-          toldAnew(files, (m) => ({ ...m, version: 2 })),
+          toldAnew(files, (m) => ({ ...m, version: 3 })),
           to,
         ),
-      /version 2; up to 1/,
+      /version 3; up to 2/,
     ],
     [
       'another format',

@@ -2,7 +2,7 @@ import { afterAnswer } from '../../core/atlas/index.ts';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { up } from '../../server/db/migrations/0002-atlas.ts';
+import { renamed } from '../../server/db/migrations/0002-atlas.ts';
 import {
   addMeasures,
   latestMeasures,
@@ -89,8 +89,7 @@ describe('the names that changed', () => {
       visitId,
       screen: JSON.stringify({ answers: { fever: 'yes', thyroid: 'no', trigeminal: 'no' }, preparation: [] }),
     });
-    await asOwner('drop table body_measures, trainer_cards, trainer_answers');
-    await owner().transaction((transaction) => up({ sequelize: owner(), transaction }));
+    await owner().transaction((transaction) => renamed({ sequelize: owner(), transaction }));
     expect((await findVisit(mine.practiceId, visitId))!.screen.answers).toEqual({
       'fever-infection': 'yes',
       thyroid: 'no',

@@ -1,4 +1,3 @@
-import { randomBytes } from 'node:crypto';
 import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -13,18 +12,12 @@ import { BackupError, makeBackup, type Manifest, restoreBackup } from '../../scr
 import { prepareDatabase } from '../../server/db/prepare.ts';
 import { checkTrail } from '../../server/db/queries/audit.server.ts';
 import { findClient, listClients } from '../../server/db/queries/clients.server.ts';
+import { freshDatabase } from '../support/serving.ts';
 import { closeDatabase, openFreshDatabase } from './database.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'velvet-backups-'));
 const file = join(folder, 'one.backup');
-const emptyDatabase = async (): Promise<string> => {
-  const name = `r_${randomBytes(6).toString('hex')}`;
-  const connection = new Connection({ connectionString: inject('clusterUrl') });
-  await connection.connect();
-  await connection.query(`create database ${name}`);
-  await connection.end();
-  return inject('clusterUrl').replace(/\/[^/]*$/, `/${name}`);
-};
+const emptyDatabase = (): Promise<string> => freshDatabase(inject('clusterUrl'));
 const tablesOf = async (url: string): Promise<number> => {
   const connection = new Connection({ connectionString: url });
   await connection.connect();

@@ -47,9 +47,9 @@ describe('the link before a first visit', () => {
     const next = await made();
     expect(await opened(secret)).toEqual({ refused: 'unknown' });
     // It follows the booking, and ends with its day.
-    await moveBooking(own.tenant, visitId, soon(9), 60);
+    await moveBooking(own.tenant, visitId, { startsAt: soon(9), minutes: 60 });
     expect(await opened(next)).toHaveProperty('holder');
-    await moveBooking(own.tenant, visitId, soon(-2), 60);
+    await moveBooking(own.tenant, visitId, { startsAt: soon(-2), minutes: 60 });
     expect(await opened(next)).toEqual({ refused: 'unknown' });
   });
   test('ends when the booking does, and when screening is left', async () => {
@@ -84,7 +84,7 @@ describe('the link before a first visit', () => {
   });
   test('booked at short notice it asks for as many numbers as there are days', async () => {
     const asked = async (days: number) => {
-      await moveBooking(own.tenant, visitId, soon(days), 60);
+      await moveBooking(own.tenant, visitId, { startsAt: soon(days), minutes: 60 });
       return (await beforePacket(holder, NOW))!.ratingsAsked;
     };
     const holder = await holderOf(await made());

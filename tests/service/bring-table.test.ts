@@ -148,7 +148,7 @@ describe('ratings from somebody’s own sheet', () => {
     expect((await bring('readings', further, { names: {} })).refusals[0]).toMatchObject({ field: 'visit_id' });
     expect((await readings()).map((r) => r.value)).toEqual([7]);
   });
-  test('a table taken out here comes back as the same; into another practice by names, and never into this one', async () => {
+  test('a table taken out here comes back as the same; into another practice it comes beside this one', async () => {
     for (const value of [7, 5, 3])
       await keepRating(own.tenant, noor.id, noor.complaints[0]!.id, {
         value,
@@ -166,7 +166,9 @@ describe('ratings from somebody’s own sheet', () => {
     });
     expect(there!.n).toBe(1);
     const came = await bring('readings', text, { names: {} }, other);
-    expect(came.kinds.readings).toMatchObject({ new: 0, refused: 3 });
+    // The same ids are other rows there, and the ones here stay as they are.
+    expect(came.kinds.readings).toMatchObject({ new: 3, refused: 0 });
+    expect((await readings()).map((r) => r.value)).toEqual([3, 5, 7]);
     const free: CsvNames = {
       named: {
         ...Object.fromEntries(

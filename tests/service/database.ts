@@ -1,6 +1,4 @@
 import type { Client } from '../../core/record/index.ts';
-import { randomBytes } from 'node:crypto';
-import { Client as Connection } from 'pg';
 import { afterAll, beforeAll, inject } from 'vitest';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { closeDatabase as closeApp, connect } from '../../server/db/connection.ts';
@@ -8,16 +6,12 @@ import { prepareDatabase } from '../../server/db/prepare.ts';
 import { createPractice } from '../../server/db/queries/accounts.server.ts';
 import { createClient, findClient } from '../../server/db/queries/clients.server.ts';
 import { createVisit } from '../../server/db/queries/visits.server.ts';
+import { freshDatabase, SHAPE } from '../support/serving.ts';
 
 /** A database of this test file's own, with all tables. */
 export async function openFreshDatabase(): Promise<void> {
-  const name = `t_${randomBytes(6).toString('hex')}`;
-  const connection = new Connection({ connectionString: inject('clusterUrl') });
-  await connection.connect();
-  await connection.query(`create database ${name}`);
-  await connection.end();
+  const url = await freshDatabase(inject('clusterUrl'), SHAPE);
   await closeDatabase();
-  const url = inject('clusterUrl').replace(/\/[^/]*$/, `/${name}`);
   process.env.VELVET_TRAIL_KEY = 'a key that is only used by these tests';
   process.env.VELVET_DATABASE = (await prepareDatabase(url)).url;
   ownerConnection = connect(url, null);

@@ -8,7 +8,7 @@ import { CAUTIONS } from '../../reference/facts/cautions/index.ts';
 import type { Served } from '../../scripts/lib/server.ts';
 import { connect } from '../../server/db/connection.ts';
 import { routineFrom } from '../support/routines.ts';
-import { freshDatabase, serveForTests, Visitor } from '../support/serving.ts';
+import { freshDatabase, SHAPE, serveForTests, Visitor } from '../support/serving.ts';
 
 /**
  * Odd requests to every route of the table: a new route is in by itself. The same seed asks the same things. Nothing
@@ -220,7 +220,7 @@ let served: Served;
 let databaseUrl: string;
 const visitor = () => new Visitor(served.url);
 beforeAll(async () => {
-  databaseUrl = await freshDatabase(inject('clusterUrl'));
+  databaseUrl = await freshDatabase(inject('clusterUrl'), SHAPE);
   served = await serveForTests(databaseUrl);
 }, 120_000);
 afterAll(() => served?.stop());

@@ -1,19 +1,19 @@
-import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import type { IncomingHttpHeaders } from 'node:http';
 import { request } from 'node:https';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, inject, test } from 'vitest';
-import { ensureHaproxy } from '../../scripts/lib/debian.ts';
+import { startProxy } from '../../scripts/lib/many/proxy.ts';
 import { freePort } from '../../scripts/lib/run.ts';
 import type { Served } from '../../scripts/lib/server.ts';
-import { freshDatabase, serveForTests } from '../support/serving.ts';
+import { freshDatabase, SHAPE, serveForTests } from '../support/serving.ts';
 
 /** Two processes behind Debian's HAProxy, which speaks HTTPS with a certificate made for this run. */
 const HOST = 'studio.example';
 let folder: string;
-let proxy: ChildProcess;
+let stopProxy: (() => Promise<void>) | undefined;
 let port: number;
 let served: Served[] = [];
 let certificate: string;
@@ -21,7 +21,7 @@ let certificate: string;
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'velvet-https-'));
   port = await freePort();
-  const databaseUrl = await freshDatabase(inject('clusterUrl'));
+  const databaseUrl = await freshDatabase(inject('clusterUrl'), SHAPE);
   // The first one makes the tables; only then the second has to find them.
   for (let i = 0; i < 2; i++)
     served = [
@@ -54,8 +54,7 @@ beforeAll(async () => {
   expect(made.status, made.stderr).toBe(0);
   certificate = readFileSync(join(folder, 'cert.pem'), 'utf8');
   writeFileSync(join(folder, 'both.pem'), certificate + readFileSync(join(folder, 'key.pem'), 'utf8'));
-  writeFileSync(
-    join(folder, 'haproxy.cfg'),
+  stopProxy = await startProxy(
     `defaults
   mode http
   timeout connect 5s
@@ -70,8 +69,8 @@ backend app
   balance roundrobin
 ${served.map((s, i) => `  server app${i} ${new URL(s.url).host}`).join('\n')}
 `,
+    port,
   );
-  proxy = spawn(ensureHaproxy(), ['-f', join(folder, 'haproxy.cfg'), '-db'], { stdio: 'ignore' });
   for (let i = 0; i < 100; i++) {
     if ((await ask('GET', '/health').catch(() => null))?.status === 200) return;
     await new Promise((r) => setTimeout(r, 100));
@@ -79,7 +78,7 @@ ${served.map((s, i) => `  server app${i} ${new URL(s.url).host}`).join('\n')}
   throw new Error('HAProxy does not answer');
 }, 180_000);
 afterAll(async () => {
-  proxy?.kill();
+  await stopProxy?.();
   await Promise.all(served.map((s) => s.stop()));
   rmSync(folder, { recursive: true, force: true });
 });

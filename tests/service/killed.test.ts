@@ -13,14 +13,14 @@ import { SaveQueue, type Kept } from '../../app/rooms/visit/session/save-queue.t
 import { seeded } from '../../demo/random.ts';
 import type { Served } from '../../scripts/lib/server.ts';
 import { connect } from '../../server/db/connection.ts';
-import { freshDatabase, serveForTests, Visitor } from '../support/serving.ts';
+import { freshDatabase, SHAPE, serveForTests, Visitor } from '../support/serving.ts';
 
 const KILLS = 20;
 let databaseUrl: string;
 let running: Served;
 let next: Promise<Served>;
 beforeAll(async () => {
-  databaseUrl = await freshDatabase(inject('clusterUrl'));
+  databaseUrl = await freshDatabase(inject('clusterUrl'), SHAPE);
   running = await serveForTests(databaseUrl);
   next = serveForTests(databaseUrl);
 }, 120_000);

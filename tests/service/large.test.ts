@@ -69,8 +69,9 @@ interface Plan {
   'Rows Removed by Filter'?: number;
   Plans?: Plan[];
 }
+/** Rows of a table, or of a part of it, that a plan reads. */
 const rowsRead = (plan: Plan, table: string): number =>
-  (plan['Relation Name'] === table
+  (plan['Relation Name']?.replace(/_part\d+$/, '') === table
     ? (plan['Actual Rows'] + (plan['Rows Removed by Filter'] ?? 0)) * plan['Actual Loops']
     : 0) + (plan.Plans ?? []).reduce((sum, p) => sum + rowsRead(p, table), 0);
 

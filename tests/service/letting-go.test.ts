@@ -38,13 +38,15 @@ const idOf = async (name: string): Promise<string> =>
 const tablesWith = async (column: string): Promise<string[]> =>
   (
     await asOwner<{ name: string }>(
-      `select table_name as name from information_schema.columns where table_schema = 'public' and column_name = :column order by 1`,
+      `select c.relname as name from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = :column where c.relnamespace = 'public'::regnamespace and c.relkind in ('r', 'p') and not c.relispartition order by 1`,
       { column },
     )
   ).map((r) => r.name);
 /** Every row of the database in which a text stands, by table. */
 async function rowsWith(text: string): Promise<string[]> {
-  const tables = await asOwner<{ name: string }>(`select tablename as name from pg_tables where schemaname = 'public'`);
+  const tables = await asOwner<{ name: string }>(
+    `select relname as name from pg_class where relnamespace = 'public'::regnamespace and relkind in ('r', 'p') and not relispartition`,
+  );
   const found: string[] = [];
   for (const { name } of tables) {
     const [row] = await asOwner<{ n: number }>(`select count(*)::int as n from "${name}" t where t::text ilike :text`, {

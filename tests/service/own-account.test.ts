@@ -73,11 +73,11 @@ test('another password: the old one opens nothing, everywhere else one is signed
   const [who, other] = [await somebody(), await somebody()];
   const [here, there, theirs] = [await openSession(who), await openSession(who), await openSession(other)];
   await setPassword(who, 'harbour lamps by noon', here.token);
-  expect(await checkPassword(who.email, 'velvet-harbour')).toBeNull();
+  expect(await checkPassword(who.email, 'velvet-harbour')).toBe('wrong');
   expect(await checkPassword(who.email, 'harbour lamps by noon')).toMatchObject({ practitionerId: who.practitionerId });
   expect(await findSession(here.token)).not.toBeNull();
   expect(await findSession(there.token)).toBeNull();
   expect(await findSession(theirs.token)).not.toBeNull();
-  expect(await checkPassword(other.email, 'velvet-harbour')).not.toBeNull();
+  expect(await checkPassword(other.email, 'velvet-harbour')).toMatchObject({ practiceId: other.practiceId });
   expect(await trailOf(who)).toContain('password-changed');
 });

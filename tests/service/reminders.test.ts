@@ -67,10 +67,10 @@ describe('a visit of tomorrow', () => {
     await addVisit(own.tenant, client.id, new Date('2026-11-12T00:00:00Z'));
     expect(await remindAll(new Date('2026-11-10T07:59:00Z'))).toBe(0);
     expect(await remindAll(new Date('2026-11-10T08:00:00Z'))).toBe(1);
-    await moveBooking(own.tenant, id, new Date('2026-11-11T16:00:00Z'), 60);
+    await moveBooking(own.tenant, id, { startsAt: new Date('2026-11-11T16:00:00Z'), minutes: 60 });
     expect(await remindAll(NOON)).toBe(1);
     expect(textOf(mailbox.letters[1])).toContain(', 16:00');
-    await moveBooking(own.tenant, id, new Date('2026-11-11T17:00:00Z'), 60);
+    await moveBooking(own.tenant, id, { startsAt: new Date('2026-11-11T17:00:00Z'), minutes: 60 });
     await endBooking(own.tenant, id, 'cancelled');
     expect(await remindAll(NOON)).toBe(0);
   });

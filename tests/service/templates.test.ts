@@ -167,7 +167,7 @@ describe('where a visit’s routine came from', () => {
       await inPractice(mine.practiceId, () =>
         database().query(
           `insert into course_states (complaint_id, practice_id, client_id, rule_version, verdict, advice, judgement, ratings, recent) values (:id, :practiceId, :client, 1, :verdict, 'go-on', '{}', 9, '[]')
-           on conflict (complaint_id) do update set verdict = excluded.verdict, ratings = 9`,
+           on conflict (practice_id, complaint_id) do update set verdict = excluded.verdict, ratings = 9`,
           { replacements: { id: client.complaints[0]!.id, practiceId: mine.practiceId, client: client.id, verdict } },
         ),
       );

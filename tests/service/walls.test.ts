@@ -3,6 +3,7 @@ import { QueryTypes } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { database } from '../../server/db/connection.ts';
 import { ClientModel } from '../../server/db/models/index.ts';
+import { DIRECTORY, PARTS } from '../../server/db/partitioning.ts';
 import { APP_ROLE } from '../../server/db/prepare.ts';
 import { saveVisit } from '../../server/db/queries/save-visit.server.ts';
 import { findClient } from '../../server/db/queries/clients.server.ts';
@@ -34,7 +35,7 @@ const OUTSIDE = ['migrations', 'sign_in_attempts'];
 describe('every table of the work', () => {
   test('is behind a policy', async () => {
     const open = await asOwner<{ relname: string }>(
-      `select c.relname from pg_class c where c.relnamespace = 'public'::regnamespace and c.relkind in ('r', 'p') and not (c.relrowsecurity and exists (select 1 from pg_policy p where p.polrelid = c.oid))`,
+      `select c.relname from pg_class c where c.relnamespace = 'public'::regnamespace and c.relkind in ('r', 'p') and not c.relispartition and not (c.relrowsecurity and exists (select 1 from pg_policy p where p.polrelid = c.oid))`,
     );
     expect(open.map((r) => r.relname).sort()).toEqual(OUTSIDE);
   });
@@ -46,6 +47,53 @@ describe('every table of the work', () => {
       ['(id = current_practice())', '(id = current_practice())'],
       ['(practice_id = current_practice())', '(practice_id = current_practice())'],
     ]);
+  });
+});
+
+describe('the rows of a practice lie together', () => {
+  test('every table of the work lies in parts by practice, but for those that are asked before anybody is known', async () => {
+    const whole = await asOwner<{ relname: string }>(
+      `select c.relname from pg_class c where c.relnamespace = 'public'::regnamespace and c.relkind = 'r' and not c.relispartition`,
+    );
+    expect(whole.map((r) => r.relname).sort()).toEqual([...DIRECTORY, ...OUTSIDE].sort());
+    const parts = await asOwner<{ parts: number; by: string }>(
+      `select count(*)::int as parts, pg_get_partkeydef(p.oid) as by from pg_class p join pg_inherits i on i.inhparent = p.oid where p.relkind = 'p' group by p.oid`,
+    );
+    expect(parts.length).toBeGreaterThan(35);
+    expect(new Set(parts.map((p) => `${p.parts} ${p.by}`))).toEqual(new Set([`${PARTS} HASH (practice_id)`]));
+  });
+  test('every key of them begins with the practice, and every reference stays within one', async () => {
+    const keys = await asOwner<{ of: string; text: string }>(
+      `select conrelid::regclass::text as of, pg_get_constraintdef(k.oid) as text from pg_constraint k join pg_class c on c.oid = k.conrelid
+       where c.relkind = 'p' and not c.relispartition and k.contype in ('p', 'u', 'f') and k.conparentid = 0`,
+    );
+    expect(keys.length).toBeGreaterThan(100);
+    expect(keys.filter((k) => !/^(PRIMARY KEY|UNIQUE|FOREIGN KEY) \(practice_id\b/.test(k.text))).toEqual([]);
+    const indexes = await asOwner<{ text: string }>(
+      `select pg_get_indexdef(i.indexrelid) as text from pg_index i join pg_class c on c.oid = i.indrelid where c.relkind = 'p'`,
+    );
+    expect(indexes.filter((i) => !i.text.includes('(practice_id'))).toEqual([]);
+  });
+  test('nobody but the owner reaches a part by its own name', async () => {
+    const open = await asOwner(
+      `select c.relname from pg_class c cross join unnest(array['select', 'insert', 'update', 'delete', 'truncate']) may
+       where c.relispartition and c.relkind = 'r' and has_table_privilege('${APP_ROLE}', c.oid, may)`,
+    );
+    expect(open).toEqual([]);
+    await expect(inPractice(mine.practiceId, () => select('select * from clients_part0'))).rejects.toThrow(
+      /permission denied/,
+    );
+  });
+  test('a row that refers to another practice is refused, also by its owner', async () => {
+    const [foreign] = await asOwner<{ id: string }>(
+      `select id from clients where practice_id = '${theirs.practiceId}'`,
+    );
+    await expect(
+      asOwner(
+        `insert into complaints (id, practice_id, client_id, kind, side, label, onset, triggers, goal, position)
+         values (gen_random_uuid(), '${mine.practiceId}', '${foreign!.id}', 'jaw', 'left', '', '', '', '', 0)`,
+      ),
+    ).rejects.toThrow(/foreign key/);
   });
 });
 

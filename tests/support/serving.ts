@@ -4,12 +4,18 @@ import { serve, type Served } from '../../scripts/lib/server.ts';
 
 export { Visitor } from '../../scripts/lib/visitor.ts';
 
-/** A database of a test's own in a cluster, empty. */
-export async function freshDatabase(clusterUrl: string): Promise<string> {
-  const name = `t_${randomBytes(6).toString('hex')}`;
+/** The database that holds all tables and nothing else: those of the tests are copies of it. */
+export const SHAPE = 'shape';
+
+/** A database of a test's own in a cluster: empty, or a copy of another one. */
+export async function freshDatabase(
+  clusterUrl: string,
+  copyOf: string | null = null,
+  name = `t_${randomBytes(6).toString('hex')}`,
+): Promise<string> {
   const connection = new Connection({ connectionString: clusterUrl });
   await connection.connect();
-  await connection.query(`create database ${name}`);
+  await connection.query(`create database ${name}${copyOf ? ` template ${copyOf}` : ''}`);
   await connection.end();
   return clusterUrl.replace(/\/[^/]*$/, `/${name}`);
 }

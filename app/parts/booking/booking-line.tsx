@@ -5,14 +5,17 @@ import { send } from '../frame/send';
 import { useDates } from '../frame/use-dates';
 import { clockValue, dayOf } from '../../../core/schedule';
 import { BeforeLink } from './before-link';
-import { BookingForm } from './booking-form';
+import { BookingForm, whenOf, type When } from './booking-form';
 
 /** What can be done with a booking that nobody has begun: moved, cancelled, marked as not come. */
 export function BookingWays({
   booking,
   onChanged,
 }: {
-  booking: Pick<Booking, 'visitId' | 'clientId' | 'clientName' | 'startsAt' | 'minutes'> & {
+  booking: Pick<
+    Booking,
+    'visitId' | 'clientId' | 'clientName' | 'startsAt' | 'minutes' | 'practitionerId' | 'roomId'
+  > & {
     /** Nobody has worked with the client yet: a link can be given to answer before. */
     isFirst: boolean;
   };
@@ -22,6 +25,7 @@ export function BookingWays({
   const { timeZone } = useDates();
   const [doing, setDoing] = useState<'move' | 'cancelled' | 'missed' | 'link' | null>(null);
   const [told, setTold] = useState('');
+  const [when, setWhen] = useState(() => whenOfBooking(booking, timeZone));
   const end = async (as: 'cancelled' | 'missed') => {
     const answer = await send(`/bookings/${booking.visitId}/end`, { as });
     if (!answer.ok) return setTold(answer.message);
@@ -35,11 +39,8 @@ export function BookingWays({
         label="Move"
         clientId={booking.clientId}
         visitId={booking.visitId}
-        when={{
-          day: dayOf(booking.startsAt, timeZone),
-          time: clockValue(booking.startsAt, timeZone),
-          minutes: booking.minutes ?? USUAL_BOOKING_MINUTES,
-        }}
+        when={when}
+        onWhen={setWhen}
         onBooked={(moved) => {
           setDoing(null);
           onChanged(moved);
@@ -66,7 +67,16 @@ export function BookingWays({
       </span>
     );
   const way = (what: 'move' | 'cancelled' | 'missed' | 'link', word: string) => (
-    <Button variant="link" size="sm" aria-label={`${word}: ${name}`} onClick={() => (setTold(''), setDoing(what))}>
+    <Button
+      variant="link"
+      size="sm"
+      aria-label={`${word}: ${name}`}
+      onClick={() => {
+        setTold('');
+        setWhen(whenOfBooking(booking, timeZone));
+        setDoing(what);
+      }}
+    >
       {word}
     </Button>
   );
@@ -79,3 +89,6 @@ export function BookingWays({
     </span>
   );
 }
+
+const whenOfBooking = (b: Pick<Booking, 'startsAt' | 'minutes' | 'practitionerId' | 'roomId'>, zone: string): When =>
+  whenOf(dayOf(b.startsAt, zone), clockValue(b.startsAt, zone), b.minutes ?? USUAL_BOOKING_MINUTES, b);

@@ -37,3 +37,47 @@ export function StandsSeen({ clients, stands }: { clients: number; stands: Stand
     </>
   );
 }
+
+/** How clients stand, a row for each thing that they share: a routine, a technique, a complaint. */
+export function StandsTable({
+  title,
+  rows,
+}: {
+  title: string;
+  rows: readonly { id: string; name: string; clients: number; stands: Stands | null }[];
+}) {
+  if (!rows.length)
+    return (
+      <>
+        <h2>{title}</h2>
+        <p className="soft">None was worked with yet.</p>
+      </>
+    );
+  return (
+    <table className="table table-sm stands-table">
+      <caption className="visually-hidden">{title}</caption>
+      <thead>
+        <tr>
+          <th scope="col">{title}</th>
+          <th scope="col" className="text-end">
+            Clients
+          </th>
+          <th scope="col">How they stand</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((r) => (
+          <tr key={r.id}>
+            <th scope="row" className="fw-normal">
+              {r.name}
+            </th>
+            <td className="num text-end">{r.clients}</td>
+            <td className="small">
+              <StandsSeen clients={r.clients} stands={r.stands} />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

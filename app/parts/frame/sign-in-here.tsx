@@ -14,19 +14,21 @@ interface Props {
 export function SignInHere({ practitionerId, name, email }: Props) {
   const out = useSignedOut();
   const [password, setPassword] = useState('');
-  const [problem, setProblem] = useState('');
+  const [code, setCode] = useState('');
+  const [problem, setProblem] = useState<{ password?: string; code?: string }>({});
   if (!out) return null;
   const signIn = async (event: React.FormEvent) => {
     event.preventDefault();
     const answer = await fetch('/sign-in/here', {
       method: 'POST',
       headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({ practitionerId, email, password }),
+      body: JSON.stringify({ practitionerId, email, password, code }),
     }).catch(() => null);
     const told = (await answer?.json().catch(() => null)) as { errors?: Record<string, string> } | null;
-    setProblem(answer?.ok ? '' : (Object.values(told?.errors ?? {})[0] ?? 'No connection. Try again.'));
+    setProblem(answer?.ok ? {} : (told?.errors ?? { password: 'No connection. Try again.' }));
     if (!answer?.ok) return;
     setPassword('');
+    setCode('');
     tellSignedIn();
   };
   return (
@@ -45,8 +47,19 @@ export function SignInHere({ practitionerId, name, email }: Props) {
             autoFocus
             value={password}
             onChange={(e: { target: { value: string } }) => setPassword(e.target.value)}
-            message={problem}
+            message={problem.password}
           />
+          {problem.code && (
+            <FieldFrame
+              label="Code"
+              inputMode="numeric"
+              autoComplete="one-time-code"
+              autoFocus
+              value={code}
+              onChange={(e: { target: { value: string } }) => setCode(e.target.value)}
+              message={problem.code}
+            />
+          )}
           <Button type="submit" className="mt-4">
             Sign in again
           </Button>

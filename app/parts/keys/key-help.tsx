@@ -53,6 +53,13 @@ const BY_STAGE: Record<string, Keys> = {
   ],
   record: [...CHART, ['0 – 3', 'tenderness of the place in focus']],
 };
+const TODAY: Keys = [
+  ['n', 'a new visit in the next free time'],
+  [',  .  t', 'the day before, the day after, today'],
+  ['← → ↑ ↓', 'on a booking in the making: five minutes, the next room'],
+  ['Shift ← →', 'its length'],
+  ['Enter  Esc', 'book it; leave it'],
+];
 const FIND_IT: Keys = [
   ['← → ↑ ↓', 'move the cross'],
   ['w a s d', 'move it in long steps'],
@@ -77,11 +84,13 @@ export function KeyHelp() {
   useEffect(() => onHelpAsked(() => setShown(true)), []);
   const own = pathname.startsWith('/visits/')
     ? (BY_STAGE[pathname.split('/').at(-1) ?? ''] ?? [])
-    : pathname === '/atlas/find-it'
-      ? FIND_IT
-      : pathname.startsWith('/atlas')
-        ? CHART
-        : [];
+    : pathname === '/today'
+      ? TODAY
+      : pathname === '/atlas/find-it'
+        ? FIND_IT
+        : pathname.startsWith('/atlas')
+          ? CHART
+          : [];
   const isGuide = pathname.startsWith('/visits/') && pathname.endsWith('/guide');
   return (
     <>

@@ -4,9 +4,18 @@ import { Button } from 'react-bootstrap';
 const Qr = lazy(() => import('./qr'));
 
 /** A private link in the one moment in which it can be handed over: as text, as a code, and to be copied. */
-export function SecretAddress({ secret, children }: { secret: string; children?: ReactNode }) {
+export function SecretAddress({
+  secret,
+  opens = 'h',
+  children,
+}: {
+  secret: string;
+  /** What it opens: a client’s own pages, the way in for a colleague, or a practitioner’s calendar. */
+  opens?: 'h' | 'join' | 'c';
+  children?: ReactNode;
+}) {
   const [copied, setCopied] = useState('');
-  const address = `${location.origin}/h/${secret}`;
+  const address = `${location.origin}/${opens}/${secret}`;
   const copy = () =>
     navigator.clipboard.writeText(address).then(
       () => setCopied('Copied.'),

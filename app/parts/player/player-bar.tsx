@@ -15,6 +15,7 @@ export function PlayerBar({
   leftMs,
   unsent,
   onLeave,
+  roomScreen,
 }: {
   who: ReactNode;
   phase: string;
@@ -26,6 +27,8 @@ export function PlayerBar({
   unsent: number;
   /** To the rest of what the run belongs to; it waits meanwhile. */
   onLeave: () => void;
+  /** Where another screen shows this run. */
+  roomScreen: string | undefined;
 }) {
   const { timeOfDay } = useDates();
   return (
@@ -46,6 +49,11 @@ export function PlayerBar({
         <strong className="num">{clock(Math.ceil(leftMs / 1000))}</strong> left
         <span className="soft">, ends about {timeOfDay(new Date(nowMs() + leftMs).toISOString())}</span>
       </span>
+      {roomScreen && (
+        <Button variant="link" href={roomScreen} target="_blank" className="long d-inline-flex align-items-center">
+          Room screen
+        </Button>
+      )}
       <Button variant="link" onClick={onLeave} aria-label="To the plan">
         <span className="long">To the plan</span>
         <span className="short">Plan</span>

@@ -51,7 +51,7 @@ export interface PlayerProps {
   /** The routine as it is composed now: a run that began with another one says so. */
   composed: Routine | null;
   /** Told above a run: who is worked on, and what to mind. */
-  bar: { who: React.ReactNode; caution: string; onLeave: () => void };
+  bar: { who: React.ReactNode; caution: string; onLeave: () => void; roomScreen?: string };
   /** What is to be known before the start. */
   before: {
     /** A run of this is on record already. */
@@ -212,6 +212,7 @@ export function Player(props: PlayerProps) {
           leftMs={timeLeftMs(cues, state)}
           unsent={run.unsent}
           onLeave={leave}
+          roomScreen={props.bar.roomScreen}
         />
       )}
       {live && (

@@ -30,7 +30,7 @@ export function NeedsALook({
   const { shortDay, dayWords } = useDates();
   const nothing = ![attention, referrals, reviews, flags, home].some((list) => list.length);
   return (
-    <aside aria-label="Needs a look">
+    <aside aria-label="Needs a look" id="needs-a-look">
       <h2>Needs a look</h2>
       {nothing && <p className="soft mt-2">Nothing today.</p>}
       <HomeFlags flags={flags} />

@@ -1,5 +1,5 @@
 import { data } from 'react-router';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { endBooking } from '../../../server/db/queries/bookings.server';
 import { endBookingSchema } from '../../schemas/booking';
 import { readJson } from '../../schemas/read';
@@ -7,7 +7,7 @@ import type { Route } from './+types/end';
 
 /** Cancels a booking, or notes that nobody came. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'book');
   const input = await readJson(request, endBookingSchema);
   if (!input.ok) return data({ errors: input.errors }, { status: 422 });
   const ended = await endBooking(who, params.visitId, input.value.as);

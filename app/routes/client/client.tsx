@@ -5,38 +5,40 @@ import { Button } from 'react-bootstrap';
 import { data, Form, Link, NavLink, Outlet, redirect } from 'react-router';
 import { object, string } from 'yup';
 import { findClient } from '../../../server/db/queries/clients.server';
+import { handsOfClient } from '../../../server/db/queries/hand-over.server';
 import { beginWith } from '../../../server/db/queries/bookings.server';
 import { findTemplate } from '../../../server/db/queries/templates.server';
 import { standingFacts } from '../../../server/db/queries/facts.server';
 import { createVisit, openVisitBetween, visitTimes } from '../../../server/db/queries/visits.server';
 import { once } from '../../schemas/once';
 import { checkForm, readForm } from '../../schemas/read';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { dayIn } from '../../../server/access/time.server';
 import { OnceKey } from '../../parts/fields/once-key';
 import { dayOf } from '../../../core/schedule';
 import type { Route } from './+types/client';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId, timeZone } = await requirePractitioner(request);
+  const { practiceId, timeZone } = await permitted(request, 'see', 'care');
   const now = new Date();
   const { from, to } = dayIn(timeZone, now);
   const chosen = new URL(request.url).searchParams.get('with');
-  const [client, begun, open, facts, template] = await Promise.all([
+  const [client, begun, open, facts, template, hands] = await Promise.all([
     findClient(practiceId, params.clientId),
     visitTimes(practiceId, params.clientId, now),
     openVisitBetween(practiceId, params.clientId, from, to),
     standingFacts(practiceId, params.clientId),
     chosen ? findTemplate(practiceId, chosen) : null,
+    handsOfClient(practiceId, params.clientId),
   ]);
   if (!client) notFound('client');
   const routine = template && { id: template.id, name: template.name };
-  return { client, begun, open, facts, routine, timeZone, now: now.toISOString() };
+  return { client, hands: hands?.name ?? null, begun, open, facts, routine, timeZone, now: now.toISOString() };
 }
 
 /** Starts a visit right now. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const { practiceId, practitionerId, timeZone } = await requirePractitioner(request);
+  const { practiceId, practitionerId, timeZone } = await permitted(request, 'change', 'care');
   const input = await checkForm(object({ once, with: string().max(36) }), await readForm(request));
   if (!input.ok) throw data(Object.values(input.errors)[0], { status: 422 });
   const template = input.value.with ? await findTemplate(practiceId, input.value.with) : null;
@@ -65,7 +67,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export default function ClientFrame({ loaderData }: Route.ComponentProps) {
-  const { client, begun, open, facts, routine, now, timeZone } = loaderData;
+  const { client, hands, begun, open, facts, routine, now, timeZone } = loaderData;
   const base = `/clients/${client.id}`;
   const days = begun[0] ? differenceInCalendarDays(dayOf(now, timeZone), dayOf(begun[0], timeZone)) : null;
   return (
@@ -79,6 +81,7 @@ export default function ClientFrame({ loaderData }: Route.ComponentProps) {
               : days === 0
                 ? 'first visit today'
                 : `${counted(days, 'day')} since the first visit`}
+            {hands && `, with ${hands}`}
           </div>
         </div>
         <nav className="client-nav" aria-label="Client">

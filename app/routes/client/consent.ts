@@ -3,12 +3,12 @@ import { giveConsent, withdrawConsent } from '../../../server/db/queries/consent
 import { practiceTexts } from '../../../server/db/queries/practice.server';
 import { consentSchema } from '../../schemas/practice';
 import { readJson } from '../../schemas/read';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import type { Route } from './+types/consent';
 
 /** Consent to the very wording that was shown, or its withdrawal. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'care');
   const input = await readJson(request, consentSchema);
   if (!input.ok) return data({ message: Object.values(input.errors)[0] }, { status: 422 });
   const { kind, textVersion } = input.value;

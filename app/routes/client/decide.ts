@@ -1,13 +1,13 @@
 import { data } from 'react-router';
 import { decide } from '../../../server/db/queries/decisions.server';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { decisionSchema } from '../../schemas/decision';
 import { readJson } from '../../schemas/read';
 import type { Route } from './+types/decide';
 
 /** What is done next for a client, decided and kept. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'care');
   const input = await readJson(request, decisionSchema);
   if (!input.ok) return data({ errors: input.errors }, { status: 422 });
   const { once, ...said } = input.value;

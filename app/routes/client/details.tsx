@@ -8,18 +8,20 @@ import { ConsentLine } from '../../parts/fields/consent-line';
 import { ClientForm } from '../../rooms/client/client-form';
 import { clientInput, clientSchema } from '../../schemas/client';
 import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { may } from '../../../server/access/may';
+import { notFound, permitted } from '../../../server/access/session.server';
 import type { Route } from './+types/details';
 import type { loader as frame } from './client';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId, practitionerId, timeZone, role } = await requirePractitioner(request);
+  const who = await permitted(request, 'see', 'care');
+  const { practiceId, practitionerId, timeZone } = who;
   const [consents, texts] = await Promise.all([consentsOf(practiceId, params.clientId), practiceTexts(practiceId)]);
-  return { consents, texts, timeZone, practitionerId, isOwner: role === 'owner' };
+  return { consents, texts, timeZone, practitionerId, mayLetGo: may(who, 'change', 'records') };
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'care');
   const input = await checkForm(clientSchema, await readForm(request));
   if (!input.ok) return data({ errors: input.errors, typed: input.typed }, { status: 422 });
   const result = await updateClient(who, params.clientId, input.value.version ?? 0, clientInput(input.value));
@@ -38,7 +40,7 @@ export async function action({ request, params }: Route.ActionArgs) {
 }
 
 export default function Details({
-  loaderData: { texts, timeZone, practitionerId, isOwner, consents: kept },
+  loaderData: { texts, timeZone, practitionerId, mayLetGo, consents: kept },
 }: Route.ComponentProps) {
   const { client } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof frame>>;
   const [consents, setConsents] = useState(kept);
@@ -66,7 +68,7 @@ export default function Details({
             Take the whole record along
           </a>{' '}
           <span className="soft">as a file: a page to read, the document, the photos.</span>{' '}
-          {isOwner && <Link to={`/clients/${client.id}/let-go`}>Let this client go …</Link>}
+          {mayLetGo && <Link to={`/clients/${client.id}/let-go`}>Let this client go …</Link>}
         </section>
         <ClientForm who={practitionerId} client={client} answered={useActionData<typeof action>()} verb="Save" />
       </main>

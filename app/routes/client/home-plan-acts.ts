@@ -1,7 +1,7 @@
 import { planProblems } from '../../../core/schedule';
 import { data } from 'react-router';
 import { homeOffer } from '../../../server/access/home.server';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { momentIn } from '../../../server/access/time.server';
 import { seeToFlag } from '../../../server/db/queries/home-arrivals.server';
 import { endLink, makeLink } from '../../../server/db/queries/links.server';
@@ -13,7 +13,7 @@ import type { Route } from './+types/home-plan-acts';
 
 /** A home plan is kept or ended, and what was done of it is noted. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'care');
   const act = new URL(request.url).searchParams.get('do');
   if (act === 'end') return (await endHomePlan(who, params.clientId)) ? { done: true } : notFound('home plan');
   if (act === 'link') {

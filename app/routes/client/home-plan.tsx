@@ -10,7 +10,7 @@ import { schoolOf } from '../../../server/db/queries/practice.server';
 import { ownTechniques } from '../../../server/db/queries/techniques.server';
 import { homeRunsTold } from '../../../server/db/queries/home-looks.server';
 import { linkOfPlan } from '../../../server/db/queries/links.server';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { stopsOf } from '../../parts/chart/chart-marks';
 import { send } from '../../parts/frame/send';
@@ -28,7 +28,7 @@ import { Failed } from '../../parts/frame/failed';
 export type HomeCandidate = Route.ComponentProps['loaderData']['candidates'][number];
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId, timeZone } = await requirePractitioner(request);
+  const { practiceId, timeZone } = await permitted(request, 'see', 'care');
   const asked = new URL(request.url).searchParams;
   const shown = TECHNIQUE_TOOLS.filter((tool) => asked.getAll('shown').includes(tool));
   const proposed = asked.getAll('proposed').slice(0, HOME_STEPS_MOST);

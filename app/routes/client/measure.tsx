@@ -9,13 +9,13 @@ import { MeasureForm } from '../../rooms/client/measure-form';
 import { MeasureHistory } from '../../rooms/client/measure-history';
 import { measuresOf, measuresSchema } from '../../schemas/measures';
 import { checkForm, readForm } from '../../schemas/read';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { dayOf } from '../../../core/schedule';
 import type { Route } from './+types/measure';
 import type { loader as clientLoader } from './client';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId, timeZone } = await requirePractitioner(request);
+  const { practiceId, timeZone } = await permitted(request, 'see', 'care');
   return {
     taken: await measuresOfClient(practiceId, params.clientId),
     today: dayOf(new Date().toISOString(), timeZone),
@@ -23,7 +23,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
 }
 
 export async function action({ request, params }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'care');
   const form = await readForm(request);
   const remove = form.get('remove');
   if (remove !== undefined) {

@@ -1,6 +1,6 @@
 import { data } from 'react-router';
 import { correctRating, keepRating, keptRatings, removeRating } from '../../../server/db/queries/ratings.server';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { momentIn } from '../../../server/access/time.server';
 import { type RatingAct, ratingSchemas } from '../../schemas/rating';
 import { readJson } from '../../schemas/read';
@@ -10,7 +10,7 @@ const A_YEAR_MS = 366 * 86_400_000;
 
 /** Ratings between visits, as the client told them: kept, corrected, taken away. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'care');
   const act = new URL(request.url).searchParams.get('do');
   if (act !== 'keep' && act !== 'correct' && act !== 'remove') notFound('page');
   const input = await readJson(request, ratingSchemas[act satisfies RatingAct]);
@@ -42,7 +42,7 @@ export async function action({ request, params }: Route.ActionArgs) {
 
 /** Those of one complaint, asked for when its list is opened. */
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'care');
   const complaint = new URL(request.url).searchParams.get('of');
   if (!complaint) notFound('page');
   return { ratings: await keptRatings(practiceId, params.clientId, complaint) };

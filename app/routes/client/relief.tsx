@@ -9,7 +9,7 @@ import { latestDecision } from '../../../server/db/queries/decisions.server';
 import { homePlansOf } from '../../../server/db/queries/home-plans.server';
 import { doneAtVisits } from '../../../server/db/queries/runs.server';
 import { daysBetween } from '../../../server/access/time.server';
-import { requirePractitioner } from '../../../server/access/session.server';
+import { permitted } from '../../../server/access/session.server';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { asSvg } from '../../parts/export/picture';
 import { PictureButtons } from '../../parts/export/picture-buttons';
@@ -27,7 +27,7 @@ import type { Route } from './+types/relief';
 import type { loader as frame } from './client';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId, timeZone } = await requirePractitioner(request);
+  const { practiceId, timeZone } = await permitted(request, 'see', 'care');
   const asked = new URL(request.url).searchParams;
   const [from, to] = [asked.get('from') ?? '', asked.get('to') ?? ''];
   // An address that names no days shows them all.

@@ -5,15 +5,16 @@ import { Button } from 'react-bootstrap';
 import { Link, useRevalidator, useRouteLoaderData } from 'react-router';
 import { ratingsOfVisits } from '../../../server/db/queries/readings.server';
 import { VISITS_SHOWN, visitsOfClient } from '../../../server/db/queries/visits.server';
-import { requirePractitioner } from '../../../server/access/session.server';
-import { BookingForm } from '../../parts/booking/booking-form';
+import { usualLength } from '../../../server/access/day.server';
+import { permitted } from '../../../server/access/session.server';
+import { BookingForm, whenOf } from '../../parts/booking/booking-form';
 import { BookingWays } from '../../parts/booking/booking-line';
 import { useDates } from '../../parts/frame/use-dates';
 import type { loader as frame } from './client';
 import type { Route } from './+types/visits';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'care');
   const before = new URL(request.url).searchParams.get('before') ?? '';
   const visits = await visitsOfClient(
     practiceId,
@@ -21,7 +22,9 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     /^\d{4}-\d\d-\d\dT[\d:.]+Z$/.test(before) && !Number.isNaN(Date.parse(before)) ? new Date(before) : null,
   );
   const shown = visits.slice(0, VISITS_SHOWN);
+  const lately = await usualLength(practiceId, params.clientId, null);
   return {
+    lately: { practitionerId: lately?.practitionerId ?? null, roomId: lately?.roomId ?? null },
     visits: shown,
     more: visits.length > shown.length ? shown[shown.length - 1]!.startsAt : null,
     later: before !== '',
@@ -32,10 +35,12 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   };
 }
 
-export default function Visits({ loaderData: { visits, more, later, ratings } }: Route.ComponentProps) {
+export default function Visits({ loaderData }: Route.ComponentProps) {
+  const { visits, more, later, ratings } = loaderData;
   const { timeOfDay, shortDay } = useDates();
   const { client, now } = useRouteLoaderData('routes/client/client') as Awaited<ReturnType<typeof frame>>;
   const [books, setBooks] = useState(false);
+  const [when, setWhen] = useState(() => whenOf('', '', USUAL_BOOKING_MINUTES, loaderData.lately));
   const { revalidate } = useRevalidator();
   const isFirst = !more && !later && !visits.some(wasBegun);
   return (
@@ -49,7 +54,8 @@ export default function Visits({ loaderData: { visits, more, later, ratings } }:
             label="Book it"
             clientId={client.id}
             visitId={null}
-            when={{ day: '', time: '', minutes: USUAL_BOOKING_MINUTES }}
+            when={when}
+            onWhen={setWhen}
             onBooked={() => {
               setBooks(false);
               void revalidate();

@@ -2,7 +2,7 @@ import { data } from 'react-router';
 import { object, number, string } from 'yup';
 import { pressStream } from '../../../server/gauge.server';
 import { check } from '../../schemas/read';
-import { requirePractitioner } from '../../../server/access/session.server';
+import { permitted } from '../../../server/access/session.server';
 import type { Route } from './+types/gauge';
 
 const pressSchema = object({
@@ -14,7 +14,7 @@ const pressSchema = object({
 
 /** One press of the gauge, line by line, for as long as the page listens. */
 export async function loader({ request }: Route.LoaderArgs) {
-  await requirePractitioner(request);
+  await permitted(request, 'see', 'care');
   const input = await check(pressSchema, Object.fromEntries(new URL(request.url).searchParams));
   if (!input.ok) return data({ message: Object.values(input.errors)[0] }, { status: 422 });
   const stream = pressStream({ kind: 'press', ...input.value }, request.signal);

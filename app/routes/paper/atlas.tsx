@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { findClient } from '../../../server/db/queries/clients.server';
 import { latestMeasures } from '../../../server/db/queries/measures.server';
 import { ATLAS_ENTRIES } from '../../../reference/atlas-entries';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { standingMarks } from '../../parts/chart/chart-marks';
 import { useFitted } from '../../parts/chart/fitted';
 import { bestView, spotOf, type Place, type View } from '../../parts/chart/places';
@@ -23,7 +23,7 @@ const entryOf = ({ kind, id }: { kind?: string; id?: string }) =>
   ATLAS_ENTRIES.find((e) => e.kind === kind && e.id === id) ?? null;
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'atlas');
   if (!entryOf(params)) notFound('sheet');
   const clientId = new URL(request.url).searchParams.get('client');
   const [client, measures] = await Promise.all([

@@ -6,7 +6,7 @@ import { homeOffer } from '../../../server/access/home.server';
 import { findClient } from '../../../server/db/queries/clients.server';
 import { contactOf } from '../../../server/db/queries/practice.server';
 import { ownTechniques } from '../../../server/db/queries/techniques.server';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { withOwn } from '../../parts/catalogue/catalogue';
 import { dayOf } from '../../../core/schedule';
 import { useInBrowser } from '../../parts/fields/use-in-browser';
@@ -15,7 +15,7 @@ import { HandOut } from '../../rooms/home/hand-out';
 import type { Route } from './+types/home-plan';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId, name, timeZone } = await requirePractitioner(request);
+  const { practiceId, name, timeZone } = await permitted(request, 'see', 'care');
   const [client, offer, own, contact] = await Promise.all([
     findClient(practiceId, params.clientId),
     homeOffer(practiceId, params.clientId, new Set()),

@@ -1,13 +1,13 @@
 import { findClient } from '../../../server/db/queries/clients.server';
 import { cautionsOf, practiceTexts } from '../../../server/db/queries/practice.server';
 import { findVisit } from '../../../server/db/queries/visits.server';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { Sheet } from '../../parts/paper/sheet';
 import { ReferralWords } from '../../parts/paper/referral-words';
 import type { Route } from './+types/referral';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'care');
   const visit = await findVisit(practiceId, params.visitId);
   if (!visit?.referral) notFound('referral');
   const [client, cautions, texts] = await Promise.all([

@@ -4,7 +4,7 @@ import { standingFacts } from '../../../server/db/queries/facts.server';
 import { visitsOfClient, visitTimes } from '../../../server/db/queries/visits.server';
 import { reliefOf } from '../../../server/access/relief-of.server';
 import { doneAtVisits } from '../../../server/db/queries/runs.server';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { changeMarks } from '../../parts/chart/chart-marks';
 import { useDates } from '../../parts/frame/use-dates';
 import { PaperCharts, viewsShowing } from '../../parts/paper/paper-charts';
@@ -18,7 +18,7 @@ import type { Route } from './+types/relief';
 const VISITS_TOLD = 8;
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'care');
   const isForColleague = new URL(request.url).searchParams.get('for') === 'colleague';
   const [client, begun, relief, visits, facts, done] = await Promise.all([
     findClient(practiceId, params.clientId),

@@ -2,7 +2,7 @@ import { checkRoutine } from '../../../core/rules';
 import { useMemo } from 'react';
 import { findTemplate } from '../../../server/db/queries/templates.server';
 import { ownTechniques } from '../../../server/db/queries/techniques.server';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { withOwn } from '../../parts/catalogue/catalogue';
 import { standingMarks } from '../../parts/chart/chart-marks';
 import { Sheet } from '../../parts/paper/sheet';
@@ -10,7 +10,7 @@ import { RoutinePaper } from '../../rooms/paper/routine-paper';
 import type { Route } from './+types/template';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'routines');
   const [template, own] = await Promise.all([findTemplate(practiceId, params.templateId), ownTechniques(practiceId)]);
   if (!template) notFound('routine');
   return { template, own };

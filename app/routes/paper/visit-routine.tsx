@@ -4,7 +4,7 @@ import { findClient } from '../../../server/db/queries/clients.server';
 import { findVisit } from '../../../server/db/queries/visits.server';
 import { ownTechniques } from '../../../server/db/queries/techniques.server';
 import { screeningOf } from '../../../server/access/screening.server';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { withOwn } from '../../parts/catalogue/catalogue';
 import { keepOffMarks } from '../../parts/chart/chart-marks';
 import { Sheet } from '../../parts/paper/sheet';
@@ -13,7 +13,7 @@ import { ToMind } from '../../rooms/paper/to-mind';
 import type { Route } from './+types/visit-routine';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'care');
   const visit = await findVisit(practiceId, params.visitId);
   if (!visit?.routine) notFound('routine of the visit');
   const [client, own, screen] = await Promise.all([

@@ -6,13 +6,13 @@ import { scoresOfVisit } from '../../../server/db/queries/scores.server';
 import { findVisit, visitNumber } from '../../../server/db/queries/visits.server';
 import { runsTold } from '../../../server/access/runs-told.server';
 import { screeningOf } from '../../../server/access/screening.server';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { Sheet } from '../../parts/paper/sheet';
 import { VisitPaper } from '../../rooms/paper/visit-paper';
 import type { Route } from './+types/visit';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'care');
   const visit = await findVisit(practiceId, params.visitId);
   if (!visit) notFound('visit');
   const [client, number, booking, readings, scores, runs, amendments, next, screen] = await Promise.all([

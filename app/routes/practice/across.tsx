@@ -1,26 +1,29 @@
 import { RATING_DUE_DAYS, STANDS_FROM_CLIENTS, STOPPED_AFTER_DAYS } from '../../../core/record';
 import { counted } from '../../../core/words';
-import { Link, redirect } from 'react-router';
-import { requirePractitioner } from '../../../server/access/session.server';
+import { Link } from 'react-router';
+import { permitted } from '../../../server/access/session.server';
+import { fromCopy } from '../../../server/access/copy.server';
 import { ratingsDue, standsByTechnique, stoppedComing } from '../../../server/db/queries/across.server';
 import { catalogueOf } from '../../../server/db/queries/techniques.server';
 import { templateStands } from '../../../server/db/queries/template-lines.server';
-import { StandsSeen } from '../../parts/course/stands-seen';
+import { StandsTable } from '../../parts/course/stands-seen';
+import { AsOf } from '../../parts/frame/as-of';
 import { useDates } from '../../parts/frame/use-dates';
 import type { Route } from './+types/across';
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId, role } = await requirePractitioner(request);
-  if (role !== 'owner') throw redirect('/practice');
+  const { practiceId } = await permitted(request, 'see', 'sums');
   const now = new Date();
-  const [techniques, routines, stopped, ratings, catalogue] = await Promise.all([
-    standsByTechnique(practiceId),
+  const [{ told, asOf }, routines, catalogue] = await Promise.all([
+    fromCopy(() =>
+      Promise.all([standsByTechnique(practiceId), stoppedComing(practiceId, now), ratingsDue(practiceId, now)]),
+    ),
     templateStands(practiceId),
-    stoppedComing(practiceId, now),
-    ratingsDue(practiceId, now),
     catalogueOf(practiceId),
   ]);
+  const [techniques, stopped, ratings] = told;
   return {
+    asOf,
     techniques: techniques
       .map((t) => ({ ...t, name: catalogue.techniques.get(t.id)?.name ?? 'a technique that is no longer kept' }))
       .sort((a, b) => a.name.localeCompare(b.name)),
@@ -31,7 +34,7 @@ export async function loader({ request }: Route.LoaderArgs) {
 }
 
 /** Over all clients: how they stand by what was done with them, who stopped coming, which ratings are due. */
-export default function Across({ loaderData: { techniques, routines, stopped, ratings } }: Route.ComponentProps) {
+export default function Across({ loaderData: { asOf, techniques, routines, stopped, ratings } }: Route.ComponentProps) {
   const { shortDay } = useDates();
   return (
     <div className="page with-aside">
@@ -39,6 +42,7 @@ export default function Across({ loaderData: { techniques, routines, stopped, ra
         <div className="page-head">
           <h1>Across clients</h1>
         </div>
+        <AsOf at={asOf} />
         <p className="soft">
           Seen together with the work, not proof of it. Told from {STANDS_FROM_CLIENTS} clients up whose course can be
           judged; in brackets where the true share lies with 95 %. Sorted by name, not by what came out.
@@ -79,48 +83,5 @@ export default function Across({ loaderData: { techniques, routines, stopped, ra
         {ratings.total > ratings.due.length && <p className="soft">And {ratings.total - ratings.due.length} more.</p>}
       </aside>
     </div>
-  );
-}
-
-function StandsTable({
-  title,
-  rows,
-}: {
-  title: string;
-  rows: readonly { id: string; name: string; clients: number; stands: Parameters<typeof StandsSeen>[0]['stands'] }[];
-}) {
-  if (!rows.length)
-    return (
-      <>
-        <h2>{title}</h2>
-        <p className="soft">None was worked with yet.</p>
-      </>
-    );
-  return (
-    <table className="table table-sm stands-table">
-      <caption className="visually-hidden">{title}</caption>
-      <thead>
-        <tr>
-          <th scope="col">{title}</th>
-          <th scope="col" className="text-end">
-            Clients
-          </th>
-          <th scope="col">How they stand</th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((r) => (
-          <tr key={r.id}>
-            <th scope="row" className="fw-normal">
-              {r.name}
-            </th>
-            <td className="num text-end">{r.clients}</td>
-            <td className="small">
-              <StandsSeen clients={r.clients} stands={r.stands} />
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
   );
 }

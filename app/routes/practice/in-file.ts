@@ -1,5 +1,5 @@
 import { data } from 'react-router';
-import { notFound, requireOwner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { beginFile } from '../../../server/db/queries/brought-files.server';
 import { bringFileSchema } from '../../schemas/bring';
 import { readJson } from '../../schemas/read';
@@ -7,7 +7,7 @@ import type { Route } from './+types/in-file';
 
 /** Begins a file that is brought in; its pieces come after. */
 export async function action({ request }: Route.ActionArgs) {
-  const who = await requireOwner(request, 'Files are brought in by the owner of the practice.');
+  const who = await permitted(request, 'change', 'records');
   const input = await readJson(request, bringFileSchema);
   if (!input.ok) return data({ errors: input.errors, id: '' }, { status: 422 });
   return data({ errors: {}, id: await beginFile(who, input.value) });

@@ -1,11 +1,11 @@
 import { data } from 'react-router';
-import { notFound, requireOwner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { keepPiece } from '../../../server/db/queries/brought-files.server';
 import type { Route } from './+types/in-part';
 
 /** A piece of a file that is brought in. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const who = await requireOwner(request, 'Files are brought in by the owner of the practice.');
+  const who = await permitted(request, 'change', 'records');
   const n = Number(params.n);
   const bytes = Buffer.from(await request.arrayBuffer());
   if (!Number.isSafeInteger(n) || n < 0 || n > 10_000)

@@ -1,6 +1,6 @@
 import { data } from 'react-router';
 import { bringAndTell } from '../../../server/access/bring.server';
-import { notFound, requireOwner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { fileOfMine } from '../../../server/db/queries/brought-files.server';
 import { bringSchema } from '../../schemas/bring';
 import { readJson } from '../../schemas/read';
@@ -8,7 +8,7 @@ import type { Route } from './+types/in-work';
 
 /** Looks at a file that has come, or keeps what is in it; how far it is comes line by line. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const who = await requireOwner(request, 'Files are brought in by the owner of the practice.');
+  const who = await permitted(request, 'change', 'records');
   const input = await readJson(request, bringSchema);
   if (!input.ok) return data({ errors: input.errors }, { status: 422 });
   const file = await fileOfMine(who, params.fileId);

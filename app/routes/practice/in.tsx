@@ -1,12 +1,12 @@
 import { useRouteLoaderData } from 'react-router';
-import { requireOwner } from '../../../server/access/session.server';
+import { permitted } from '../../../server/access/session.server';
 import { mappingsOf } from '../../../server/db/queries/brought-files.server';
 import { BringIn, type KeptMappings } from '../../rooms/practice/bring/bring-in';
 import type { loader as frame } from './practice';
 import type { Route } from './+types/in';
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId } = await requireOwner(request, 'Files are brought in by the owner of the practice.');
+  const { practiceId } = await permitted(request, 'see', 'records');
   return { mappings: (await mappingsOf(practiceId)) as unknown as KeptMappings };
 }
 

@@ -1,10 +1,10 @@
-import { notFound, requireOwner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { openKept } from '../../../server/db/queries/client-record.server';
 import type { Route } from './+types/kept-file';
 
 /** A closed record as the file that it is. */
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const who = await requireOwner(request, 'Closed records are the owner’s.');
+  const who = await permitted(request, 'see', 'records');
   const file = await openKept(who, params.recordId);
   if (!file) notFound('record');
   return new Response(new Uint8Array(file), {

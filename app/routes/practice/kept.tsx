@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { data, Form, Link, useActionData } from 'react-router';
-import { notFound, requireOwner, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { whyUnsigned } from '../../../server/access/signature.server';
 import { eraseKept, keptRecords, type KeptRecord } from '../../../server/db/queries/client-record.server';
 import { FieldFrame } from '../../parts/fields/field';
@@ -11,19 +11,16 @@ import { signedSchema } from '../../schemas/let-go';
 import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
 import type { Route } from './+types/kept';
 
-const OWNERS = 'Closed records are the owner’s.';
-
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId, timeZone } = await requireOwner(request, OWNERS);
+  const { practiceId, timeZone } = await permitted(request, 'see', 'records');
   return { records: await keptRecords(practiceId), today: dayOf(new Date().toISOString(), timeZone) };
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'records');
   const form = await readForm(request);
   const id = form.get('id') ?? '';
   const told = (errors: FieldErrors, status: number) => data({ id, errors }, { status });
-  if (who.role !== 'owner') return told({ password: OWNERS }, 403);
   const input = await checkForm(signedSchema, form, ['id']);
   if (!input.ok) return told(input.errors, 422);
   const unsigned = await whyUnsigned(who, input.value.password);

@@ -8,7 +8,7 @@ import {
   type CsvTable,
   type CsvWays,
 } from '../../../core/exchange';
-import { notFound, requireOwner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { noteInTrail } from '../../../server/db/queries/audit.server';
 import { allClients, allReadings, allRunSteps } from '../../../server/db/queries/export.server';
 import { csvWaysSchema } from '../../schemas/csv-ways';
@@ -37,7 +37,7 @@ const TABLES: Readonly<Record<string, (practiceId: string, ways: CsvWays) => Rea
 
 /** A table of the practice as a file for spreadsheets, written in the way that was asked for. */
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const who = await requireOwner(request, 'A practice is taken out by its owner.');
+  const who = await permitted(request, 'see', 'records');
   const make = Object.hasOwn(TABLES, params.what) ? TABLES[params.what] : undefined;
   if (!make) notFound('table');
   const input = await check(csvWaysSchema, Object.fromEntries(new URL(request.url).searchParams));

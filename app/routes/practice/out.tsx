@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import type { CsvWays } from '../../../core/exchange';
-import { requireOwner } from '../../../server/access/session.server';
+import { permitted } from '../../../server/access/session.server';
 import { type FileWays, TableWays } from '../../parts/fields/table-ways';
 import type { Route } from './+types/out';
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { timeZone } = await requireOwner(request, 'A practice is taken out by its owner.');
+  const { timeZone } = await permitted(request, 'see', 'records');
   return { timeZone };
 }
 

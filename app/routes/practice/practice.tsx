@@ -1,10 +1,12 @@
 import { NavLink, Outlet } from 'react-router';
-import { requirePractitioner } from '../../../server/access/session.server';
+import { may } from '../../../server/access/may';
+import { permitted } from '../../../server/access/session.server';
 import type { Route } from './+types/practice';
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceName, role, timeZone } = await requirePractitioner(request);
-  return { practiceName, isOwner: role === 'owner', timeZone };
+  const who = await permitted(request, 'see', 'rules');
+  const { practiceName, timeZone } = who;
+  return { practiceName, isOwner: may(who, 'change', 'rules'), timeZone };
 }
 export const meta = () => [{ title: 'Practice · Velvet Compass' }];
 
@@ -24,8 +26,11 @@ export default function PracticeFrame({ loaderData }: Route.ComponentProps) {
           <NavLink to="/practice/school">School, dates, review</NavLink>
           <NavLink to="/practice/texts">Texts</NavLink>
           <NavLink to="/practice/products">Products</NavLink>
+          <NavLink to="/practice/rooms">Rooms</NavLink>
           <NavLink to="/practice/reminders">Reminders</NavLink>
+          {loaderData.isOwner && <NavLink to="/practice/colleagues">Colleagues</NavLink>}
           {loaderData.isOwner && <NavLink to="/practice/across">Across clients</NavLink>}
+          {loaderData.isOwner && <NavLink to="/practice/numbers">Numbers</NavLink>}
           {loaderData.isOwner && <NavLink to="/practice/out">Take out</NavLink>}
           {loaderData.isOwner && <NavLink to="/practice/in">Bring in</NavLink>}
           {loaderData.isOwner && <NavLink to="/practice/kept">Closed records</NavLink>}

@@ -6,18 +6,18 @@ import { addProduct, changeProduct, productsOf } from '../../../server/db/querie
 import { KeptRow } from '../../rooms/practice/kept-row';
 import { productSchema, readIngredients, type ProductForm as Values } from '../../schemas/practice';
 import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { OnceKey } from '../../parts/fields/once-key';
 import { Field, useCheckedForm, type Answered } from '../../parts/fields/field';
 import type { Route } from './+types/products';
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'stock');
   return { products: await productsOf(practiceId) };
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'stock');
   const form = await readForm(request);
   const [what, id, version] = ['do', 'id', 'version'].map((name) => form.get(name));
   const told = (errors: FieldErrors, status: number, typed?: object) => data({ errors, typed }, { status });

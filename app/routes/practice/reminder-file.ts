@@ -1,12 +1,12 @@
 import { remindersDue } from '../../../server/access/reminders.server';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { takeAsFile } from '../../../server/db/queries/reminders.server';
 import { letterFile } from '../../../server/mail.server';
 import type { Route } from './+types/reminder-file';
 
 /** One reminder as a file, to be sent by whatever the practice writes with; it does not go out by itself afterwards. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'rules');
   const { settings, today, due } = await remindersDue(who.practiceId, new Date());
   const letter = await takeAsFile(
     who,

@@ -3,7 +3,7 @@ import { Button, Form as BsForm } from 'react-bootstrap';
 import { data, Form, Link, useActionData, useRevalidator, useRouteLoaderData } from 'react-router';
 import { MAIL_TRIES, outboxOf, setReminders, type OutboxRow } from '../../../server/db/queries/reminders.server';
 import { remindersDue } from '../../../server/access/reminders.server';
-import { requirePractitioner } from '../../../server/access/session.server';
+import { permitted } from '../../../server/access/session.server';
 import { hasMail } from '../../../server/mail.server';
 import { REMINDED_FROM_HOUR } from '../../../core/schedule';
 import { saveFile } from '../../parts/export/picture';
@@ -15,7 +15,7 @@ import type { loader as frame } from './practice';
 import type { Route } from './+types/reminders';
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'rules');
   const { settings, today, due } = await remindersDue(practiceId, new Date());
   const { reminds, mailFrom } = settings;
   return {
@@ -31,10 +31,9 @@ export async function loader({ request }: Route.LoaderArgs) {
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'rules');
   const form = await readForm(request);
   const told = (errors: FieldErrors, status: number) => data({ errors, kept: false }, { status });
-  if (who.role !== 'owner') return told({ mailFrom: 'Reminders are set by the owner of the practice.' }, 403);
   const input = await checkForm(remindersSchema, form);
   if (!input.ok) return told(input.errors, 422);
   await setReminders(who, input.value);

@@ -1,6 +1,6 @@
 import { Button, Form as BsForm } from 'react-bootstrap';
 import { data, Form, Link, useActionData } from 'react-router';
-import { requireOwner, requirePractitioner } from '../../../server/access/session.server';
+import { permitted } from '../../../server/access/session.server';
 import { whyUnsigned } from '../../../server/access/signature.server';
 import { eraseOld, retentionOf, setRetention, whatIsOld } from '../../../server/db/queries/retention.server';
 import { counted } from '../../../core/words';
@@ -11,19 +11,16 @@ import { eraseOldSchema, retentionSchema } from '../../schemas/let-go';
 import { check, checkForm, readForm, type FieldErrors } from '../../schemas/read';
 import type { Route } from './+types/retention';
 
-const OWNERS = 'How long records are kept is the owner’s to say.';
-
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId } = await requireOwner(request, OWNERS);
+  const { practiceId } = await permitted(request, 'see', 'records');
   const [kept, old] = await Promise.all([retentionOf(practiceId), whatIsOld(practiceId)]);
   return { kept, old };
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'records');
   const sent = await readForm(request);
   const told = (errors: FieldErrors, status: number, done = '') => data({ errors, done }, { status });
-  if (who.role !== 'owner') return told({ password: OWNERS }, 403);
   if (sent.get('do') === 'keep') {
     const input = await checkForm(retentionSchema, sent, ['do']);
     if (!input.ok) return told(input.errors, 422);

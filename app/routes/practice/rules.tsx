@@ -5,13 +5,13 @@ import { KeptRow } from '../../rooms/practice/kept-row';
 import { RuleForm } from '../../rooms/practice/rule-form';
 import { ruleSchema } from '../../schemas/practice';
 import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { takenAwayBy } from '../../parts/words/caution-words';
 import type { Route } from './+types/rules';
 import type { loader as frame } from './practice';
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'rules');
   return { rules: await localRules(practiceId) };
 }
 
@@ -22,12 +22,7 @@ const STALE: FieldErrors = {
 
 /** A rule is added, changed, switched off or on; only the owner decides for everybody. */
 export async function action({ request }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
-  if (who.role !== 'owner')
-    return data(
-      { errors: { title: 'Rules for everybody are set by the owner of the practice.' } as FieldErrors },
-      { status: 403 },
-    );
+  const who = await permitted(request, 'change', 'rules');
   const form = await readForm(request);
   const [what, id, version] = ['do', 'id', 'version'].map((name) => form.get(name));
   if (what === 'off' || what === 'on') {

@@ -2,7 +2,7 @@ import { Button, Form as BsForm } from 'react-bootstrap';
 import { data, Form, useActionData, useRouteLoaderData } from 'react-router';
 import { DATE_FORMATS } from '../../../core/record';
 import { SCHOOLS } from '../../../reference/schools';
-import { requirePractitioner } from '../../../server/access/session.server';
+import { permitted } from '../../../server/access/session.server';
 import { judgeAnew } from '../../../server/access/judge-anew.server';
 import { contactOf, dateFormatOf, reviewDaysOf, schoolOf, setSchool } from '../../../server/db/queries/practice.server';
 import { FieldFrame } from '../../parts/fields/field';
@@ -15,7 +15,7 @@ import type { Route } from './+types/school';
 import { Failed } from '../../parts/frame/failed';
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'rules');
   const [school, dateFormat, reviewDays, contact] = await Promise.all([
     schoolOf(practiceId),
     dateFormatOf(practiceId),
@@ -26,13 +26,8 @@ export async function loader({ request }: Route.LoaderArgs) {
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'rules');
   const form = await readForm(request);
-  if (who.role !== 'owner')
-    return data(
-      { errors: { school: 'The school is chosen by the owner of the practice.' } as FieldErrors, kept: false },
-      { status: 403 },
-    );
   const input = await checkForm(schoolSchema, form);
   if (!input.ok) return data({ errors: input.errors, kept: false }, { status: 422 });
   // Judged anew while the answer goes out already; whatever is left over is taken up by the upkeep of the next start.

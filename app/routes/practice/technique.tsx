@@ -13,7 +13,7 @@ import {
   KNOWN_HERE,
   ownTechniques,
 } from '../../../server/db/queries/techniques.server';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import type { Refused } from '../../rooms/practice/technique/controls';
 import { TechniqueForm } from '../../rooms/practice/technique/technique-form';
 import { checkForm, readForm } from '../../schemas/read';
@@ -22,7 +22,7 @@ import type { Route } from './+types/technique';
 
 /** One technique of the practice to change, or the beginning of a new one: empty, or a copy. */
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'stock');
   if (params.techniqueId !== 'new') {
     const found = (await ownTechniques(practiceId)).find((t) => t.own.id === params.techniqueId);
     if (!found) notFound('technique');
@@ -43,7 +43,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 const EVERYONE = screen(CAUTIONS, {});
 
 export async function action({ request, params }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'stock');
   const refuse = (field: string, message: string, status: number) =>
     data({ refused: { field, message } satisfies Refused }, { status });
   const input = await checkForm(keepTechniqueSchema, await readForm(request));

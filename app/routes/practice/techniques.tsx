@@ -9,13 +9,13 @@ import {
   KNOWN_HERE,
   ownTechniques,
 } from '../../../server/db/queries/techniques.server';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { checkForm, readForm } from '../../schemas/read';
 import { techniqueFileSchema } from '../../schemas/technique';
 import type { Route } from './+types/techniques';
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'stock');
   return { techniques: await ownTechniques(practiceId) };
 }
 
@@ -23,7 +23,7 @@ const told = (message: string, status: number) => data({ told: message, done: ''
 
 /** Retires a technique, offers it again, or takes a file of them in: the whole file or nothing of it. */
 export async function action({ request }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'stock');
   const form = await readForm(request);
   const what = form.get('do');
   if (what === 'retire' || what === 'return') {

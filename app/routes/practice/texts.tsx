@@ -4,22 +4,21 @@ import { data, Form, redirect, useActionData, useRouteLoaderData } from 'react-r
 import { practiceTexts, writeText } from '../../../server/db/queries/practice.server';
 import { textSchema } from '../../schemas/practice';
 import { checkForm, readForm, type FieldErrors } from '../../schemas/read';
-import { requirePractitioner } from '../../../server/access/session.server';
+import { permitted } from '../../../server/access/session.server';
 import { Field, HiddenField, useCheckedForm, type Answered } from '../../parts/fields/field';
 import type { Route } from './+types/texts';
 import type { loader as frame } from './practice';
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'rules');
   return { texts: await practiceTexts(practiceId) };
 }
 
 export async function action({ request }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'rules');
   const form = await readForm(request);
   const told = (errors: FieldErrors, status: number, typed?: object) =>
     data({ kind: form.get('kind') ?? '', errors, typed }, { status });
-  if (who.role !== 'owner') return told({ body: 'Texts are worded by the owner of the practice.' }, 403);
   const input = await checkForm(textSchema, form);
   if (!input.ok) return told(input.errors, 422, input.typed);
   const result = await writeText(who, input.value.kind, input.value.version, input.value.body);

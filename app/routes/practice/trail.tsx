@@ -1,7 +1,7 @@
-import { Link, redirect } from 'react-router';
+import { Link } from 'react-router';
 import { auditTrail, broughtTrail } from '../../../server/db/queries/audit.server';
 import { TrailCheck } from '../../rooms/practice/trail-check';
-import { requirePractitioner } from '../../../server/access/session.server';
+import { permitted } from '../../../server/access/session.server';
 import { counted } from '../../../core/words';
 import { TrailRows } from '../../rooms/practice/trail-rows';
 import type { Route } from './+types/trail';
@@ -9,8 +9,7 @@ import type { Route } from './+types/trail';
 const SHOWN = 100;
 
 export async function loader({ request }: Route.LoaderArgs) {
-  const { practiceId, role } = await requirePractitioner(request);
-  if (role !== 'owner') throw redirect('/practice');
+  const { practiceId } = await permitted(request, 'see', 'trail');
   const below = Number(new URL(request.url).searchParams.get('below'));
   return {
     brought: await broughtTrail(practiceId, SHOWN),

@@ -5,7 +5,7 @@ import { Button } from 'react-bootstrap';
 import { data, Link } from 'react-router';
 import { saveTemplate } from '../../../server/db/queries/templates.server';
 import { sentRoutine } from '../../../server/access/sent-routine.server';
-import { requirePractitioner } from '../../../server/access/session.server';
+import { permitted } from '../../../server/access/session.server';
 import { soundingsOf } from '../../parts/chart/chart-marks';
 import { EarlierMenu } from '../../rooms/visit/compose/earlier-menu';
 import { RoutineTable } from '../../parts/table/routine-table';
@@ -24,7 +24,7 @@ const refused = (name: string) => data({ errors: { name } as FieldErrors, kept: 
 
 /** Keeps the routine on the table as a template. */
 export async function action({ request }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'care');
   const input = await checkForm(keepTemplateSchema, await readForm(request));
   if (!input.ok) return data({ errors: input.errors, kept: undefined }, { status: 422 });
   const sent = await sentRoutine(who.practiceId, input.value.routine);

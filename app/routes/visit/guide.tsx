@@ -1,12 +1,12 @@
 import { Link } from 'react-router';
 import { runsOfVisit } from '../../../server/db/queries/runs.server';
 import { VisitPlayer } from '../../rooms/visit/guide/visit-player';
-import { requirePractitioner } from '../../../server/access/session.server';
+import { permitted } from '../../../server/access/session.server';
 import { useVisit } from '../../rooms/visit/session/context';
 import type { Route } from './+types/guide';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'care');
   const runs = await runsOfVisit(practiceId, params.visitId);
   const open = runs.find((r) => r.status === 'open');
   const last = runs.at(-1);

@@ -2,7 +2,7 @@ import { data } from 'react-router';
 import { object, string } from 'yup';
 import { noteReferralOutcome } from '../../../server/db/queries/visits.server';
 import { checkForm, readForm } from '../../schemas/read';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { dayOf } from '../../../core/schedule';
 import type { Route } from './+types/outcome';
 
@@ -12,7 +12,7 @@ const outcomeSchema = object({
 
 /** Notes what came of a referral; it then leaves Today. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'care');
   const input = await checkForm(outcomeSchema, await readForm(request));
   if (!input.ok) return data({ errors: input.errors }, { status: 422 });
   if (

@@ -4,14 +4,15 @@ import { whyUnsigned } from '../../../server/access/signature.server';
 import { signOverride } from '../../../server/db/queries/overrides.server';
 import { cautionsOf } from '../../../server/db/queries/practice.server';
 import { findVisit } from '../../../server/db/queries/visits.server';
+import { signalVisit } from '../../../server/live/signals.server';
 import { overrideSchema } from '../../schemas/practice';
 import { readJson } from '../../schemas/read';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import type { Route } from './+types/override';
 
 /** Signs the override of one caution for one visit: a reason, and the own password under it. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'care');
   const visit = await findVisit(who.practiceId, params.visitId);
   if (!visit) return data({ errors: { reason: 'This visit is not here.' } }, { status: 404 });
   const input = await readJson(request, overrideSchema);
@@ -32,6 +33,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   if (signed === 'ended') return data({ errors: { reason: 'This visit has ended.' } }, { status: 409 });
   if (signed === 'signed-before')
     return data({ errors: { reason: 'It was signed before. Load the page again to see it.' } }, { status: 409 });
+  signalVisit(who.practiceId, visit.id);
   return { override: signed };
 }
 

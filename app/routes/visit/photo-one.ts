@@ -4,12 +4,12 @@ import { data } from 'react-router';
 import { mixed, number, object, string } from 'yup';
 import { erasePhoto, markPhoto, photoBytes, photoSize } from '../../../server/db/queries/photos.server';
 import { readJson } from '../../schemas/read';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import type { Route } from './+types/photo-one';
 
 /** The picture itself, for this practice only; once erased, no cache shows it any more. */
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'care');
   const bytes = await photoBytes(practiceId, params.visitId, params.photoId);
   if (!bytes) notFound('photo');
   return new Response(new Uint8Array(bytes), {
@@ -27,7 +27,7 @@ const bodySchema = object({
 
 /** Landmarks of a photo, or its erasure. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'care');
   const { visitId, photoId } = params;
   const size = await photoSize(who.practiceId, visitId, photoId);
   if (!size) return data({ message: 'This photo is not here.' }, { status: 404 });

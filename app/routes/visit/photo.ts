@@ -6,12 +6,12 @@ import { keepPhoto } from '../../../server/db/queries/photos.server';
 import { practiceTexts } from '../../../server/db/queries/practice.server';
 import { findVisit } from '../../../server/db/queries/visits.server';
 import { cleanPhoto, photoBody } from '../../../server/photo-file.server';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import type { Route } from './+types/photo';
 
 /** Takes a front photo, as the bare file. Nothing is stored unless it is a whole picture and the client consents. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'care');
   const phase = new URL(request.url).searchParams.get('phase');
   const visit = await findVisit(who.practiceId, params.visitId);
   if (!visit) return data({ message: 'This visit is not here.' }, { status: 404 });

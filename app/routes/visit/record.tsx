@@ -14,7 +14,7 @@ import { placesOn } from '../../parts/chart/places';
 import { UndoButtons } from '../../parts/frame/undo-buttons';
 import { readingWords } from '../../parts/words/reading-words';
 import { runsTold } from '../../../server/access/runs-told.server';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { BarChoice, ChartBar } from '../../rooms/visit/chart/chart-bar';
 import { FindingsOver } from '../../rooms/visit/chart/findings-over';
 import { useNumbers } from '../../rooms/visit/chart/use-numbers';
@@ -33,25 +33,30 @@ import { ScanSection, useScan } from '../../rooms/visit/assess/scan-section';
 import { SaveConflict, SaveState } from '../../rooms/visit/session/save-note';
 import { TendernessTable, useTenderness } from '../../rooms/visit/assess/tenderness-table';
 import { ThresholdSection } from '../../rooms/visit/assess/threshold-section';
+import { usualVisit } from '../../../server/db/queries/day.server';
+import { workingHoursOf } from '../../../server/db/queries/rooms.server';
 import { checkForm, readForm } from '../../schemas/read';
 import { addendumSchema } from '../../schemas/visit';
 import type { Route } from './+types/record';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'care');
   const visit = await findVisit(practiceId, params.visitId);
   if (!visit) notFound('visit');
-  const [runs, amendments, next] = await Promise.all([
+  const [runs, amendments, next, usual, around] = await Promise.all([
     runsTold(practiceId, params.visitId),
     amendmentsOf(practiceId, params.visitId),
     nextBooking(practiceId, visit.clientId, new Date(visit.startsAt)),
+    usualVisit(practiceId, visit.clientId),
+    workingHoursOf(practiceId),
   ]);
-  return { amendments, next, runs };
+  const like = { practitionerId: visit.practitionerId, roomId: usual?.roomId ?? null };
+  return { amendments, next, runs, nextLike: { ...like, around } };
 }
 
 /** Adds words to a visit that has ended. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'care');
   const input = await checkForm(addendumSchema, await readForm(request));
   if (!input.ok) return data({ errors: input.errors }, { status: 422 });
   try {
@@ -66,7 +71,7 @@ export async function action({ request, params }: Route.ActionArgs) {
   }
 }
 
-export default function Record({ loaderData: { runs, amendments, next } }: Route.ComponentProps) {
+export default function Record({ loaderData: { runs, amendments, next, nextLike } }: Route.ComponentProps) {
   const { readings, record, setRecord, ended, stage, visit, client, undo, redo } = useVisit();
   const tender = useTenderness('after');
   /** What a touch on the chart means: press again, scan again, or where a reaction was. */
@@ -190,7 +195,7 @@ export default function Record({ loaderData: { runs, amendments, next } }: Route
             </div>
           </section>
           <section className="section">
-            <NextVisit booked={next} />
+            <NextVisit booked={next} like={nextLike} />
           </section>
           <section className="section">
             <h2>Between visits</h2>

@@ -10,9 +10,10 @@ import { findClient } from '../../../server/db/queries/clients.server';
 import { readingsOfVisit } from '../../../server/db/queries/readings.server';
 import { catalogueOf } from '../../../server/db/queries/techniques.server';
 import { findVisit } from '../../../server/db/queries/visits.server';
+import { signalVisit } from '../../../server/live/signals.server';
 import { readJson } from '../../schemas/read';
 import { screeningOf } from '../../../server/access/screening.server';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import type { Route } from './+types/run';
 
 const bodySchema = object({
@@ -27,7 +28,7 @@ const bodySchema = object({
 
 /** Opens a run of the visit's routine, or takes what happened in it. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const { practiceId, practitionerId } = await requirePractitioner(request);
+  const { practiceId, practitionerId } = await permitted(request, 'change', 'care');
   const input = await readJson(request, bodySchema);
   if (!input.ok) return data({ message: Object.values(input.errors)[0] }, { status: 422 });
   const visit = await findVisit(practiceId, params.visitId);
@@ -51,6 +52,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     ]);
     const sorer = client && sorerSide(client, readings);
     const run = await openRun(practiceId, visit.id, input.value.runId ?? '', { by: practitionerId, sorer });
+    if (run) signalVisit(practiceId, visit.id);
     return run
       ? { run: { id: run.id, routine: run.routine, events: run.events } }
       : data({ message: 'There is no routine to run.' }, { status: 422 });
@@ -77,6 +79,7 @@ export async function action({ request, params }: Route.ActionArgs) {
       return data({ message: 'As the visit is screened now, this run may not go on.' }, { status: 422 });
     if (taken === 'from-the-future')
       return data({ message: 'event.atMs: a moment up to now is accepted' }, { status: 422 });
+    if (events.length) signalVisit(practiceId, visit.id);
     return taken;
   } catch (error) {
     if (!(error instanceof InputError)) throw error;

@@ -4,17 +4,18 @@ import { data } from 'react-router';
 import { saveVisit } from '../../../server/db/queries/save-visit.server';
 import { catalogueOf } from '../../../server/db/queries/techniques.server';
 import { findVisit } from '../../../server/db/queries/visits.server';
+import { signalVisit } from '../../../server/live/signals.server';
 import { readJson } from '../../schemas/read';
 import { screeningOf } from '../../../server/access/screening.server';
 import { readFindings, saveSchema } from '../../schemas/visit';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import type { Route } from './+types/save';
 
 const STATUS = { saved: 200, stale: 409, ended: 409, missing: 404, refused: 422 } as const;
 
 /** The one door for every write of a visit. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const who = await requirePractitioner(request);
+  const who = await permitted(request, 'change', 'care');
   const input = await readJson(request, saveSchema);
   if (!input.ok) {
     const [field, message] = Object.entries(input.errors)[0] ?? ['', 'This cannot be read.'];
@@ -32,6 +33,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     { saveId: input.value.saveId, expectedVersion: input.value.expectedVersion, patch },
     (locked) => refusalOf(locked, patch, screened(locked), catalogue),
   );
+  if (result.result === 'saved') signalVisit(who.practiceId, visit.id);
   return data(result, { status: STATUS[result.result] });
 }
 

@@ -1,6 +1,6 @@
 import { routineSeconds, stepCount } from '../../../core/routine';
 import { admitRoutine } from '../../../core/limits';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { screeningOf } from '../../../server/access/screening.server';
 import { templatesInUse } from '../../../server/db/queries/templates.server';
 import { catalogueOf } from '../../../server/db/queries/techniques.server';
@@ -12,7 +12,7 @@ const AT_A_TIME = 40;
 
 /** Templates to begin this visit's routine with, each with what today's screening takes out of it. */
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId } = await requirePractitioner(request);
+  const { practiceId } = await permitted(request, 'see', 'care');
   const visit = await findVisit(practiceId, params.visitId);
   if (!visit) notFound('visit');
   const text = new URL(request.url).searchParams.get('q')?.slice(0, 80) ?? '';

@@ -15,13 +15,13 @@ import { hasGauge } from '../../../server/gauge.server';
 import { OwnTechniques } from '../../parts/catalogue/own-techniques';
 import { ClientChart } from '../../parts/chart/client-chart';
 import { useFitted } from '../../parts/chart/fitted';
-import { notFound, requirePractitioner } from '../../../server/access/session.server';
+import { notFound, permitted } from '../../../server/access/session.server';
 import { ClientStrip } from '../../rooms/visit/frame/client-strip';
 import { useVisit, VisitProvider } from '../../rooms/visit/session/context';
 import type { Route } from './+types/visit';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
-  const { practiceId, practiceName, practitionerId, name, email, timeZone } = await requirePractitioner(request);
+  const { practiceId, practiceName, practitionerId, name, email, timeZone } = await permitted(request, 'see', 'care');
   const visit = await findVisit(practiceId, params.visitId);
   if (!visit) notFound('visit');
   const { clientId } = visit;

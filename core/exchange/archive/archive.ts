@@ -17,11 +17,11 @@ import { isLocalKey } from '../../limits/index.ts';
 import { checkedFindings, withFindings } from '../../record/index.ts';
 import { type KnownHere, readOwnTechnique, readRoutine } from '../../routine/index.ts';
 import { InputError } from '../../words/index.ts';
-import { ARCHIVE_KINDS, ARCHIVE_ROWS, type ArchiveKind } from './kinds.ts';
+import { ADDED_IN_2, ARCHIVE_KINDS, ARCHIVE_ROWS, KINDS_SINCE_2, type ArchiveKind } from './kinds.ts';
 
 /** The format of a practice's archive: docs/formats/practice-archive.md. */
 export const ARCHIVE_FORMAT = 'velvet-compass-practice';
-export const ARCHIVE_VERSION = 1;
+export const ARCHIVE_VERSION = 2;
 /** Longest line of a file of rows; whatever is longer is refused before it is read. */
 export const ARCHIVE_LINE_LETTERS = 1_500_000;
 
@@ -38,7 +38,7 @@ const ARCHIVE_MANIFEST = object({
       bytes: whole([0, 1e12], 'Unpacked.'),
       sha256: text(64, 'Of the file, unpacked, hexadecimal.', 64),
     }),
-    [ARCHIVE_KINDS.length, ARCHIVE_KINDS.length],
+    [1, ARCHIVE_KINDS.length],
     'Each kind once.',
   ),
 });
@@ -53,14 +53,23 @@ export const ARCHIVE_JSON_SCHEMA: Json = {
 
 export interface ArchiveManifest extends Value<typeof ARCHIVE_MANIFEST> {}
 
-/** @throws InputError naming what is wrong, also where it was made by a newer version. */
+/**
+ * Reads what an archive says of itself; one of version 1 has fewer kinds, and `readArchiveLine` has to be told.
+ * @throws InputError naming what is wrong, also where it was made by a newer version
+ */
 export function readArchiveManifest(value: unknown): ArchiveManifest {
   const of = value as { format?: unknown; version?: unknown } | null;
   if (of?.format !== ARCHIVE_FORMAT) throw new InputError('format', `must be ${ARCHIVE_FORMAT}`);
   if (typeof of.version === 'number' && of.version > ARCHIVE_VERSION)
     throw new InputError('version', `this file has version ${of.version}; up to ${ARCHIVE_VERSION} is accepted`);
-  const manifest = readField(ARCHIVE_MANIFEST, value, '') as ArchiveManifest;
-  if (new Set(manifest.kinds.map((k) => k.kind)).size !== manifest.kinds.length)
+  const isFirst = of.version === 1;
+  const manifest = readField(
+    ARCHIVE_MANIFEST,
+    isFirst ? { ...of, version: ARCHIVE_VERSION } : value,
+    '',
+  ) as ArchiveManifest;
+  const due = ARCHIVE_KINDS.filter((kind) => !isFirst || !KINDS_SINCE_2.has(kind));
+  if (manifest.kinds.length !== due.length || !due.every((kind) => manifest.kinds.some((k) => k.kind === kind)))
     throw new InputError('kinds', 'names each kind once');
   return manifest;
 }
@@ -116,6 +125,10 @@ const CHECKS: Partial<Record<ArchiveKind, Check>> = {
     const heed = (body as { heed?: unknown }).heed;
     const local = Array.isArray(heed) ? heed.filter((k): k is string => typeof k === 'string' && isLocalKey(k)) : [];
     within('body', () => readOwnTechnique(body, { catalogue, cautions: new Set([...cautions, ...local]) }));
+  },
+  members: ({ hand_strength }) => {
+    objectIn('hand_strength', hand_strength);
+    must(Object.values(hand_strength as ArchiveRow).every(Number.isFinite), 'hand_strength', 'must hold numbers');
   },
   products: ({ body }) => {
     objectIn('body', body);
@@ -179,9 +192,15 @@ const CHECKS: Partial<Record<ArchiveKind, Check>> = {
 
 /**
  * Reads one line of a kind.
+ * @param version of the archive that it stands in
  * @throws InputError with the path of the first thing that is wrong and what is accepted there
  */
-export function readArchiveLine(kind: ArchiveKind, line: string, known: ArchiveKnown): ArchiveRow {
+export function readArchiveLine(
+  kind: ArchiveKind,
+  line: string,
+  known: ArchiveKnown,
+  version: number = ARCHIVE_VERSION,
+): ArchiveRow {
   if (line.length > ARCHIVE_LINE_LETTERS)
     throw new InputError('line', `is too long; at most ${ARCHIVE_LINE_LETTERS} characters are accepted`);
   let value: unknown;
@@ -190,6 +209,7 @@ export function readArchiveLine(kind: ArchiveKind, line: string, known: ArchiveK
   } catch {
     throw new InputError('line', 'must be JSON');
   }
+  if (version === 1 && isObject(value)) value = { ...ADDED_IN_2[kind], ...value };
   const row = readField(ARCHIVE_ROWS[kind], value, '') as ArchiveRow;
   CHECKS[kind]?.(row, known);
   return row;

@@ -1,6 +1,6 @@
 import { day, list, moment, number, object, oneOf, orNull, text, uuid, whole, yesNo } from '../../documents/index.ts';
 import { MEASURE_KEYS, READING_PHASES, READING_SOURCES } from '../../measures/index.ts';
-import { CONSENT_KINDS, VISIT_STAGES } from '../../record/index.ts';
+import { CONSENT_KINDS, PARTS_OF_DAY, VISIT_STAGES } from '../../record/index.ts';
 import { COMPLAINT_KINDS, PRESSURES, SIDES } from '../../words/index.ts';
 import { ID, CLIENT, VISIT, BY, NOBODY, document, version, words } from './parts.ts';
 
@@ -20,6 +20,7 @@ export const CLIENT_ROWS = {
     review_on: orNull(day('Review agreed.')),
     review_visit_id: orNull(uuid('In which visit.')),
     email: words(254, 'For reminders.'),
+    practitioner_id: NOBODY,
   }),
   complaints: object({
     id: ID,
@@ -81,6 +82,17 @@ export const CLIENT_ROWS = {
     findings: document('Spots, what is felt elsewhere, thresholds.'),
     routine_origin: document('From which routine and version, or null.'),
     booked_minutes: orNull(whole([5, 480], 'Length.')),
+    room_id: orNull(uuid('In which room.')),
+  }),
+  waiting: object({
+    id: ID,
+    client_id: CLIENT,
+    practitioner_id: NOBODY,
+    minutes: whole([5, 480], 'Length.'),
+    weekdays: list(whole([1, 7], '1 = Monday.'), [0, 7], 'None for any.'),
+    part_of_day: oneOf(PARTS_OF_DAY, 'When.'),
+    made_by: BY,
+    made_at: moment('Since when.'),
   }),
   overrides: object({
     id: ID,

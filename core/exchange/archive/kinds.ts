@@ -9,3 +9,12 @@ import { PRACTICE_ROWS } from './practice-rows.ts';
 export const ARCHIVE_ROWS = { ...PRACTICE_ROWS, ...CLIENT_ROWS, ...LATER_ROWS } as const;
 export type ArchiveKind = keyof typeof ARCHIVE_ROWS;
 export const ARCHIVE_KINDS = Object.keys(ARCHIVE_ROWS) as ArchiveKind[];
+
+/** Kinds that an archive of version 1 has not, and what its rows say without saying it. */
+export const KINDS_SINCE_2: ReadonlySet<ArchiveKind> = new Set<ArchiveKind>(['rooms', 'waiting']);
+export const ADDED_IN_2: Partial<Record<ArchiveKind, Readonly<Record<string, unknown>>>> = {
+  practice: { before_minutes: 15, after_minutes: 5, day_from: '09:00', day_until: '19:00' },
+  members: { left_at: null, hand_strength: {} },
+  clients: { practitioner_id: null },
+  visits: { room_id: null },
+};

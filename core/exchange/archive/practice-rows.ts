@@ -1,5 +1,5 @@
 import { moment, object, oneOf, orNull, uuid, whole, yesNo } from '../../documents/index.ts';
-import { DATE_FORMATS, TEXT_KINDS } from '../../record/index.ts';
+import { DATE_FORMATS, MEMBER_ROLES, TEXT_KINDS } from '../../record/index.ts';
 import { ID, BY, NOBODY, document, version, words } from './parts.ts';
 
 /** What a practice is and has made: people, texts, rules, techniques, products, routines. */
@@ -15,13 +15,26 @@ export const PRACTICE_ROWS = {
     contact: words(1000, 'How clients reach it.'),
     keep_visits_years: orNull(whole([1, 50], 'How long visits are kept.')),
     keep_photos_months: orNull(whole([1, 240], 'How long photos are kept.')),
+    before_minutes: whole([0, 120], 'Before the hands begin.'),
+    after_minutes: whole([0, 120], 'After them.'),
+    day_from: words(5, 'The day begins, HH:MM.'),
+    day_until: words(5, 'The day ends, HH:MM.'),
   }),
   members: object({
     id: ID,
     name: words(200, 'Of the person.'),
     email: words(254, 'For signing in.'),
-    role: oneOf(['owner', 'practitioner'], 'What the person may do.'),
+    role: oneOf(MEMBER_ROLES, 'What the person may do.'),
     created_at: moment('Since when.'),
+    left_at: orNull(moment('Access ended.')),
+    hand_strength: document('Own strength in N by part of the hand.'),
+  }),
+  rooms: object({
+    id: ID,
+    name: words(40, 'Of the room.'),
+    change_minutes: whole([0, 120], 'Turning it over.'),
+    is_closed: yesNo('Nothing new is booked into it.'),
+    version,
   }),
   texts: object({
     id: ID,

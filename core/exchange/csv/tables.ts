@@ -100,3 +100,38 @@ export const RUN_STEPS_CSV: CsvTable<CsvRunStep> = {
   planned_seconds: numberCell(0, 100_000),
   done_seconds: numberCell(0, 100_000),
 };
+
+/** What one person did within a span: days, minutes, and means of their hands in percent, empty without a run. */
+export interface CsvNumbers {
+  who: string;
+  visits: number;
+  worked_minutes: number;
+  booked_minutes: number;
+  did_not_come: number;
+  cancelled: number;
+  days_with_runs: number;
+  days_past_limit: number;
+  thumb_percent: number | null;
+  index_percent: number | null;
+  knuckle_percent: number | null;
+  palm_percent: number | null;
+  pinch_percent: number | null;
+  tool_percent: number | null;
+}
+const COUNT = numberCell(0, 1_000_000);
+export const NUMBERS_CSV: CsvTable<CsvNumbers> = {
+  who: textCell(120),
+  visits: COUNT,
+  worked_minutes: COUNT,
+  booked_minutes: COUNT,
+  did_not_come: COUNT,
+  cancelled: COUNT,
+  days_with_runs: COUNT,
+  days_past_limit: COUNT,
+  thumb_percent: optional(COUNT),
+  index_percent: optional(COUNT),
+  knuckle_percent: optional(COUNT),
+  palm_percent: optional(COUNT),
+  pinch_percent: optional(COUNT),
+  tool_percent: optional(COUNT),
+};

@@ -28,8 +28,8 @@ const CAUTIONS = {
 };
 const NODES = { terminus: 'supraclavicular', 'deep-cervical': 'deep-cervical-upper' };
 
-export const up = async ({ sequelize, transaction }: Migration): Promise<void> => {
-  await sequelize.query(TABLES, { transaction });
+/** What was stored under the old names, in the new ones. */
+export const renamed = async ({ sequelize, transaction }: Migration): Promise<void> => {
   for (const [from, to] of Object.entries(CAUTIONS)) {
     await sequelize.query(
       `update visits set screen = replace(screen::text, :from, :to)::jsonb where screen::text like '%' || :from || '%'`,
@@ -59,4 +59,9 @@ export const up = async ({ sequelize, transaction }: Migration): Promise<void> =
           },
         },
       );
+};
+
+export const up = async (migration: Migration): Promise<void> => {
+  await migration.sequelize.query(TABLES, { transaction: migration.transaction });
+  await renamed(migration);
 };

@@ -9,7 +9,8 @@ import {
 } from 'sequelize';
 
 const uuid = { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 };
-const practiceId = { type: DataTypes.UUID, allowNull: false };
+/** Every key begins with the practice. */
+const practiceId = { type: DataTypes.UUID, allowNull: false, primaryKey: true };
 
 /** Tape and caliper measures of a client on one day, in mm. */
 export class BodyMeasureModel extends Model<
@@ -68,9 +69,9 @@ export function defineAtlas(sequelize: Sequelize): void {
   );
   TrainerCardModel.init(
     {
+      practiceId,
       practitionerId: { type: DataTypes.UUID, primaryKey: true },
       place: { type: DataTypes.TEXT, primaryKey: true },
-      practiceId,
       card: DataTypes.JSONB,
       due: DataTypes.DATE,
     },

@@ -1,4 +1,4 @@
-import type { DateFormat, HabitSides } from '../../../core/record/index.ts';
+import type { DateFormat, HabitSides, MemberRole } from '../../../core/record/index.ts';
 import type { ComplaintKind, Pressure, Side } from '../../../core/words/index.ts';
 import {
   DataTypes,
@@ -11,6 +11,8 @@ import {
 
 const uuid = { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 };
 const practiceId = { type: DataTypes.UUID, allowNull: false };
+/** Every key of a record begins with the practice. */
+const ledByPractice = { ...practiceId, primaryKey: true };
 const now = { type: DataTypes.DATE, allowNull: false, defaultValue: DataTypes.NOW };
 
 /** The tenant: everything else belongs to exactly one. */
@@ -38,7 +40,7 @@ export class PractitionerModel extends Model<
   declare name: string;
   declare email: string;
   declare passwordHash: string;
-  declare role: 'owner' | 'practitioner';
+  declare role: MemberRole;
   declare createdAt: CreationOptional<Date>;
 }
 
@@ -126,7 +128,7 @@ export function definePeople(sequelize: Sequelize): void {
   ClientModel.init(
     {
       id: uuid,
-      practiceId,
+      practiceId: ledByPractice,
       name: DataTypes.TEXT,
       about: DataTypes.TEXT,
       note: DataTypes.TEXT,
@@ -145,7 +147,7 @@ export function definePeople(sequelize: Sequelize): void {
   ComplaintModel.init(
     {
       id: uuid,
-      practiceId,
+      practiceId: ledByPractice,
       clientId: DataTypes.UUID,
       kind: DataTypes.TEXT,
       label: { type: DataTypes.TEXT, defaultValue: '' },

@@ -12,7 +12,8 @@ import {
 } from 'sequelize';
 
 const uuid = { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 };
-const practiceId = { type: DataTypes.UUID, allowNull: false };
+/** Every key begins with the practice. */
+const practiceId = { type: DataTypes.UUID, allowNull: false, primaryKey: true };
 const version = { type: DataTypes.INTEGER, defaultValue: 1 };
 
 /** A text of the practice; a new wording is a new version, and old ones stay readable. */
@@ -146,7 +147,7 @@ export function definePractice(sequelize: Sequelize): void {
   );
   TechniqueModel.init(
     {
-      practiceId: { type: DataTypes.UUID, primaryKey: true },
+      practiceId,
       id: { type: DataTypes.TEXT, primaryKey: true },
       body: DataTypes.JSONB,
       retired: { type: DataTypes.BOOLEAN, defaultValue: false },

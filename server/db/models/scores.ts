@@ -29,7 +29,7 @@ export function defineScores(sequelize: Sequelize): void {
   ScoreModel.init(
     {
       id: { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 },
-      practiceId: { type: DataTypes.UUID, allowNull: false },
+      practiceId: { type: DataTypes.UUID, allowNull: false, primaryKey: true },
       clientId: DataTypes.UUID,
       visitId: DataTypes.UUID,
       measure: DataTypes.TEXT,

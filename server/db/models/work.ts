@@ -12,7 +12,8 @@ import {
 } from 'sequelize';
 
 const uuid = { type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 };
-const practiceId = { type: DataTypes.UUID, allowNull: false };
+/** Every key begins with the practice. */
+const practiceId = { type: DataTypes.UUID, allowNull: false, primaryKey: true };
 const version = { type: DataTypes.INTEGER, defaultValue: 1 };
 
 export class VisitModel extends Model<InferAttributes<VisitModel>, InferCreationAttributes<VisitModel>> {
@@ -25,6 +26,7 @@ export class VisitModel extends Model<InferAttributes<VisitModel>, InferCreation
   declare screen: Screen;
   /** As it was stored, in whatever version: `storedRoutine` reads it. */
   declare bookedMinutes: CreationOptional<number | null>;
+  declare roomId: CreationOptional<string | null>;
   declare routine: unknown;
   declare routineOrigin: CreationOptional<RoutineOrigin | null>;
   declare record: VisitRecord | null;
@@ -146,6 +148,7 @@ export function defineWork(sequelize: Sequelize): void {
       routine: DataTypes.JSONB,
       routineOrigin: { type: DataTypes.JSONB, defaultValue: null },
       bookedMinutes: { type: DataTypes.INTEGER, defaultValue: null },
+      roomId: { type: DataTypes.UUID, defaultValue: null },
       record: DataTypes.JSONB,
       findings: { type: DataTypes.JSONB, defaultValue: {} },
       referral: DataTypes.JSONB,

@@ -2,11 +2,13 @@ import { hash, verify } from '@node-rs/argon2';
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import pLimit from 'p-limit';
 import { Op, QueryTypes, UniqueConstraintError } from 'sequelize';
+import type { MemberRole } from '../../../core/record/index.ts';
 import { database } from '../connection.ts';
 import { PracticeModel, PractitionerModel, SessionModel } from '../models/index.ts';
 import { inPractice } from '../scope.ts';
 import { plantStartingRoutines } from './starting.server.ts';
 import { writeAudit } from './audit.server.ts';
+import { passesSecondFactor } from './second-factor.server.ts';
 
 export interface SignedIn {
   practiceId: string;
@@ -15,7 +17,7 @@ export interface SignedIn {
   practitionerId: string;
   name: string;
   email: string;
-  role: 'owner' | 'practitioner';
+  role: MemberRole;
 }
 export interface Member {
   practitionerId: string;
@@ -66,20 +68,25 @@ export async function createPractice(input: {
   }
 }
 
-/** The practitioner with this address and password, or null without a hint which of the two was wrong. Both ways are in the trail. */
-export async function checkPassword(email: string, password: string): Promise<Member | null> {
+/** Why somebody does not come in: a wrong address or password without a hint which of the two, or no right code. */
+export type NotIn = 'wrong' | 'code-needed' | 'code-wrong';
+/** Whoever has this address and password, and the code of their second factor where they have one. Coming in and failing are in the trail. */
+export async function checkPassword(email: string, password: string, code = ''): Promise<Member | NotIn> {
   const [found] = await database().query<{ id: string; practice_id: string; password_hash: string }>(
     'select id, practice_id, password_hash from account_of(:email)',
     { replacements: { email: email.toLowerCase() }, type: QueryTypes.SELECT },
   );
   decoy ??= hash('no such practitioner');
   const matches = await isPassword(found?.password_hash ?? (await decoy), password);
-  if (!found) return null;
+  if (!found) return 'wrong';
   const who = { practitionerId: found.id, practiceId: found.practice_id };
+  const factor = matches ? await passesSecondFactor(who, code, Date.now()) : null;
+  if (factor === 'needed') return 'code-needed';
+  const told = factor === 'passed' ? 'signed-in' : factor === 'wrong' ? 'sign-in-code-wrong' : 'sign-in-failed';
   await inPractice(who.practiceId, () =>
-    database().transaction((transaction) => writeAudit(who, matches ? 'signed-in' : 'sign-in-failed', {}, transaction)),
+    database().transaction((transaction) => writeAudit(who, told, {}, transaction)),
   );
-  return matches ? who : null;
+  return factor === 'passed' ? who : factor === 'wrong' ? 'code-wrong' : 'wrong';
 }
 
 /** True when this is the practitioner's own password: the signature under an override. */
@@ -105,12 +112,18 @@ export async function openSession(who: Member): Promise<{ token: string }> {
   return { token };
 }
 
-/** Whose token this is. A session lives from its last use. */
-export async function findSession(token: string): Promise<SignedIn | null> {
+async function sessionOf(token: string): Promise<(SignedIn & { expiresAt: Date }) | null> {
   const [found] = await database().query<SignedIn & { expiresAt: Date }>('select * from session_of(:hash)', {
     replacements: { hash: tokenDigest(token) },
     type: QueryTypes.SELECT,
   });
+  return found ?? null;
+}
+/** Whose token this is still, for a page that only stands open: that is no use, and does not make a session longer. */
+export const stillSignedIn = async (token: string): Promise<SignedIn | null> => sessionOf(token);
+/** Whose token this is. A session lives from its last use. */
+export async function findSession(token: string): Promise<SignedIn | null> {
+  const found = await sessionOf(token);
   if (!found) return null;
   const { expiresAt, ...who } = found;
   if (expiresAt.getTime() - Date.now() < SESSION_MS - TOUCH_AFTER_MS)

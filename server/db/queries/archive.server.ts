@@ -12,6 +12,7 @@ type Table =
   | 'home_plans'
   | 'home_runs'
   | 'products'
+  | 'rooms'
   | 'templates';
 /** Where the rows of a kind lie, by what they are told apart, and whose rows of the same practice they name. */
 interface Place {
@@ -29,6 +30,7 @@ interface Place {
 const OF_CLIENT = { client_id: 'clients' } as const;
 const OF_VISIT = { visit_id: 'visits' } as const;
 export const ARCHIVE_PLACES: Record<Exclude<ArchiveKind, 'practice' | 'members'>, Place> = {
+  rooms: { table: 'rooms', key: ['id'] },
   texts: { table: 'practice_texts', key: ['id'], names: { created_by: 'practitioners' } },
   rules: { table: 'local_rules', key: ['id'] },
   techniques: { table: 'techniques', key: ['id'], names: { created_by: 'practitioners' } },
@@ -39,7 +41,7 @@ export const ARCHIVE_PLACES: Record<Exclude<ArchiveKind, 'practice' | 'members'>
     key: ['template_id', 'version'],
     names: { template_id: 'templates', changed_by: 'practitioners' },
   },
-  clients: { table: 'clients', key: ['id'] },
+  clients: { table: 'clients', key: ['id'], names: { practitioner_id: 'practitioners' } },
   complaints: { table: 'complaints', key: ['id'], names: OF_CLIENT },
   consents: { table: 'consents', key: ['id'], names: { ...OF_CLIENT, taken_by: 'practitioners' } },
   'body-measures': { table: 'body_measures', key: ['id'], names: { ...OF_CLIENT, taken_by: 'practitioners' } },
@@ -49,7 +51,16 @@ export const ARCHIVE_PLACES: Record<Exclude<ArchiveKind, 'practice' | 'members'>
     names: { ...OF_CLIENT, product_id: 'products', noted_by: 'practitioners' },
   },
   'said-before': { table: 'said_before', key: ['client_id', 'question'], names: OF_CLIENT },
-  visits: { table: 'visits', key: ['id'], names: { ...OF_CLIENT, practitioner_id: 'practitioners' } },
+  visits: {
+    table: 'visits',
+    key: ['id'],
+    names: { ...OF_CLIENT, practitioner_id: 'practitioners', room_id: 'rooms' },
+  },
+  waiting: {
+    table: 'waiting',
+    key: ['id'],
+    names: { ...OF_CLIENT, practitioner_id: 'practitioners', made_by: 'practitioners' },
+  },
   overrides: { table: 'overrides', key: ['id'], names: { ...OF_VISIT, signed_by: 'practitioners' } },
   amendments: { table: 'visit_amendments', key: ['id'], names: { ...OF_VISIT, written_by: 'practitioners' } },
   readings: {
@@ -99,6 +110,9 @@ export const NOT_IN_ARCHIVE = [
   'course_states',
   'made_once',
   'sessions',
+  'invitations',
+  'second_factors',
+  'calendar_links',
   'trail_heads',
   'visit_writes',
   'brought_files',

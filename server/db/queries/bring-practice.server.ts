@@ -75,7 +75,8 @@ export async function takeSettings(practiceId: string, row: ArchiveRow, transact
 }
 
 /**
- * Who of a file is who here: by id, else by address. Whoever is not here yet comes in by name and cannot sign in.
+ * Who of a file is who here: by id, else by address. Whoever is not here yet comes in by name, as
+ * somebody who has left: an owner gives them access, or not.
  * @param id the one under which somebody who is new comes in
  */
 export async function bringMember(
@@ -95,7 +96,7 @@ export async function bringMember(
   // An address opens one account only; who has it in another practice is known here by name alone.
   for (const at of [address, `${id}@nobody.invalid`]) {
     const rows = await database().query(
-      `insert into practitioners (id, practice_id, name, email, password_hash, role, created_at) values (:id, :practiceId, :name, :at, :passwordHash, 'practitioner', :created_at)
+      `insert into practitioners (id, practice_id, name, email, password_hash, role, created_at, left_at) values (:id, :practiceId, :name, :at, :passwordHash, 'practitioner', :created_at, now())
        on conflict do nothing returning id`,
       { replacements: { id, practiceId, name, at, passwordHash, created_at }, type: QueryTypes.SELECT, transaction },
     );

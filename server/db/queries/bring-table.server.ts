@@ -39,7 +39,7 @@ export const readingsBeside = async (
     { bind: [numbered(rows), practiceId], type: QueryTypes.SELECT, transaction },
   );
 
-/** Brings readings in that are not here; whoever has the id of one elsewhere keeps it. @returns ids of those that came */
+/** Brings readings in that are not here. @returns ids of those that came */
 export async function addReadings(
   { practiceId, practitionerId }: { practiceId: string; practitionerId: string },
   rows: readonly ReadingToBring[],
@@ -96,37 +96,33 @@ export async function complaintWords(
   return row!;
 }
 
-/** A new client, or one whose words are other ones now. False where the id is somebody’s elsewhere. */
+/** A new client, or one whose words are other ones now. */
 export async function writeClient(
   practiceId: string,
   id: string,
   { allergies, ...words }: ClientWords,
   transaction: Transaction,
-): Promise<boolean> {
-  const rows = await database().query(
+): Promise<void> {
+  await database().query(
     `insert into clients (id, practice_id, name, about, email, note, allergies) values (:id, :practiceId, :name, :about, :email, :note, cast(:allergies as jsonb))
-     on conflict (id) do update set name = excluded.name, about = excluded.about, email = excluded.email, note = excluded.note, allergies = excluded.allergies, version = clients.version + 1
-     where clients.practice_id = excluded.practice_id returning id`,
+     on conflict (practice_id, id) do update set name = excluded.name, about = excluded.about, email = excluded.email, note = excluded.note, allergies = excluded.allergies, version = clients.version + 1`,
     {
       replacements: { id, practiceId, ...words, allergies: JSON.stringify(allergies) },
-      type: QueryTypes.SELECT,
       transaction,
     },
   );
-  return rows.length > 0;
 }
 export async function writeComplaint(
   practiceId: string,
   { id, clientId, kind }: { id: string; clientId: string; kind: string },
   words: ComplaintWords,
   transaction: Transaction,
-): Promise<boolean> {
-  const rows = await database().query(
+): Promise<void> {
+  await database().query(
     `insert into complaints (id, practice_id, client_id, kind, side, label, onset, triggers, goal, position)
      values (:id, :practiceId, :clientId, :kind, :side, :called, :since, :set_off_by, :goal, (select count(*) from complaints where practice_id = :practiceId and client_id = :clientId))
-     on conflict (id) do update set side = excluded.side, label = excluded.label, onset = excluded.onset, triggers = excluded.triggers, goal = excluded.goal
-     where complaints.practice_id = excluded.practice_id and complaints.client_id = excluded.client_id returning id`,
-    { replacements: { id, practiceId, clientId, kind, ...words }, type: QueryTypes.SELECT, transaction },
+     on conflict (practice_id, id) do update set side = excluded.side, label = excluded.label, onset = excluded.onset, triggers = excluded.triggers, goal = excluded.goal
+     where complaints.client_id = excluded.client_id`,
+    { replacements: { id, practiceId, clientId, kind, ...words }, transaction },
   );
-  return rows.length > 0;
 }

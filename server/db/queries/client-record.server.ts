@@ -16,6 +16,7 @@ const WHERE: Record<CopyKind, { from: string; by: string; order: string }> = {
   'patch-tests': { from: 'patch_tests', by: OF_CLIENT, order: 't.tested_on' },
   'said-before': { from: 'said_before', by: OF_CLIENT, order: 't.at, t.question' },
   visits: { from: 'visits', by: OF_CLIENT, order: 't.starts_at' },
+  waiting: { from: 'waiting', by: OF_CLIENT, order: 't.made_at' },
   overrides: { from: 'overrides', by: OF_VISIT, order: 't.signed_at' },
   amendments: { from: 'visit_amendments', by: OF_VISIT, order: 't.written_at' },
   readings: { from: 'readings', by: OF_CLIENT, order: 't.taken_at, t.id' },

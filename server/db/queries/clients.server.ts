@@ -28,13 +28,13 @@ export interface ClientRow {
 const ORDER: Record<ClientSort, string> = { name: 'lower(c.name)', last: 'v.last', visits: 'v.visits' };
 const VISITS = `lateral (select count(*)::int as visits, max(starts_at) as last from visits where practice_id = c.practice_id and client_id = c.id and starts_at <= now()) v`;
 
-/** One page of the practice's clients. */
+/** One page of the practice's clients; `namesOnly` finds and tells nothing of why they come. */
 export const listClients = byPractice(
   async (
     practiceId: string,
-    ask: { find: string; sort: ClientSort; descending: boolean; page: number; pageSize: number },
+    ask: { find: string; sort: ClientSort; descending: boolean; page: number; pageSize: number; namesOnly?: boolean },
   ): Promise<{ rows: ClientRow[]; total: number }> => {
-    const factKeys = await factsNamed(practiceId, ask.find);
+    const factKeys = ask.namesOnly ? [] : await factsNamed(practiceId, ask.find);
     const replacements = {
       practiceId,
       factKeys,
@@ -43,7 +43,7 @@ export const listClients = byPractice(
       offset: (ask.page - 1) * ask.pageSize,
     };
     const fact = factKeys.length ? ` or ${HAS_FACT}` : '';
-    const where = `c.practice_id = :practiceId and (c.name ilike :find or c.about ilike :find${fact})`;
+    const where = `c.practice_id = :practiceId and (c.name ilike :find${ask.namesOnly ? '' : ` or c.about ilike :find${fact}`})`;
     const order = `${ORDER[ask.sort]} ${ask.descending ? 'desc nulls last' : 'asc nulls last'}, lower(c.name), c.id`;
     const shown =
       ask.sort === 'name'
@@ -62,7 +62,11 @@ export const listClients = byPractice(
       }),
     ]);
     return {
-      rows: rows.map((r) => ({ ...r, lastVisitAt: r.lastVisitAt?.toISOString() ?? null })),
+      rows: rows.map((r) => ({
+        ...r,
+        lastVisitAt: r.lastVisitAt?.toISOString() ?? null,
+        ...(ask.namesOnly && { about: '', complaints: [] }),
+      })),
       total: count?.total ?? 0,
     };
   },
@@ -175,24 +179,41 @@ const kindsNamed = (text: string): ComplaintKind[] =>
 
 /** Clients by name, in spite of a slip of the hand, by what they come with and by a standing fact; names first. */
 export const findClients = byPractice(
-  async (practiceId: string, text: string, limit: number): Promise<{ id: string; name: string; about: string }[]> => {
-    const factKeys = await factsNamed(practiceId, text);
-    const kinds = kindsNamed(text);
+  async (
+    practiceId: string,
+    text: string,
+    limit: number,
+    { namesOnly = false }: { namesOnly?: boolean } = {},
+  ): Promise<{ id: string; name: string; about: string }[]> => {
+    const factKeys = namesOnly ? [] : await factsNamed(practiceId, text);
+    const kinds = namesOnly ? [] : kindsNamed(text);
     const near = nearName('c.name', text);
     const ways = [
       'c.name ilike :find',
       ...(near ? [near.sql] : []),
-      ...(text.length < LEAST_LETTERS ? [] : [COMPLAINT.replace('?', 'k.label ilike :find')]),
+      ...(namesOnly || text.length < LEAST_LETTERS ? [] : [COMPLAINT.replace('?', 'k.label ilike :find')]),
       ...(kinds.length ? [COMPLAINT.replace('?', 'k.kind in (:kinds)')] : []),
       ...(factKeys.length ? [HAS_FACT] : []),
     ];
     return database().query<{ id: string; name: string; about: string }>(
-      `select c.id, c.name, c.about from clients c where c.practice_id = :practiceId and (${ways.join(' or ')})
+      `select c.id, c.name, ${namesOnly ? `''` : 'c.about'} as about from clients c where c.practice_id = :practiceId and (${ways.join(' or ')})
        order by (c.name ilike :find) desc, lower(c.name) limit :limit`,
       {
         replacements: { practiceId, find: like(text), kinds, factKeys, limit, ...near?.replacements },
         type: QueryTypes.SELECT,
       },
     );
+  },
+);
+
+/** Somebody's name; null where there is no such client. */
+export const nameOfClient = byPractice(
+  async (practiceId: string, id: string): Promise<{ id: string; name: string } | null> => {
+    if (!isUuid(id)) return null;
+    const [client] = await database().query<{ id: string; name: string }>(
+      'select id, name from clients where practice_id = :practiceId and id = :id',
+      { replacements: { practiceId, id }, type: QueryTypes.SELECT },
+    );
+    return client ?? null;
   },
 );

@@ -111,7 +111,7 @@ export async function refreshCourse(
   await database().query(
     `insert into course_states (complaint_id, practice_id, client_id, rule_version, verdict, advice, judgement, drawn, preceded, ratings, recent, last_at, last_home_at)
      values (:complaintId, :practiceId, :clientId, :rule, :verdict, :advice, :judgement, :drawn, :preceded, :ratings, :recent, :lastAt, :lastHomeAt)
-     on conflict (complaint_id) do update set rule_version = excluded.rule_version, verdict = excluded.verdict, advice = excluded.advice, judgement = excluded.judgement, drawn = excluded.drawn, preceded = excluded.preceded,
+     on conflict (practice_id, complaint_id) do update set rule_version = excluded.rule_version, verdict = excluded.verdict, advice = excluded.advice, judgement = excluded.judgement, drawn = excluded.drawn, preceded = excluded.preceded,
        ratings = excluded.ratings, recent = excluded.recent, last_at = excluded.last_at, last_home_at = excluded.last_home_at`,
     {
       replacements: {

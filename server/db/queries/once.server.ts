@@ -36,3 +36,13 @@ export async function once(
   });
   return made;
 }
+
+/** Whether something was made for this key already. */
+export async function wasMade(practiceId: string, key: string | undefined, transaction: Transaction): Promise<boolean> {
+  if (!key || !isUuid(key)) return false;
+  const [known] = (await database().query('select 1 from made_once where practice_id = :practiceId and key = :key', {
+    replacements: { practiceId, key },
+    transaction,
+  })) as [unknown[], unknown];
+  return known.length > 0;
+}

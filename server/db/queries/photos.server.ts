@@ -10,7 +10,7 @@ interface Who {
   practiceId: string;
   practitionerId: string;
 }
-const FIELDS = ['id', 'visitId', 'phase', 'widthPx', 'heightPx', 'landmarks', 'version', 'takenAt'];
+const FIELDS = ['practiceId', 'id', 'visitId', 'phase', 'widthPx', 'heightPx', 'landmarks', 'version', 'takenAt'];
 const plain = (p: PhotoModel): Photo => ({
   id: p.id,
   visitId: p.visitId,

@@ -30,6 +30,8 @@ export interface Run {
   status: 'open' | 'done' | 'stopped';
   steps: StepRecord[] | null;
   createdAt: string;
+  /** How far the clock of the device that drives it is ahead of ours; null before it said so. */
+  clockAheadMs: number | null;
   events: GuideEvent[];
 }
 
@@ -48,6 +50,7 @@ async function withEvents(run: RunModel): Promise<Run> {
     status: run.status,
     steps: run.steps && readStepRecords(run.steps),
     createdAt: run.createdAt.toISOString(),
+    clockAheadMs: run.clockAheadMs,
     events: events.map(storedEvent),
   };
 }

@@ -4,6 +4,7 @@ import {
   isCorrectable,
   type ReadingEntry,
   type SaveResult,
+  type StoredVisit,
   type Visit,
   type VisitPatch,
 } from '../../../core/record/index.ts';
@@ -15,7 +16,7 @@ import {
   weekContradiction,
 } from '../../../core/measures/index.ts';
 import { createHash } from 'node:crypto';
-import { Op, type Transaction } from 'sequelize';
+import { Op, Transaction } from 'sequelize';
 import { database } from '../connection.ts';
 import { canonical } from '../../audit-chain.ts';
 import {
@@ -49,6 +50,24 @@ const bodyHash = (patch: VisitPatch): string =>
     .update(canonical(patch.kind === 'stage' ? { kind: patch.kind, stage: patch.stage } : patch))
     .digest('hex');
 
+/** What a visit holds, as it is stored. */
+const asStored = async (practiceId: string, visit: VisitModel, transaction: Transaction): Promise<StoredVisit> => ({
+  visit: plainVisit(visit),
+  readings: await readingsIn(practiceId, visit.id, transaction),
+  scores: await scoresIn(practiceId, visit.id, transaction),
+});
+export const storedVisit = byPractice(async (practiceId: string, visitId: string): Promise<StoredVisit | null> => {
+  if (!isUuid(visitId)) return null;
+  // Entries and readings of one moment.
+  return database().transaction(
+    { isolationLevel: Transaction.ISOLATION_LEVELS.REPEATABLE_READ },
+    async (transaction) => {
+      const visit = await VisitModel.findOne({ where: { practiceId, id: visitId }, transaction });
+      return visit && asStored(practiceId, visit, transaction);
+    },
+  );
+});
+
 /**
  * Apply a change in one transaction, only when the visit still has the version it was made on. Every write is known by
  * its own id and the hash of what it said: sent again after a lost answer it is acknowledged without being done twice,
@@ -76,11 +95,7 @@ export const saveVisit = byPractice(
         return known.bodyHash === bodyOf
           ? { result: 'saved', version: known.version }
           : { result: 'refused', message: 'Another entry was written under this id before.' };
-      const stored = async () => ({
-        visit: plainVisit(visit),
-        readings: await readingsIn(practiceId, visitId, transaction),
-        scores: await scoresIn(practiceId, visitId, transaction),
-      });
+      const stored = () => asStored(practiceId, visit, transaction);
       if (visit.version !== write.expectedVersion) return { result: 'stale', ...(await stored()) };
       const why = becauseOf(write.patch);
       if (hasEnded(visit.stage)) {

@@ -1,5 +1,6 @@
 import type { Routine } from '../../../core/routine/index.ts';
 import { Op, type Transaction, UniqueConstraintError } from 'sequelize';
+import { may } from '../../access/may.ts';
 import { database } from '../connection.ts';
 import { PractitionerModel, TemplateModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';
@@ -161,9 +162,6 @@ export const templateAsOf = byPractice(
 );
 
 type Changer = Member & { role: SignedIn['role'] };
-/** A template is changed and deleted by who made it, and by the owner of the practice. */
-const mayChange = (who: Changer, template: TemplateModel): boolean =>
-  who.role === 'owner' || template.createdBy === who.practitionerId;
 
 type Refusal = 'missing' | 'not-yours' | 'stale';
 
@@ -182,7 +180,7 @@ async function withTemplate<T extends string>(
       lock: transaction.LOCK.UPDATE,
     });
     if (!found) return 'missing';
-    if (!mayChange(who, found)) return 'not-yours';
+    if (!may(who, 'change', { thing: 'routines', by: found.createdBy })) return 'not-yours';
     if (expectedVersion !== null && found.version !== expectedVersion) return 'stale';
     return act(found, transaction);
   });

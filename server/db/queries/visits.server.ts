@@ -10,7 +10,7 @@ import {
   withFindings,
 } from '../../../core/record/index.ts';
 import type { Routine } from '../../../core/routine/index.ts';
-import { Op, QueryTypes } from 'sequelize';
+import { Op, QueryTypes, type Transaction } from 'sequelize';
 import { database } from '../connection.ts';
 import { ClientModel, PractitionerModel, VisitModel } from '../models/index.ts';
 import { byPractice, isUuid } from '../scope.ts';
@@ -83,6 +83,8 @@ export const earlierRoutines = byPractice(
 /** What a list of visits shows of each. */
 export interface VisitLine {
   id: string;
+  practitionerId: string;
+  roomId: string | null;
   startsAt: string;
   minutes: number | null;
   stage: VisitStage;
@@ -102,7 +104,7 @@ export const visitsOfClient = byPractice(
   ): Promise<VisitLine[]> => {
     if (!isUuid(clientId)) return [];
     const rows = await database().query<Omit<VisitLine, 'startsAt'> & { startsAt: Date }>(
-      `select id, starts_at as "startsAt", booked_minutes as minutes, stage, routine->>'name' as routine, coalesce(record->'reactions', '[]') as reactions, coalesce(record->>'note', '') as note
+      `select id, starts_at as "startsAt", booked_minutes as minutes, practitioner_id as "practitionerId", room_id as "roomId", stage, routine->>'name' as routine, coalesce(record->'reactions', '[]') as reactions, coalesce(record->>'note', '') as note
      from visits where practice_id = :practiceId and client_id = :clientId ${before ? 'and starts_at < :before' : ''} order by starts_at desc, id limit :limit`,
       { replacements: { practiceId, clientId, before, limit }, type: QueryTypes.SELECT },
     );
@@ -176,55 +178,52 @@ export const openReferrals = byPractice(
   },
 );
 
-/** Opens a visit, once for a key. Null when client or practitioner are not of this practice. */
-export const createVisit = byPractice(
-  async (
-    practiceId: string,
-    input: {
-      clientId: string;
-      practitionerId: string;
-      startsAt: Date;
-      bookedMinutes?: number;
-      once?: string;
-      /** Begun with: a copy, held against the screening as soon as there is one. */
-      routine?: Routine | null;
-      /** Where that was copied from. */
-      origin?: RoutineOrigin | null;
-    },
-  ): Promise<string | null> => {
-    const { once: key, routine = null, origin = null, ...own } = input;
-    if (!isUuid(own.clientId)) return null;
-    return database().transaction(async (transaction) => {
-      const [client, practitioner] = await Promise.all([
-        ClientModel.count({ where: { practiceId, id: own.clientId }, transaction }),
-        PractitionerModel.count({ where: { practiceId, id: own.practitionerId }, transaction }),
-      ]);
-      if (!client || !practitioner) return null;
-      return once(
+/** A visit that is to be opened. */
+export interface NewVisit {
+  clientId: string;
+  practitionerId: string;
+  startsAt: Date;
+  bookedMinutes?: number;
+  roomId?: string | null;
+  once?: string;
+  /** Begun with: a copy, held against the screening as soon as there is one. */
+  routine?: Routine | null;
+  /** Where that was copied from. */
+  origin?: RoutineOrigin | null;
+}
+
+/** Opens a visit inside a transaction, once for a key. Null when client, practitioner or room are not of this practice. */
+export async function createVisitIn(
+  practiceId: string,
+  { once: key, routine = null, origin = null, ...own }: NewVisit,
+  transaction: Transaction,
+): Promise<string | null> {
+  if (!isUuid(own.clientId)) return null;
+  const [client, practitioner] = await Promise.all([
+    ClientModel.count({ where: { practiceId, id: own.clientId }, transaction }),
+    PractitionerModel.count({ where: { practiceId, id: own.practitionerId }, transaction }),
+  ]);
+  if (!client || !practitioner) return null;
+  return once(practiceId, key, `visit of ${own.clientId}`, transaction, async () => {
+    const visit = await VisitModel.create(
+      {
         practiceId,
-        key,
-        `visit of ${own.clientId}`,
-        transaction,
-        async () =>
-          (
-            await VisitModel.create(
-              {
-                practiceId,
-                ...own,
-                stage: 'screen',
-                screen: EMPTY_SCREEN,
-                routine,
-                routineOrigin: origin,
-                record: null,
-                referral: null,
-                endedAt: null,
-              },
-              { transaction },
-            )
-          ).id,
-      );
-    });
-  },
+        ...own,
+        stage: 'screen',
+        screen: EMPTY_SCREEN,
+        routine,
+        routineOrigin: origin,
+        record: null,
+        referral: null,
+        endedAt: null,
+      },
+      { transaction },
+    );
+    return visit.id;
+  });
+}
+export const createVisit = byPractice((practiceId: string, input: NewVisit): Promise<string | null> =>
+  database().transaction((transaction) => createVisitIn(practiceId, input, transaction)),
 );
 
 /** How many visits of the client began up to this one: its number. */

@@ -5,6 +5,7 @@ import type { Outcome } from './send-file';
 const KIND_NAMES: Readonly<Record<ArchiveKind, string>> = {
   practice: 'Settings of the practice',
   members: 'People of the practice',
+  rooms: 'Rooms',
   texts: 'Texts',
   rules: 'Rules',
   techniques: 'Own techniques',
@@ -18,6 +19,7 @@ const KIND_NAMES: Readonly<Record<ArchiveKind, string>> = {
   'patch-tests': 'Patch tests',
   'said-before': 'Answers before a first visit',
   visits: 'Visits',
+  waiting: 'Waiting list',
   overrides: 'Cautions overridden',
   amendments: 'Additions and corrections',
   readings: 'Ratings and measures',

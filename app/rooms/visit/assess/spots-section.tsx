@@ -58,6 +58,8 @@ export function SpotsSection({
                 onChange={(v) => change(s.id, { tenderness: v as TightSpot['tenderness'] })}
               />
               <Form.Control
+                // Other words from another screen are other words to begin with.
+                key={s.words}
                 size="sm"
                 aria-label={`Words for spot ${i + 1}`}
                 placeholder="tight band, hard, tingles …"

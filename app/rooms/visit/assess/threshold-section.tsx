@@ -19,7 +19,7 @@ import { MmField } from './mm-field';
 import { Past, usePast } from './past';
 import { RateMeter } from './rate-meter';
 import { RestCount } from './rest-count';
-import { useGauge } from './use-gauge';
+import { useGauge } from '../../../parts/gauge/use-gauge';
 
 const TRIALS = [1, 2, 3] as const;
 /** Tip of a gauge whose dial is read, in cm²: the usual one. */

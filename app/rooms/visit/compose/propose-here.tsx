@@ -1,6 +1,7 @@
 import { knownAt, UNRATED_SCORE } from '../../../../core/record';
 import type { Routine } from '../../../../core/routine';
-import { useMemo, useState } from 'react';
+import type { Known } from '../../../../core/proposal';
+import { useEffect, useMemo, useState } from 'react';
 import { soundingsOf } from '../../../parts/chart/chart-marks';
 import { ProposalHere } from '../../../parts/proposal/proposal-here';
 import type { Table } from '../../../parts/table/use-routine';
@@ -29,17 +30,27 @@ export function ProposeHere({
   now: Routine | null;
   onLeave: (thenEdit: boolean) => void;
 }) {
-  const { client, readings, earlier, findings, screening, helped } = useVisit();
+  const { visit, client, readings, earlier, findings, screening, helped } = useVisit();
   const { known, unrated } = useMemo(
     () => knownAt(client, readings, earlier, findings, table.catalogue, helped),
     [client, readings, earlier, findings, table.catalogue, helped],
   );
   const [isRefused, setRefused] = useState(false);
+  const [hands, setHands] = useState<{ left: Known['handsLeft'] } | null>(null);
+  // A proposal is made without it too: what cannot be asked is not waited for.
+  useEffect(() => {
+    const asking = new AbortController();
+    fetch(`/visits/${visit.id}/hands`, { headers: { Accept: 'application/json' }, signal: asking.signal })
+      .then((answer) => (answer.ok ? (answer.json() as Promise<{ left: Known['handsLeft'] }>) : null))
+      .then(setHands, () => {});
+    return () => asking.abort();
+  }, [visit.id]);
+  const withHands = useMemo((): Known => ({ ...known, ...(hands?.left && { handsLeft: hands.left }) }), [known, hands]);
   return (
     <ProposalHere
       whose={client.id}
       name={name}
-      known={known}
+      known={withHands}
       screening={screening}
       catalogue={table.catalogue}
       school={table.routine.school}

@@ -40,7 +40,12 @@ export function VisitPlayer({
       routine={routine}
       open={open}
       stopped={stopped}
-      bar={{ who: client.name, caution: cautionWord(screening), onLeave: () => goTo('compose') }}
+      bar={{
+        who: client.name,
+        caution: cautionWord(screening),
+        onLeave: () => goTo('compose'),
+        roomScreen: `/visits/${visit.id}/room`,
+      }}
       port={port}
       catalogue={catalogue}
       screening={screening}

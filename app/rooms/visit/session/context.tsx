@@ -37,9 +37,10 @@ import { createContext, use, useEffect, useMemo, useRef, useState } from 'react'
 import { useLocation, useNavigate } from 'react-router';
 import { CAUTIONS } from '../../../../reference/facts/cautions/index';
 import { useSignedInAgain } from '../../../parts/frame/signed-out';
+import { usePulse } from '../../../parts/live/use-pulse';
 import { nextRedo, nextUndo, noted, redone, undone, type Done, type History } from './history';
 import { placeOnDevice } from './device-store';
-import { postTo } from './post';
+import { postTo, readNow } from './post';
 import { SaveQueue, type Kept, type SaveState } from './save-queue';
 
 export interface VisitData {
@@ -97,6 +98,8 @@ export interface VisitWork extends Omit<VisitData, 'scores'>, Omit<Working, 'sco
   save: SaveState;
   /** Entries that an earlier page left on this device and that are written now; 0 when there were none. */
   takenUp: number;
+  /** Another screen changed what is shown, and nothing was entered here since. */
+  changedElsewhere: boolean;
   /** Answers of a scored measure so far; null takes it back. */
   setAnswers: (measure: string, answers: MeasureAnswers | null) => void;
   takeBack: (saveId: string) => void;
@@ -186,6 +189,26 @@ export function VisitProvider({
   }, []);
   useSignedInAgain(() => queue.current?.resume());
 
+  const [history, setHistory] = useState<History<Stage>>({});
+  /** Another screen changed what is shown here. */
+  const [changedElsewhere, setChangedElsewhere] = useState(false);
+  const besideShown = useRef<number>(null);
+  usePulse(visit.id, ({ version, beside }) => {
+    const isBeside = besideShown.current !== null && besideShown.current !== beside;
+    besideShown.current = beside;
+    if (!queue.current?.isBehind(version)) {
+      if (isBeside) reload();
+      return;
+    }
+    void readNow(visit.id).then((stored) => {
+      if (!stored || !queue.current?.takeNewer(stored)) return;
+      // What could be taken back was made on another state, and what stands beside the visit may have changed too.
+      setHistory({});
+      setChangedElsewhere(true);
+      reload();
+    });
+  });
+
   useEffect(() => {
     const guard = (event: BeforeUnloadEvent) => {
       if (!queue.current?.isIdle) event.preventDefault();
@@ -222,11 +245,11 @@ export function VisitProvider({
   /** A correction says why. */
   const signed = (patch: VisitPatch): VisitPatch =>
     amending !== null && isCorrectable(patch) ? { ...patch, because: amending } : patch;
-  const [history, setHistory] = useState<History<Stage>>({});
   const write = (patch: VisitPatch) => {
     if (ended || (amending !== null && !isCorrectable(patch))) return;
     const inverse = inverseOf(patch, working, emptyRoutine('Routine', data.practiceSchool));
     if (inverse) setHistory((h) => noted(h, showing, { patch, inverse }));
+    setChangedElsewhere(false);
     queue.current!.add(signed(patch));
   };
   const take = (
@@ -255,6 +278,7 @@ export function VisitProvider({
     setAmending: setWhy,
     save,
     takenUp,
+    changedElsewhere,
     scores: [...before, ...working.scores],
     setScreen: (screen) => write({ kind: 'screen', screen }),
     setReading: (...entries) => write({ kind: 'readings', entries }),

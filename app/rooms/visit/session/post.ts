@@ -1,3 +1,4 @@
+import type { StoredVisit } from '../../../../core/record';
 import { tellSignedOut } from '../../../parts/frame/signed-out';
 import type { Post, SaveAnswer } from './save-queue';
 
@@ -37,3 +38,15 @@ export const postTo =
       return { result: 'unreachable' };
     }
   };
+
+/** What a visit holds, as it is stored now; null where nobody was reached. */
+export async function readNow(visitId: string): Promise<StoredVisit | null> {
+  try {
+    const response = await fetch(`/visits/${visitId}/now`);
+    return response.ok && response.headers.get('Content-Type')?.includes('json')
+      ? ((await response.json()) as StoredVisit)
+      : null;
+  } catch {
+    return null;
+  }
+}

@@ -59,9 +59,14 @@ function Refused() {
 
 /** Everything that stands between what is shown and what is stored. */
 export function SaveConflict() {
-  const { save, takenUp, takeTheirs, keepMine } = useVisit();
+  const { save, takenUp, changedElsewhere, takeTheirs, keepMine } = useVisit();
   return (
     <>
+      {changedElsewhere && (
+        <div className="note-bar" role="status">
+          Changed on another screen just now; shown is what is stored.
+        </div>
+      )}
       {takenUp > 0 && (
         <div className="note-bar" role="status">
           {counted(takenUp, 'entry', 'entries')} of this visit had not been written when it was left;{' '}

@@ -1,4 +1,4 @@
-import { EMPTY_RECORD, joined, leftOf, type VisitPatch } from '../../../../core/record';
+import { EMPTY_RECORD, EMPTY_SCREEN, joined, leftOf, type StoredVisit, type VisitPatch } from '../../../../core/record';
 import { describe, expect, test, vi } from 'vitest';
 import { FakeVisitServer, BAD_NOTE, NOW, VISIT } from '../../../../tests/support/fake-visit-server';
 import { SaveQueue, type Kept, type Post, type SaveAnswer, type SaveState } from './save-queue';
@@ -268,5 +268,43 @@ describe('two windows', () => {
     server.state = { ...server.state, stage: 'done' };
     queue.add(routine('late'));
     await vi.waitFor(() => expect(last().status).toBe('ended'));
+  });
+});
+
+describe('another screen wrote', () => {
+  const stored = (version: number, note: string) =>
+    ({
+      visit: { version, stage: 'record', screen: EMPTY_SCREEN, routine: null, record: { ...EMPTY_RECORD, note } },
+      readings: [],
+      scores: [],
+    }) as unknown as StoredVisit;
+  test('what it wrote is shown, and what is entered next goes on from there', async () => {
+    const { queue, server, sent, done } = setUp();
+    const { version } = server;
+    expect(queue.isBehind(version)).toBe(false);
+    expect(queue.isBehind(version + 3)).toBe(true);
+    expect(queue.takeNewer(stored(version + 3, 'theirs'))).toBe(true);
+    expect(queue.shown.record.note).toBe('theirs');
+    expect(queue.isBehind(version + 3)).toBe(false);
+    server.version = version + 3;
+    queue.add(note('mine'));
+    await done();
+    expect(sent.map((s) => s.expectedVersion)).toEqual([version + 3]);
+    expect(queue.save.status).toBe('saved');
+  });
+  test('nothing is taken over an entry that is on its way: the server decides, and it is told', async () => {
+    const { queue, server, hold, letGo } = setUp();
+    const { version } = server;
+    hold();
+    queue.add(note('mine'));
+    expect(queue.isBehind(version + 1)).toBe(false);
+    expect(queue.takeNewer(stored(version + 1, 'theirs'))).toBe(false);
+    expect(queue.shown.record.note).toBe('mine');
+    letGo();
+  });
+  test('what is older than what is known here is not shown', () => {
+    const { queue, server } = setUp();
+    expect(queue.takeNewer(stored(server.version, 'older'))).toBe(false);
+    expect(queue.shown.record.note).not.toBe('older');
   });
 });

@@ -2,6 +2,7 @@ import {
   joined,
   leftOf,
   type SaveResult,
+  type StoredVisit,
   type VisitPatch,
   withPatch,
   type Working,
@@ -150,6 +151,20 @@ export class SaveQueue {
     this.goOnFrom(this.status.theirs);
   }
 
+  /** Whether another screen has written past what is known here, while nothing of here is on its way. */
+  isBehind(version: number): boolean {
+    return this.ready && this.isIdle && this.status.status === 'saved' && version > this.version;
+  }
+  /**
+   * Shows what another screen wrote. False where something was entered here meanwhile: that goes out as always, and what
+   * stands against it is told.
+   */
+  takeNewer(stored: StoredVisit): boolean {
+    if (!this.isBehind(stored.visit.version)) return false;
+    this.goOnFrom(stored);
+    return true;
+  }
+
   /** Somebody signed in again. */
   resume(): void {
     if (this.status.status !== 'signed-out') return;
@@ -164,7 +179,7 @@ export class SaveQueue {
     this.ready = false;
   }
 
-  private goOnFrom({ visit, readings, scores }: Theirs): void {
+  private goOnFrom({ visit, readings, scores }: StoredVisit): void {
     this.stored = workingOf(visit, readings, scores);
     this.version = visit.version;
     this.status = { status: 'saved' };

@@ -1,6 +1,6 @@
-import { readGaugeLine } from '../../../../core/devices';
-import { type PressSample, pressUntil, type ThresholdTrial } from '../../../../core/measures';
-import { InputError } from '../../../../core/words';
+import { readGaugeLine } from '../../../core/devices';
+import { type PressSample, pressUntil, type ThresholdTrial } from '../../../core/measures';
+import { InputError } from '../../../core/words';
 import { useCallback, useEffect, useRef, useState } from 'react';
 
 export interface Gauge {
