@@ -2,7 +2,7 @@
  * Every check there is, on a machine that may have nothing installed: types, lint, walls, unit, published-value and
  * service tests with a throw-away PostgreSQL, end-to-end tests in headless Chromium. Ends with one line of counts.
  */
-import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuild } from './lib/build.ts';
 import { ensureChromium } from './lib/debian.ts';
@@ -60,6 +60,9 @@ function count(file: string, read: (report: never) => Counts, ok: boolean): void
   wrong.push(...counts.bad);
 }
 
+/** Its first lines: a page or a stack is long. */
+const begins = (text: string, lines: number): string => text.split('\n').slice(0, lines).join('\n');
+
 interface UnitReport {
   numPassedTests: number;
   testResults: {
@@ -74,7 +77,7 @@ function readUnit(report: UnitReport): Counts {
   const bad = report.testResults.flatMap((file) => {
     const tests = file.assertionResults
       .filter((t) => t.status === 'failed')
-      .map((t) => `${file.name}: ${t.fullName}\n${t.failureMessages.join('\n')}`);
+      .map((t) => `${file.name}: ${t.fullName}\n${begins(t.failureMessages.join('\n'), 12)}`);
     return tests.length || file.status !== 'failed' ? tests : [`${file.name}\n${file.message}`];
   });
   return { good: report.numPassedTests, bad };
@@ -87,8 +90,15 @@ interface Suite {
     file: string;
     line: number;
     ok: boolean;
-    tests: { results: { error?: { message: string } }[] }[];
+    tests: { results: { error?: { message: string }; attachments: { name: string; path?: string }[] }[] }[];
   }[];
+}
+
+/** What stood on the page when it failed: most of what is needed where nobody can look again. */
+function whatWasShown({ attachments }: { attachments: { name: string; path?: string }[] }): string {
+  const path = attachments.find((a) => a.name === 'error-context')?.path;
+  const [, page = ''] = path && existsSync(path) ? readFileSync(path, 'utf8').split('# Page snapshot') : [];
+  return page && `On the page:${begins(page, 60)}`;
 }
 
 function readEndToEnd(report: { stats: { expected: number }; suites: Suite[] }): Counts {
@@ -99,10 +109,11 @@ function readEndToEnd(report: { stats: { expected: number }; suites: Suite[] }):
   const bad = report.suites
     .flatMap(specs)
     .filter((spec) => !spec.ok)
-    .map(
-      (spec) =>
-        `${spec.file}:${spec.line}: ${spec.title}\n${spec.tests.flatMap((t) => t.results.map((r) => r.error?.message ?? '')).join('\n')}`,
-    );
+    .map((spec) => {
+      const results = spec.tests.flatMap((t) => t.results);
+      const messages = results.map((r) => begins(r.error?.message ?? '', 12));
+      return [`${spec.file}:${spec.line}: ${spec.title}`, ...messages, ...results.map(whatWasShown)].join('\n');
+    });
   return { good: report.stats.expected, bad };
 }
 
@@ -137,6 +148,6 @@ const e2e = await step('end-to-end tests', bin('playwright'), ['test'], {
 });
 count('e2e.json', readEndToEnd, e2e);
 
-for (const one of wrong) console.log(`\n✘ ${one.split('\n').slice(0, 12).join('\n  ')}`);
+for (const one of wrong) console.log(`\n✘ ${one.split('\n').join('\n  ')}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exitCode = failed ? 1 : 0;

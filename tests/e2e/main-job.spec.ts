@@ -78,7 +78,7 @@ test('a new practitioner does one visit from end to end', async ({ page }) => {
       page.getByRole('heading', { name: 'Pin a knot in the chewing muscle while the jaw drops' }),
     ).toBeVisible();
     await expect(page.locator('.where')).toContainText('Client’s left');
-    await expect(page.getByText(/^of 5 /)).toBeVisible({ timeout: 10_000 });
+    await expect(page.getByText(/^of 5 /)).toBeVisible();
     await page.keyboard.press('-');
     await expect(page.locator('.where')).toContainText('light,');
     await page.keyboard.press('n');

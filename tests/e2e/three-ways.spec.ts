@@ -80,14 +80,14 @@ async function guide(page: Page, way: Way): Promise<void> {
     } else await page.keyboard.press(key);
   };
   if (way === 'ear') await hears(page, /\b2$/);
-  else await expect(page.getByText(/^of \d+ circles/)).toBeVisible({ timeout: 10_000 });
+  else await expect(page.getByText(/^of \d+ circles/)).toBeVisible();
   if (way !== 'ear') await page.waitForTimeout(1500);
   await next('-', 'lighter');
   if (way === 'ear') await hears(page, /\b4$/);
   else await page.waitForTimeout(2500);
   await next('ArrowRight', 'next');
   if (way === 'ear') await hears(page, /Wait until the fibres below the contact give way\.$/);
-  else await expect(page.getByRole('button', { name: /Softened, go on/ })).toBeVisible({ timeout: 10_000 });
+  else await expect(page.getByRole('button', { name: /Softened, go on/ })).toBeVisible();
   if (way !== 'touch') await page.waitForTimeout(600);
   await next('Enter', /Softened, go on/);
   if (way === 'ear') await hears(page, /Done\. Stay as you are for a moment\.$/);
