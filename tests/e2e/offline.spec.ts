@@ -4,16 +4,8 @@ import { addClient, awake, expect, openPractice, openPracticeByHand, test, toCom
 /** The code of every page is fetched when the first one stands. */
 const warm = async (page: Page): Promise<void> => {
   await awake(page);
-  await page.waitForFunction(() => {
-    const links = [...document.querySelectorAll<HTMLLinkElement>('head link[rel=modulepreload]')];
-    return (
-      links.some((l) => l.href.includes('/record-')) &&
-      links.every((l) => performance.getEntriesByName(l.href).length > 0)
-    );
-  });
+  await page.waitForFunction(() => sessionStorage.getItem('velvet-fetched') !== null);
 };
-// A page has more files by now than a browser keeps account of by itself.
-test.beforeEach(({ page }) => page.addInitScript(() => performance.setResourceTimingBufferSize(5000)));
 
 /** Said while something waits for the connection. */
 const NOTE = /No connection to the records/;
