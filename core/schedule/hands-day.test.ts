@@ -1,6 +1,10 @@
 import { describe, expect, test } from 'vitest';
 import type { HandWork } from '../proposal/index.ts';
-import { handLines } from './hands-day.ts';
+import { routineFrom } from '../../tests/support/routines.ts';
+import { runRecord, type StepRecord } from '../guide/index.ts';
+import { handWorkOf } from '../proposal/index.ts';
+import { expandRoutine } from '../routine/index.ts';
+import { handLines, handWorkDone } from './hands-day.ts';
 
 const at = (clock: string): number => Date.parse(`2026-11-26T${clock}:00Z`);
 const MINUTE = 60_000;
@@ -42,4 +46,30 @@ describe('the hands along a day', () => {
     expect(handLines([], 0, 10).map((l) => [l.part, l.total])).toEqual(
       ['thumb', 'index', 'knuckle', 'palm', 'pinch', 'tool'].map((p) => [p, 0]),
     ));
+});
+
+describe('what a run asked of the hands', () => {
+  const routine = routineFrom(['masseter-warm-hold', 'temple-circles']);
+  const planned = handWorkOf(routine, {});
+  const records = runRecord(expandRoutine(routine), [], 0).steps;
+  const doneWith = (change: (r: StepRecord) => StepRecord) => handWorkDone(routine, records.map(change), {});
+  /** As if hands had been on the client for this part of what was planned. */
+  const partly = (part: number) => (r: StepRecord) => ({
+    ...r,
+    hands: { ...r.hands, doneSeconds: r.hands.plannedSeconds * part },
+  });
+
+  test('all of it, half of it, nothing: by the seconds that hands were on the client', () => {
+    expect(planned.length).toBeGreaterThan(1);
+    expect(doneWith(partly(1))).toEqual(planned);
+    doneWith(partly(0.5)).forEach((work, i) => {
+      expect(work.used).toBeCloseTo(planned[i]!.used / 2, 10);
+      expect(work.pressSeconds).toBeCloseTo(planned[i]!.pressSeconds / 2, 10);
+    });
+    expect(doneWith(partly(0))).toEqual([]);
+  });
+  test('at the pressure at which it was done', () => {
+    const harder = doneWith((r) => ({ ...partly(1)(r), donePressure: 'deep' }));
+    expect(Math.min(...harder.map((w, i) => w.share - planned[i]!.share))).toBeGreaterThan(0);
+  });
 });

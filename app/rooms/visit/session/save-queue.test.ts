@@ -302,6 +302,13 @@ describe('another screen wrote', () => {
     expect(queue.shown.record.note).toBe('mine');
     letGo();
   });
+  test('an entry that was refused stands until it is looked at, whatever comes from elsewhere', async () => {
+    const { queue, server, last } = setUp([{ result: 'refused', message: 'Too long.' }]);
+    queue.add(note('mine'));
+    await vi.waitFor(() => expect(last().refused).toHaveLength(1));
+    expect(queue.takeNewer(stored(server.version + 1, 'theirs'))).toBe(false);
+    expect([queue.shown.record.note, last().refused.length]).toEqual(['mine', 1]);
+  });
   test('what is older than what is known here is not shown', () => {
     const { queue, server } = setUp();
     expect(queue.takeNewer(stored(server.version, 'older'))).toBe(false);
