@@ -9,7 +9,7 @@ const ORDER = [
   ['words'],
   ['documents'],
   ['drawing', 'devices'],
-  ['atlas', 'measures', 'routine'],
+  ['atlas', 'measures', 'routine', 'touch'],
   ['limits'],
   ['rules'],
   ['proposal', 'guide'],

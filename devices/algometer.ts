@@ -6,6 +6,7 @@
 import type { GaugeSession } from '../core/devices/index.ts';
 import { createServer, type Server, type Socket } from 'node:net';
 import { once } from 'node:events';
+import { numbersFrom, spread } from './made-up.ts';
 
 const TIP_CM2 = 1;
 export const GAUGE_HELLO = `GAUGE protocol=1 tip=${TIP_CM2} name=stand-in_gauge`;
@@ -13,18 +14,6 @@ const SAMPLE_MS = 20;
 /** Noise of the gauge, one SD in kPa; spread of one client's trials, as a share. Invented. */
 const NOISE_KPA = 0.8;
 const TRIAL_SPREAD = 0.06;
-
-/** Deterministic numbers from a text, so that the same press is the same every time. */
-function numbersFrom(text: string): () => number {
-  let state = 2166136261;
-  for (const letter of text) state = Math.imul(state ^ letter.charCodeAt(0), 16777619);
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 interface Invented {
   thresholdKpa: number;
@@ -48,7 +37,7 @@ export function inventedPress(target: string, trial: number): Invented {
 export function* pressLines(target: string, trial: number): Generator<{ atMs: number; line: string }> {
   const { thresholdKpa, rampKpaPerSecond, slips } = inventedPress(target, trial);
   const random = numbersFrom(`noise ${target}#${trial}`);
-  const noise = () => (random() + random() + random() - 1.5) * 2 * NOISE_KPA;
+  const noise = () => spread(random) * NOISE_KPA;
   let kpa = 0;
   let atMs = 0;
   const slipAtKpa = slips ? thresholdKpa * 0.5 : Infinity;

@@ -1,4 +1,4 @@
-import { InputError } from '../words/index.ts';
+import { readNumber } from './line-number.ts';
 
 /**
  * The open line protocol of a pressure gauge: one message a line, words and numbers separated by spaces, described in
@@ -10,13 +10,6 @@ export type GaugeMessage =
   | { kind: 'mark'; atMs: number; kpa: number }
   | { kind: 'end'; why: string };
 
-const number = (text: string | undefined, field: string, least: number, most: number): number => {
-  const value = text === undefined || text === '' ? NaN : Number(text);
-  if (!(value >= least && value <= most))
-    throw new InputError(field, `${least} to ${most} is accepted, not "${text ?? ''}"`);
-  return value;
-};
-
 /** @throws InputError for a line that begins like a message and does not go on like one; null for any other line. */
 export function readGaugeLine(line: string): GaugeMessage | null {
   const [word, ...rest] = line.trim().split(/\s+/);
@@ -25,8 +18,8 @@ export function readGaugeLine(line: string): GaugeMessage | null {
       const named = Object.fromEntries(rest.map((r) => r.split('=', 2) as [string, string]));
       return {
         kind: 'hello',
-        protocol: number(named.protocol, 'protocol', 1, 1),
-        tipCm2: number(named.tip, 'tip', 0.1, 5),
+        protocol: readNumber(named.protocol, 'protocol', 1, 1),
+        tipCm2: readNumber(named.tip, 'tip', 0.1, 5),
         name: (named.name ?? 'gauge').replaceAll('_', ' ').slice(0, 60),
       };
     }
@@ -34,8 +27,8 @@ export function readGaugeLine(line: string): GaugeMessage | null {
     case 'MARK':
       return {
         kind: word === 'P' ? 'sample' : 'mark',
-        atMs: number(rest[0], 'time', 0, 1e9),
-        kpa: number(rest[1], 'pressure', 0, 5000),
+        atMs: readNumber(rest[0], 'time', 0, 1e9),
+        kpa: readNumber(rest[1], 'pressure', 0, 5000),
       };
     case 'END':
       return { kind: 'end', why: rest.join(' ') };

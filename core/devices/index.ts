@@ -2,3 +2,18 @@
 // A pressure gauge.
 export { gaugeCommandLine, readGaugeLine, type GaugeCommand } from './algometer-lines.ts';
 export { readGaugeSession, writeGaugeSession, type GaugeSession } from './gauge-session.ts';
+// A force pad.
+export {
+  HAND_SCRIPTS,
+  padCommandLine,
+  padFrameLine,
+  padHelloLine,
+  readPadCommand,
+  readPadLine,
+  type AskedOfHand,
+  type HandScript,
+  type PadCommand,
+  type PadFrame,
+  type PadMessage,
+  type PadShape,
+} from './pad-lines.ts';

@@ -128,6 +128,8 @@ describe('somebody known here', () => {
     expect(await findSession(late.token)).toBeNull();
     expect((await colleaguesOf(owner.practiceId)).at(-1)).toMatchObject({ id: mio.practitionerId });
     expect(await changeColleague(owner, mio.practitionerId, 'return')).toBe(true);
+    // What was open when they left stays shut: they come in by their password.
+    expect(await findSession(token)).toBeNull();
     expect(await checkPassword(mio.email, PASSWORD)).toMatchObject({ practiceId: expect.any(String) });
   });
   test('the last owner stays one and stays here, also when two are asked at once', async () => {
