@@ -40,6 +40,7 @@ import { DEMO_SIGN_IN } from './sign-in.ts';
 import { seedHomePlans } from './home-plans.ts';
 import { seedReminders } from './reminders.ts';
 import { seedBookings, seedRooms } from './day.ts';
+import { seedPad } from './pad.ts';
 import { OWN_TECHNIQUES } from './techniques.ts';
 
 const DEMO_SECOND = { email: 'rafe@harbour-row.example', password: 'velvet-harbour' } as const;
@@ -64,6 +65,7 @@ export async function seedDemo(today: Date): Promise<{ practiceId: string }> {
   await inPractice(practiceId, () => seedHomePlans(practiceId, dayWord(today, 0)));
   await inPractice(practiceId, () => seedReminders(practiceId, moment(today, -1, '10:00')));
   await inPractice(practiceId, () => seedBookings(practiceId, (days, time) => moment(today, -days, time)));
+  await inPractice(practiceId, () => seedPad(practiceId, (days, time) => moment(today, days, time)));
   return { practiceId };
 }
 

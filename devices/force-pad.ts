@@ -47,8 +47,7 @@ export async function startForcePad({
       led.lead(0, 1, ms);
       worked = { since: ms, hand: workingHand(command.script, command, `try ${tries++}`) };
     } else if (command.kind === 'weight') grams = command.grams;
-    else if (command.kind === 'stop') worked = null;
-    // It has no load when nothing touches it: there is no zero to take.
+    // Without a load it reads nothing: there is no zero to take. Who stops listening leaves the hand to others.
   };
   const frame = (ms: number): string => {
     const hand = worked?.hand(ms - worked.since) ?? led.at(ms);

@@ -17,7 +17,7 @@ const LOOKS = 4;
 /** What is made up of the sensor: SD of a cell's noise, what an hour adds to it, what holding adds for each tenfold second. */
 const NOISE_KPA = 0.15;
 const NOISE_SHARE = 0.01;
-export const DRIFT_PER_HOUR = 0.03;
+const DRIFT_PER_HOUR = 0.03;
 const CREEP_PER_DECADE = 0.012;
 
 /** Pressure of a round, soft contact as a rounded body presses (Hertz 1882): 1.5 times its mean in the middle, none at the rim. */

@@ -40,8 +40,9 @@ export function workingHand(script: HandScript, asked: AskedOfHand, seed: string
     if (ms < 0 || !one) return [];
     const into = ms - n * everyMs - one.lateMs;
     if (into < 0 || into > pressMs) return [];
-    const up = Math.min(1, into / Math.min(riseMs, pressMs / 2));
-    const down = Math.min(1, (pressMs - into) / 120);
+    // A short press leaves no time for a slow rise.
+    const up = Math.min(1, into / Math.min(riseMs, pressMs / 5));
+    const down = Math.min(1, (pressMs - into) / Math.min(120, pressMs / 5));
     const kpa =
       asked.kpa *
       one.hardness *

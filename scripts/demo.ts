@@ -2,7 +2,7 @@
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { DEMO_SIGN_IN } from '../demo/sign-in.ts';
-import { startAlgometer } from '../devices/algometer.ts';
+import { startStandIns } from '../devices/stand-ins.ts';
 import { type Mailbox, startMailbox } from '../devices/mailbox.ts';
 import type { listen as Listen } from '../server/http/listen.ts';
 import { readPort, readSettings } from '../server/settings.ts';
@@ -43,7 +43,7 @@ await command(async () => {
   // A word that is wrong is told before the database and the pages are loaded.
   const { closeDatabase } = await import('../server/db/connection.ts');
   let cluster: PrivateCluster | null = null;
-  let gauge: Awaited<ReturnType<typeof startAlgometer>> | null = null;
+  let standIns: Awaited<ReturnType<typeof startStandIns>> | null = null;
   let mailbox: Mailbox | null = null;
   let server: Awaited<ReturnType<typeof Listen>> | null = null;
   let ending = false;
@@ -51,7 +51,7 @@ await command(async () => {
     server?.closeAllConnections();
     await new Promise<void>((done) => (server ? server.close(() => done()) : done()));
     await closeDatabase().catch(() => {});
-    await gauge?.close();
+    await standIns?.close();
     await mailbox?.close();
     await cluster?.stop();
     process.exit(code);
@@ -75,10 +75,10 @@ await command(async () => {
     cluster = await openDatabase({ given, folder, withDemo: !values.empty, started: (c) => (cluster = c) });
     await unlessEnding();
     const port = (await isFree(wanted)) ? wanted : await freePort();
-    // A gauge of one's own is named in the environment; without one the stand-in is there to be tried.
-    if (!process.env.VELVET_GAUGE) {
-      gauge = await startAlgometer();
-      process.env.VELVET_GAUGE = gauge.address;
+    // Devices of one's own are named in the environment; without them stand-ins are there to be tried.
+    if (!process.env.VELVET_DEVICES) {
+      standIns = await startStandIns();
+      process.env.VELVET_DEVICES = standIns.setting;
     }
     // The same for a mail server: the stand-in delivers nothing, it writes letters into a folder.
     const letters = join(folder, 'mail');
@@ -99,7 +99,7 @@ await command(async () => {
   } catch (error) {
     if (ending) return;
     await closeDatabase().catch(() => {});
-    await (gauge as Awaited<ReturnType<typeof startAlgometer>> | null)?.close();
+    await (standIns as Awaited<ReturnType<typeof startStandIns>> | null)?.close();
     await (mailbox as Mailbox | null)?.close();
     await (cluster as PrivateCluster | null)?.stop();
     throw error;

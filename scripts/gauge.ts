@@ -14,7 +14,9 @@ if (!file || !/^\d{1,5}$/.test(port)) {
 try {
   const session = readGaugeSession(readFileSync(file, 'utf8'));
   const { address } = await startAlgometer({ session, port: Number(port) });
-  console.log(`${session.presses.length} recorded presses at ${address}: VELVET_GAUGE=${address} npm run serve`);
+  console.log(
+    `${session.presses.length} recorded presses at ${address}: VELVET_DEVICES="gauge ${address} Gauge" npm run serve`,
+  );
 } catch (error) {
   if (!(error instanceof InputError) && (error as { code?: string }).code === undefined) throw error;
   console.error(`gauge: ${(error as Error).message}`);

@@ -1,68 +1,33 @@
 import { type GaugeCommand, gaugeCommandLine } from '../core/devices/index.ts';
-import { connect } from 'node:net';
+import { deviceOf, deviceStream } from './devices.server.ts';
 
-/** Where a gauge listens, "127.0.0.1:4390"; null when none is named. Loopback only: nothing leaves the machine. */
-function address(): { host: string; port: number } | null {
-  const given = /^(127\.0\.0\.1|localhost):(\d{1,5})$/.exec(process.env.VELVET_GAUGE ?? '');
-  return given && Number(given[2]) <= 65535 ? { host: '127.0.0.1', port: Number(given[2]) } : null;
-}
-export const hasGauge = (): boolean => address() !== null;
+export const hasGauge = (): boolean => deviceOf('gauge') !== null;
 
-/** Nothing is pressed for longer than this; a line that never ends is cut off. */
+/** Nothing is pressed for longer than this. */
 const LONGEST_MS = 60_000;
-const LONGEST_LINE = 500;
 
-/**
- * One press as a stream of server-sent events, a line of the gauge each. A connection of its own for every press: the
- * process keeps no state. Ends when the gauge lets go, goes away, or the page does.
- */
+/** One press as a stream of server-sent events, a line of the gauge each. Ends when the gauge lets go, goes away, or the page does. */
 export function pressStream(
   command: Extract<GaugeCommand, { kind: 'press' }>,
   signal: AbortSignal,
 ): ReadableStream<Uint8Array> | null {
-  const at = address();
-  if (!at) return null;
-  const text = new TextEncoder();
-  let leave = () => {};
-  return new ReadableStream<Uint8Array>({
-    start(controller) {
-      const socket = connect(at);
-      let rest = '';
-      let over = false;
-      const send = (event: string, line: string) =>
-        !over && controller.enqueue(text.encode(`event: ${event}\ndata: ${line.replace(/[\r\n]/g, ' ')}\n\n`));
-      const end = (event: string, why: string) => {
-        if (over) return;
-        send(event, why);
-        over = true;
-        controller.close();
-        socket.end(`${gaugeCommandLine({ kind: 'stop' })}\n`);
-      };
-      const limit = setTimeout(() => end('over', 'too long'), LONGEST_MS);
-      // A reader who has gone takes no more lines: one more would be an error that nobody catches.
-      leave = () => {
-        over = true;
-        socket.destroy();
-      };
-      if (signal.aborted) leave();
-      signal.addEventListener('abort', leave, { once: true });
-      socket.setEncoding('utf8');
-      socket.on('connect', () => socket.write(`${gaugeCommandLine(command)}\n`));
-      socket.on('data', (chunk: string) => {
-        const lines = (rest + chunk).split('\n');
-        rest = lines.pop()!.slice(-LONGEST_LINE);
+  const gauge = deviceOf('gauge');
+  if (!gauge) return null;
+  return deviceStream(
+    gauge,
+    {
+      first: gaugeCommandLine(command),
+      last: gaugeCommandLine({ kind: 'stop' }),
+      onLines: (lines, send) => {
         for (const line of lines) {
-          send('line', line.slice(0, LONGEST_LINE));
-          if (line.startsWith('END')) end('over', 'let go');
+          send('line', line);
+          if (line.startsWith('END')) return 'let go';
         }
-      });
-      socket.on('error', () => end('gone', 'The gauge does not answer.'));
-      socket.on('close', () => {
-        clearTimeout(limit);
-        signal.removeEventListener('abort', leave);
-        end('gone', 'The gauge was disconnected.');
-      });
+        return null;
+      },
+      longestMs: LONGEST_MS,
+      away: 'The gauge does not answer any more.',
     },
-    cancel: () => leave(),
-  });
+    signal,
+  );
 }

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { isLoopback, readMail, readPort, readSettings } from './settings.ts';
+import { isLoopback, readDevices, readMail, readPort, readSettings } from './settings.ts';
 
 describe('settings', () => {
   test('nothing set is loopback only', () => expect(readSettings({})).toEqual({ origins: [], proxies: [] }));
@@ -63,4 +63,26 @@ describe('a mail server', () => {
     expect(() => readMail({ VELVET_MAIL })).toThrow(/^VELVET_MAIL: /);
     expect(() => readMail({ VELVET_MAIL })).not.toThrow(/secret@mail\.example\/x/);
   });
+});
+
+describe('devices', () => {
+  const read = (VELVET_DEVICES: string) => readDevices({ VELVET_DEVICES });
+  test('are named with kind, address and name', () => {
+    expect(readDevices({})).toEqual([]);
+    expect(read('gauge 127.0.0.1:4390 Gauge at the window; pad localhost:4391 Pad 2;')).toEqual([
+      { kind: 'gauge', name: 'Gauge at the window', host: '127.0.0.1', port: 4390 },
+      { kind: 'pad', name: 'Pad 2', host: '127.0.0.1', port: 4391 },
+    ]);
+  });
+  test.each([
+    'gauge 192.0.2.7:4390 Gauge',
+    'pad example.org:80 Pad',
+    'pad 127.0.0.1 Pad',
+    'pad 127.0.0.1:99999 Pad',
+    'pad 127.0.0.1:0 Pad',
+    'pad 127.0.0.1:4391',
+    'scale 127.0.0.1:4391 Scale',
+    '127.0.0.1:4390',
+    'pad 127.0.0.1:1 Pad; gauge 127.0.0.1:2 Pad',
+  ])('%s is refused, by the name of the setting', (text) => expect(() => read(text)).toThrow(/^VELVET_DEVICES: /));
 });

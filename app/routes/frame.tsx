@@ -50,6 +50,7 @@ export default function Frame({ loaderData }: Route.ComponentProps) {
           </NavLink>
           {loaderData.worksWithClients && <NavLink to="/routines">Routines</NavLink>}
           <NavLink to="/atlas">Atlas</NavLink>
+          {loaderData.worksWithClients && <NavLink to="/pad">Practice pad</NavLink>}
         </nav>
         <div className="top-end">
           <FindBox />

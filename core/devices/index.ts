@@ -14,6 +14,5 @@ export {
   type HandScript,
   type PadCommand,
   type PadFrame,
-  type PadMessage,
   type PadShape,
 } from './pad-lines.ts';

@@ -13,7 +13,7 @@ export interface Press {
 }
 
 /** A reading stands until the next one, but never longer: what was lost says nothing. */
-export const STANDS_MS = 50;
+const STANDS_MS = 50;
 /** A dip or a loss of readings this short does not end a press. */
 const DIP_MS = 80;
 /** Shorter than this is no press. */

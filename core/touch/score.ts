@@ -59,7 +59,7 @@ export function hardnessOf(presses: readonly Pick<Press, 'meanKpa'>[], aim: Aim)
 }
 
 /** A hand tells forces apart from about a tenth on (Jones 1989, from memory): less than that is not called harder or softer. */
-export const TELLS_APART = 0.1;
+const TELLS_APART = 0.1;
 export type Verdict = 'harder' | 'softer' | 'as-asked' | 'not-known';
 /** What may be said of it: nothing that its interval does not hold. */
 export function verdictOf(hardness: Hardness | null): Verdict {

@@ -2,7 +2,7 @@ import { chromium, type Page } from '@playwright/test';
 import { seedDemo } from '../../demo/seed.ts';
 import { DEMO_SIGN_IN } from '../../demo/sign-in.ts';
 import { CHROMIUM_FLAGS } from '../../playwright.config.ts';
-import { startAlgometer } from '../../devices/algometer.ts';
+import { startStandIns } from '../../devices/stand-ins.ts';
 import { closeDatabase } from '../../server/db/connection.ts';
 import { ensureBuild } from './build.ts';
 import { CHROMIUM, ensureChromium } from './debian.ts';
@@ -21,8 +21,8 @@ export async function openDemo(): Promise<{ page: Page; url: string; practiceId:
   await prepare(cluster.url);
   const { practiceId } = await seedDemo(new Date());
   await closeDatabase();
-  const gauge = await startAlgometer();
-  const served = await serve(cluster.url, { VELVET_GAUGE: gauge.address });
+  const standIns = await startStandIns();
+  const served = await serve(cluster.url, { VELVET_DEVICES: standIns.setting });
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: served.url });
   await page.goto('/sign-in');
@@ -37,7 +37,7 @@ export async function openDemo(): Promise<{ page: Page; url: string; practiceId:
     close: async () => {
       await browser.close();
       await served.stop();
-      await gauge.close();
+      await standIns.close();
       await cluster.stop();
     },
   };

@@ -78,7 +78,7 @@ async function shapeOf({ sequelize, transaction }: Migration, table: string): Pr
 }
 
 /** The parts of a table that is partitioned by its practice. Nobody but the owner reaches a part by its own name. */
-const partsOf = (table: string): string =>
+export const partsOf = (table: string): string =>
   Array.from(
     { length: PARTS },
     (_, i) =>

@@ -52,6 +52,7 @@ const VIEWS: [name: string, open: (page: Page) => Promise<unknown>][] = [
   ['You', at('/you')],
   ['Second factor', at('/you/second-factor')],
   ['Your hands', at('/you/hands')],
+  ['Practice pad', at('/pad')],
   ['Rooms', at('/practice/rooms')],
   ['Numbers', at('/practice/numbers')],
   [

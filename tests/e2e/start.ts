@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { startAlgometer } from '../../devices/algometer.ts';
+import { startStandIns } from '../../devices/stand-ins.ts';
 import { throwAwayCluster } from '../../scripts/lib/postgres.ts';
 import { serve } from '../../scripts/lib/server.ts';
 
@@ -7,9 +7,12 @@ import { serve } from '../../scripts/lib/server.ts';
 export default async function start(): Promise<() => Promise<void>> {
   const cluster = await throwAwayCluster();
   // Three times as fast as a hand, so that a test need not wait for it.
-  const gauge = await startAlgometer({ speed: 3 });
+  const standIns = await startStandIns({ gaugeSpeed: 3 });
   process.env.VELVET_TRAIL_KEY ??= 'a key that is only used by these tests';
-  const served = await serve(cluster.url, { VELVET_GAUGE: gauge.address, VELVET_NEW_PRACTICES_PER_HOUR: '100000' });
+  const served = await serve(cluster.url, {
+    VELVET_DEVICES: standIns.setting,
+    VELVET_NEW_PRACTICES_PER_HOUR: '100000',
+  });
   const seeded = spawnSync(process.execPath, ['--import', 'tsx', 'tests/e2e/seed.ts'], {
     env: { ...process.env, DATABASE_URL: cluster.url },
     encoding: 'utf8',
@@ -18,7 +21,7 @@ export default async function start(): Promise<() => Promise<void>> {
   process.env.VELVET_URL = served.url;
   return async () => {
     await served.stop();
-    await gauge.close();
+    await standIns.close();
     await cluster.stop();
   };
 }

@@ -385,6 +385,23 @@ describe('what is not taken', () => {
     expect(await rowsOf(other.practiceId)).toEqual(before);
   });
 
+  /** An archive as an earlier version made it, without what it had not. */
+  const earlier = (all: typeof files, version: number, had: RegExp) => {
+    const told = toldAnew(all, (m) => ({
+      ...m,
+      version: version as never,
+      kinds: m.kinds.filter((k) => !had.test(k.kind)),
+    }));
+    return new Map([...told].filter(([name]) => !had.test(/^rows\/(.*)\.jsonl$/.exec(name)?.[1] ?? '')));
+  };
+  test('an archive of version 2 is read: no tries on the pad', async () => {
+    expect(linesOf(files, 'pad-tries').length).toBeGreaterThan(0);
+    const other = await openPractice('Second');
+    const brought = await bring(other, await packed(earlier(files, 2, /^pad-tries$/), path()));
+    expect(brought.refusals).toEqual([]);
+    const there = await rowsOf(other.practiceId);
+    expect([there.visits, there.pad_tries]).toEqual([linesOf(files, 'visits').length, 0]);
+  });
   test('an archive of version 1 is read: no rooms, no waiting list, nobody who has left', async () => {
     const without =
       (kind: (typeof ARCHIVE_KINDS)[number], ...fields: string[]) =>
@@ -400,10 +417,7 @@ describe('what is not taken', () => {
       without('clients', 'practitioner_id'),
       without('visits', 'room_id'),
     ].reduce((all, strip) => strip(all), files);
-    const kinds = (m: ReturnType<typeof manifestOf>) =>
-      m.kinds.filter((k) => k.kind !== 'rooms' && k.kind !== 'waiting');
-    const told = toldAnew(first, (m) => ({ ...m, version: 1 as never, kinds: kinds(m) }));
-    const old = new Map([...told].filter(([name]) => !/rows\/(rooms|waiting)\.jsonl/.test(name)));
+    const old = earlier(first, 1, /^(rooms|waiting|pad-tries)$/);
     const other = await openPractice('Older');
     const brought = await bring(other, await packed(old, path()));
     expect(brought.refusals).toEqual([]);
@@ -428,10 +442,10 @@ describe('what is not taken', () => {
       'a newer version',
       (to) =>
         packed(
-          toldAnew(files, (m) => ({ ...m, version: 3 })),
+          toldAnew(files, (m) => ({ ...m, version: 4 as never })),
           to,
         ),
-      /version 3; up to 2/,
+      /version 4; up to 3/,
     ],
     [
       'another format',

@@ -17,11 +17,11 @@ import { isLocalKey } from '../../limits/index.ts';
 import { checkedFindings, withFindings } from '../../record/index.ts';
 import { type KnownHere, readOwnTechnique, readRoutine } from '../../routine/index.ts';
 import { InputError } from '../../words/index.ts';
-import { ADDED_IN_2, ARCHIVE_KINDS, ARCHIVE_ROWS, KINDS_SINCE_2, type ArchiveKind } from './kinds.ts';
+import { ADDED_IN_2, ARCHIVE_KINDS, ARCHIVE_ROWS, KIND_SINCE, type ArchiveKind } from './kinds.ts';
 
 /** The format of a practice's archive: docs/formats/practice-archive.md. */
 export const ARCHIVE_FORMAT = 'velvet-compass-practice';
-export const ARCHIVE_VERSION = 2;
+export const ARCHIVE_VERSION = 3;
 /** Longest line of a file of rows; whatever is longer is refused before it is read. */
 export const ARCHIVE_LINE_LETTERS = 1_500_000;
 
@@ -54,7 +54,7 @@ export const ARCHIVE_JSON_SCHEMA: Json = {
 export interface ArchiveManifest extends Value<typeof ARCHIVE_MANIFEST> {}
 
 /**
- * Reads what an archive says of itself; one of version 1 has fewer kinds, and `readArchiveLine` has to be told.
+ * Reads what an archive says of itself; an earlier version has fewer kinds, and `readArchiveLine` has to be told.
  * @throws InputError naming what is wrong, also where it was made by a newer version
  */
 export function readArchiveManifest(value: unknown): ArchiveManifest {
@@ -62,13 +62,13 @@ export function readArchiveManifest(value: unknown): ArchiveManifest {
   if (of?.format !== ARCHIVE_FORMAT) throw new InputError('format', `must be ${ARCHIVE_FORMAT}`);
   if (typeof of.version === 'number' && of.version > ARCHIVE_VERSION)
     throw new InputError('version', `this file has version ${of.version}; up to ${ARCHIVE_VERSION} is accepted`);
-  const isFirst = of.version === 1;
+  const version = Number.isInteger(of.version) && Number(of.version) >= 1 ? Number(of.version) : null;
   const manifest = readField(
     ARCHIVE_MANIFEST,
-    isFirst ? { ...of, version: ARCHIVE_VERSION } : value,
+    version === null ? value : { ...of, version: ARCHIVE_VERSION },
     '',
   ) as ArchiveManifest;
-  const due = ARCHIVE_KINDS.filter((kind) => !isFirst || !KINDS_SINCE_2.has(kind));
+  const due = ARCHIVE_KINDS.filter((kind) => (KIND_SINCE[kind] ?? 1) <= (version ?? ARCHIVE_VERSION));
   if (manifest.kinds.length !== due.length || !due.every((kind) => manifest.kinds.some((k) => k.kind === kind)))
     throw new InputError('kinds', 'names each kind once');
   return manifest;
@@ -187,6 +187,20 @@ const CHECKS: Partial<Record<ArchiveKind, Check>> = {
     must(Array.isArray(weekdays) && weekdays.every(Number.isInteger), 'plan.weekdays', 'must be a list of numbers');
   },
   'find-it-cards': ({ card }) => objectIn('card', card),
+  'pad-tries': ({ score }) => {
+    objectIn('score', score);
+    const { pressesKpa, inAimShare } = score as ArchiveRow;
+    must(
+      Array.isArray(pressesKpa) && pressesKpa.every(Number.isFinite),
+      'score.pressesKpa',
+      'must be a list of numbers',
+    );
+    must(
+      inAimShare === null || (typeof inAimShare === 'number' && inAimShare >= 0 && inAimShare <= 1),
+      'score.inAimShare',
+      'must be 0 to 1, or null',
+    );
+  },
   trail: ({ about }) => objectIn('about', about),
 };
 

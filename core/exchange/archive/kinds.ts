@@ -10,8 +10,9 @@ export const ARCHIVE_ROWS = { ...PRACTICE_ROWS, ...CLIENT_ROWS, ...LATER_ROWS } 
 export type ArchiveKind = keyof typeof ARCHIVE_ROWS;
 export const ARCHIVE_KINDS = Object.keys(ARCHIVE_ROWS) as ArchiveKind[];
 
-/** Kinds that an archive of version 1 has not, and what its rows say without saying it. */
-export const KINDS_SINCE_2: ReadonlySet<ArchiveKind> = new Set<ArchiveKind>(['rooms', 'waiting']);
+/** The version from which on an archive has a kind; the others were there from the first. */
+export const KIND_SINCE: Readonly<Partial<Record<ArchiveKind, number>>> = { rooms: 2, waiting: 2, 'pad-tries': 3 };
+/** What rows of version 1 say without saying it. */
 export const ADDED_IN_2: Partial<Record<ArchiveKind, Readonly<Record<string, unknown>>>> = {
   practice: { before_minutes: 15, after_minutes: 5, day_from: '09:00', day_until: '19:00' },
   members: { left_at: null, hand_strength: {} },

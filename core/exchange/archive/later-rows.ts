@@ -1,4 +1,6 @@
-import { day, moment, number, object, orNull, text, whole } from '../../documents/index.ts';
+import { day, moment, number, object, oneOf, orNull, text, whole, yesNo } from '../../documents/index.ts';
+import { PAD_CONTACTS, PAD_KINDS } from '../../touch/index.ts';
+import { PRESSURES } from '../../words/index.ts';
 import { ID, BY, NOBODY, document, words } from './parts.ts';
 
 /** What names people and clients that came before: closed records, what was learned, the trail. */
@@ -26,6 +28,20 @@ export const LATER_ROWS = {
     error_mm: orNull(number([0, 10_000], 'mm', 'Off by.')),
     taken_for: orNull(words(80, 'Which place it was taken for.')),
     grade: words(20, 'How it was graded.'),
+  }),
+  'pad-tries': object({
+    id: ID,
+    practitioner_id: BY,
+    at: moment('When.'),
+    technique: words(80, 'What was rehearsed.'),
+    kind: oneOf(PAD_KINDS, 'As what it is judged.'),
+    contact: oneOf(PAD_CONTACTS, 'With what of the hand.'),
+    pressure: oneOf(PRESSURES, 'The word that was asked for.'),
+    per_minute: whole([1, 200], 'Presses a minute.'),
+    sensor: words(60, 'Name of the pad.'),
+    is_stand_in: yesNo('Whether its figures are made up.'),
+    is_blind: yesNo('Whether the trace was hidden.'),
+    score: document('How it went.'),
   }),
   trail: object({
     id: ID,

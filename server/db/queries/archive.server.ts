@@ -102,6 +102,7 @@ export const ARCHIVE_PLACES: Record<Exclude<ArchiveKind, 'practice' | 'members'>
     names: { practitioner_id: 'practitioners' },
   },
   'find-it-answers': { table: 'trainer_answers', key: ['id'], names: { practitioner_id: 'practitioners' } },
+  'pad-tries': { table: 'pad_tries', key: ['id'], names: { practitioner_id: 'practitioners' } },
   trail: { table: 'audit', key: ['id'], names: { practitioner_id: 'practitioners' }, made: { seq: 't.seq' } },
 };
 /** Tables of a practice of which an archive tells nothing: secrets, sessions, and what is worked out from the rest. */

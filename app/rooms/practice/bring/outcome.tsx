@@ -36,6 +36,7 @@ const KIND_NAMES: Readonly<Record<ArchiveKind, string>> = {
   'closed-records': 'Closed records',
   'find-it-cards': 'Find it: places learned',
   'find-it-answers': 'Find it: answers',
+  'pad-tries': 'Practice pad: tries',
   trail: 'Audit trail',
 };
 

@@ -1,0 +1,97 @@
+import { scoreTry, type KeptScore, type KeptTry, type TryPlan, type TryScore } from '../../../core/touch';
+import { useEffect, useState } from 'react';
+import { useDates } from '../../parts/frame/use-dates';
+import type { useTry } from './use-try';
+
+const SHOWN = 6;
+const LOOK_EVERY_MS = 400;
+const signed = (value: number, digits: number): string => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(digits)}`;
+const orNone = (value: number | null, words: (value: number) => string): string =>
+  value === null ? '–' : words(value);
+
+/** The try under way and those before it. */
+export function TriesTable({
+  tries,
+  own,
+  plan,
+  isHidden,
+}: {
+  tries: readonly KeptTry[];
+  own: ReturnType<typeof useTry>;
+  plan: TryPlan;
+  isHidden: boolean;
+}) {
+  const { shortDay, timeOfDay } = useDates();
+  const [score, setScore] = useState<TryScore | null>(null);
+  const running = own.status === 'running';
+  useEffect(() => {
+    if (!running) return;
+    const timer = setInterval(() => {
+      const { trace, ms } = own.now.current;
+      setScore(scoreTry(trace, plan, ms));
+    }, LOOK_EVERY_MS);
+    return () => clearInterval(timer);
+  }, [running, own.now, plan]);
+  const cells = (of: Omit<KeptScore, 'pressesKpa' | 'asked' | 'stroke' | 'rounds'>, presses: number, asked: number) => (
+    <>
+      <td className="num">
+        {presses} of {asked}
+      </td>
+      <td className="num">{orNone(of.inAimShare, (v) => `${Math.round(v * 100)} %`)}</td>
+      <td className="num">{orNone(of.meanKpa, (v) => v.toFixed(v < 10 ? 1 : 0))}</td>
+      <td className="num">{orNone(of.wobbleKpa, (v) => v.toFixed(1))}</td>
+      <td className="num">{orNone(of.offBeatS, (v) => `${signed(v, 2)} s`)}</td>
+    </>
+  );
+  const latest = tries.slice(-SHOWN).toReversed();
+  const hasWay = latest.some((t) => t.score.stroke ?? t.score.rounds);
+  return (
+    <>
+      <table className="pad-tries">
+        <thead>
+          <tr>
+            <th scope="col">Tries</th>
+            <th scope="col">Presses</th>
+            <th scope="col">In the aim</th>
+            <th scope="col">Mean, kPa</th>
+            <th scope="col">Wobble, ± kPa</th>
+            <th scope="col">Off the beat</th>
+            {hasWay && <th scope="col">Way</th>}
+          </tr>
+        </thead>
+        <tbody>
+          {running && (
+            <tr className="is-now">
+              <th scope="row">now</th>
+              {score && !isHidden ? cells(score, score.presses.length, plan.wanted.length) : <td colSpan={5}>–</td>}
+              {hasWay && <td />}
+            </tr>
+          )}
+          {latest.map((t) => (
+            <tr key={t.id}>
+              <th scope="row">
+                {shortDay(t.at)}, {timeOfDay(t.at)}
+                {t.isBlind && <span className="soft small"> blind</span>}
+              </th>
+              {cells(t.score, t.score.pressesKpa.length, t.score.asked)}
+              {hasWay && <td>{wayWords(t.score)}</td>}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {!latest.length && <p className="soft small">No tries of this yet.</p>}
+      {latest[0] && latest[0].score.lostMs > 200 && (
+        <p className="soft small">
+          {(latest[0].score.lostMs / 1000).toFixed(1)} s of the last try were not read and count neither way.
+        </p>
+      )}
+    </>
+  );
+}
+
+/** What is told of a way: how straight a stroke was, or how round and which way a circle. */
+function wayWords({ stroke, rounds }: KeptScore): string {
+  if (stroke) return `${stroke.offLineMm.toFixed(1)} mm off its line`;
+  if (!rounds) return '';
+  return `${rounds.rounds.toFixed(0)} rounds ${rounds.isClockwise ? 'clockwise' : 'anticlockwise'}, ${Math.round(rounds.perMinute)} a minute`;
+}

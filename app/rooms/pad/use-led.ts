@@ -1,0 +1,66 @@
+import { middleKpa, type Aim } from '../../../core/touch';
+import { useCallback, useEffect, useRef } from 'react';
+import { send } from '../../parts/frame/send';
+import { isQuiet } from '../../parts/keys/keys';
+
+/** A step of the arrows, as a share of the aim’s middle. */
+const STEP = 0.1;
+
+/**
+ * Leads the hand of a stand-in: it presses while the space bar or the button is held, and the arrows make it press harder
+ * or softer. Gives what the button needs.
+ */
+export function useLed(pad: string, aim: Aim, areaCm2: number, isStandIn: boolean) {
+  const isDown = useRef(false);
+  const share = useRef(1);
+  /** One after the other, so that up never comes before down. */
+  const last = useRef<Promise<unknown>>(Promise.resolve());
+  const tell = useCallback(
+    (down: boolean) => {
+      isDown.current = down;
+      const body = down ? { pad, kind: 'down', kpa: middleKpa(aim) * share.current, areaCm2 } : { pad, kind: 'up' };
+      last.current = last.current.then(() => send('/devices/pad/hand', body));
+    },
+    [pad, aim, areaCm2],
+  );
+  useEffect(() => {
+    if (!isStandIn) return;
+    share.current = 1;
+    const down = (event: KeyboardEvent) => {
+      const by = event.key === 'ArrowUp' ? STEP : event.key === 'ArrowDown' ? -STEP : 0;
+      // A press on a button by its own key stays that button's.
+      const onButton = (event.target as HTMLElement | null)?.closest('button, a, select, input');
+      if (isQuiet(event) || (onButton && !onButton.classList.contains('pad-press'))) return;
+      if (event.key === ' ') {
+        event.preventDefault();
+        if (!event.repeat && !isDown.current) tell(true);
+      } else if (by) {
+        event.preventDefault();
+        share.current = Math.min(3, Math.max(0.1, share.current + by));
+        if (isDown.current) tell(true);
+      }
+    };
+    const up = (event: KeyboardEvent) => {
+      if (event.key === ' ' && isDown.current) tell(false);
+    };
+    const leave = () => isDown.current && tell(false);
+    document.addEventListener('keydown', down);
+    document.addEventListener('keyup', up);
+    window.addEventListener('blur', leave);
+    return () => {
+      leave();
+      document.removeEventListener('keydown', down);
+      document.removeEventListener('keyup', up);
+      window.removeEventListener('blur', leave);
+    };
+  }, [isStandIn, tell]);
+  return {
+    onPointerDown: (event: React.PointerEvent) => {
+      event.currentTarget.setPointerCapture(event.pointerId);
+      tell(true);
+    },
+    onPointerUp: () => tell(false),
+    onPointerCancel: () => tell(false),
+    onContextMenu: (event: React.MouseEvent) => event.preventDefault(),
+  };
+}

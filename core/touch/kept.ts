@@ -1,0 +1,91 @@
+import type { Pressure } from '../words/index.ts';
+import type { PadContact } from './aim.ts';
+import type { PadKind } from './pace.ts';
+import { scoreTry, type TryPlan, type TryScore } from './score.ts';
+import type { Touch } from './touch.ts';
+import { roundsOf, strokesOf, type Rounds, type Stroke } from './way.ts';
+
+/** What is kept of how a try went. */
+export interface KeptScore extends Omit<TryScore, 'presses'> {
+  /** Mean of each press, kPa, in order. */
+  pressesKpa: number[];
+  /** How many were asked for. */
+  asked: number;
+  /** Of strokes: the middle one by how far it left its line. */
+  stroke: Stroke | null;
+  rounds: Rounds | null;
+}
+/** A try as it is kept. */
+export interface KeptTry {
+  id: string;
+  /** ISO 8601. */
+  at: string;
+  technique: string;
+  kind: PadKind;
+  contact: PadContact;
+  pressure: Pressure;
+  perMinute: number;
+  sensor: string;
+  isStandIn: boolean;
+  isBlind: boolean;
+  score: KeptScore;
+}
+
+/** A week of tries: shares of the wanted pressing time in the aim, 0 to 1. */
+export interface PadWeek {
+  /** Its Monday, yyyy-mm-dd. */
+  monday: string;
+  tries: number;
+  median: number;
+  /** Half of the tries lie between these. */
+  lower: number;
+  upper: number;
+}
+const at = (sorted: readonly number[], q: number): number => {
+  const place = q * (sorted.length - 1);
+  const [low, high] = [sorted[Math.floor(place)]!, sorted[Math.ceil(place)]!];
+  return low + (high - low) * (place % 1);
+};
+/**
+ * Tries by week, oldest first. Tries of a stand-in are never put together with those of a pad: hand in one kind.
+ * @param mondayOf the Monday of the week in which a moment lies where the practice is
+ */
+export function padWeeks(tries: readonly Pick<KeptTry, 'at' | 'score'>[], mondayOf: (at: string) => string): PadWeek[] {
+  const weeks = new Map<string, number[]>();
+  for (const { at: when, score } of tries) {
+    if (score.inAimShare === null) continue;
+    const monday = mondayOf(when);
+    weeks.set(monday, [...(weeks.get(monday) ?? []), score.inAimShare]);
+  }
+  return [...weeks]
+    .sort(([a], [b]) => (a < b ? -1 : 1))
+    .map(([monday, shares]) => {
+      const sorted = shares.sort((a, b) => a - b);
+      return {
+        monday,
+        tries: sorted.length,
+        median: at(sorted, 0.5),
+        lower: at(sorted, 0.25),
+        upper: at(sorted, 0.75),
+      };
+    });
+}
+
+/** Of how many of the latest tries hardness is told: enough for a hand that is a fifth off. */
+export const TOLD_OF_TRIES = 5;
+
+/** The middle of some strokes by how straight they were. */
+const middleStroke = (strokes: readonly Stroke[]): Stroke | null =>
+  [...strokes].sort((a, b) => a.offLineMm - b.offLineMm)[Math.floor((strokes.length - 1) / 2)] ?? null;
+
+/** What is kept of a try that is over. */
+export function keptScore(kind: PadKind, plan: TryPlan, trace: readonly Touch[]): KeptScore {
+  const { presses, ...score } = scoreTry(trace, plan);
+  return {
+    ...score,
+    pressesKpa: presses.map((p) => p.meanKpa),
+    asked: plan.wanted.length,
+    stroke: kind === 'glide' ? middleStroke(strokesOf(trace, plan.aim.leastKpa)) : null,
+    rounds: kind === 'circle' ? roundsOf(trace, plan.aim.leastKpa) : null,
+  };
+}

@@ -1,0 +1,82 @@
+import { awake, expect, openPractice, test } from './base.ts';
+import type { Page } from '@playwright/test';
+
+// One stand-in has one hand.
+test.describe.configure({ mode: 'serial' });
+
+async function atThePad(page: Page): Promise<void> {
+  await openPractice(page);
+  await page.goto('/pad');
+  await awake(page);
+  await expect(page.getByText('Stand-in sensor')).toBeVisible();
+}
+const tries = (page: Page) => page.locator('.pad-tries tbody tr:not(.is-now)');
+
+/** A try that the stand-in’s made-up hand works through, quickly. */
+async function tryWith(page: Page, hand: string): Promise<void> {
+  const before = await tries(page).count();
+  await page.getByLabel('A made-up hand').selectOption({ label: hand });
+  await page.getByRole('button', { name: 'Let it work' }).click();
+  await expect(tries(page)).toHaveCount(before + 1, { timeout: 60_000 });
+  await expect(page.getByText('Kept.')).toBeVisible();
+}
+
+test('a hand that presses a fifth too hard is told so within five tries, and the week’s line shows the change', async ({
+  page,
+}) => {
+  await atThePad(page);
+  await page.getByLabel('Another technique').selectOption({ label: 'Puffed cheeks tapped' });
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Puffed cheeks tapped');
+  await expect(page.getByText('The first try begins the line.')).toBeVisible();
+  const verdict = page.locator('.pad-verdict');
+  let told = 0;
+  for (let n = 1; n <= 5 && !told; n++) {
+    await tryWith(page, 'a hand that presses a fifth too hard');
+    if (/harder than asked/.test(await verdict.innerText())) told = n;
+  }
+  expect(told).toBeGreaterThan(0);
+  const line = page.locator('.pad-weeks .value');
+  const hard = Number.parseInt((await line.textContent())!, 10);
+  // The same hand a little later, as it was asked: the week goes up.
+  for (let n = 0; n < told + 1; n++) await tryWith(page, 'a steady hand');
+  expect(Number.parseInt((await line.textContent())!, 10)).toBeGreaterThan(hard);
+  await page.reload();
+  await expect(tries(page)).toHaveCount(Math.min(6, 2 * told + 1));
+});
+
+test('the stand-in is led by keys: as hard as the arrows say, told softer, good or harder; blind shows nothing', async ({
+  page,
+}) => {
+  await atThePad(page);
+  const now = page.locator('.pad-now');
+  await page.keyboard.down('Space');
+  await expect(now).toContainText('Good, hold');
+  for (let n = 0; n < 4; n++) await page.keyboard.press('ArrowUp');
+  await expect(now).toContainText('Softer');
+  for (let n = 0; n < 7; n++) await page.keyboard.press('ArrowDown');
+  await expect(now).toContainText('Harder');
+  await page.keyboard.up('Space');
+  await expect(now).toContainText(/^0 kPa/);
+  await page.keyboard.press('b');
+  await expect(page.getByLabel('blind: hide the trace until it is over')).toBeChecked();
+  await page.keyboard.press('r');
+  await expect(now).toContainText('blind');
+  await expect(now).not.toContainText('kPa0');
+  await page.keyboard.press('x');
+  await expect(now).toContainText('kPa');
+  await expect(tries(page)).toHaveCount(0);
+});
+
+test('a try that cannot be kept is told, stays, and is kept when it is asked again', async ({ page }) => {
+  await atThePad(page);
+  await page.getByLabel('Another technique').selectOption({ label: 'Puffed cheeks tapped' });
+  await page.route('**/pad/tries', (route) => route.abort(), { times: 1 });
+  await page.getByLabel('A made-up hand').selectOption({ label: 'a fast hand' });
+  await page.getByRole('button', { name: 'Let it work' }).click();
+  const again = page.getByRole('button', { name: 'Try to keep it again' });
+  await expect(again).toBeVisible({ timeout: 60_000 });
+  await expect(tries(page)).toHaveCount(0);
+  await again.click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+  await expect(tries(page)).toHaveCount(1);
+});
