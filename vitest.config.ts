@@ -5,7 +5,7 @@ export default defineConfig({
   test: {
     // The longest of them wait for processes of their own: two cores take three at once.
     maxWorkers: 3,
-    testTimeout: 30_000,
+    testTimeout: 120_000,
     hookTimeout: 60_000,
     projects: [
       {

@@ -16,3 +16,4 @@ export {
   type PadFrame,
   type PadShape,
 } from './pad-lines.ts';
+export { readPadSession, writePadSession, type PadSession } from './pad-session.ts';

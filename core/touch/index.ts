@@ -13,5 +13,5 @@ export { keptScore, padWeeks, TOLD_OF_TRIES, type KeptScore, type KeptTry } from
 export { contactsOf, touchOf, type Touch } from './touch.ts';
 export { atTempo, PAD_KINDS, PAD_TEMPO, paceOf, padKindOf, tryMs, wantedAt, type Pace, type PadKind } from './pace.ts';
 export { pressesOf } from './presses.ts';
-export { hardnessOf, scoreTry, verdictOf, wordNow, type TryPlan, type TryScore, type Wanted } from './score.ts';
+export { hardnessOf, scoreTry, handVerdict, wordNow, type TryPlan, type TryScore, type Wanted } from './score.ts';
 export { leftShareOf, roundsOf, strokesOf } from './way.ts';

@@ -3,7 +3,7 @@ import type { PadContact } from './aim.ts';
 import type { PadKind } from './pace.ts';
 import { scoreTry, type TryPlan, type TryScore } from './score.ts';
 import type { Touch } from './touch.ts';
-import { roundsOf, strokesOf, type Rounds, type Stroke } from './way.ts';
+import { roundsOf, strokesOf, type Rounds, type PadStroke } from './way.ts';
 
 /** What is kept of how a try went. */
 export interface KeptScore extends Omit<TryScore, 'presses'> {
@@ -12,7 +12,7 @@ export interface KeptScore extends Omit<TryScore, 'presses'> {
   /** How many were asked for. */
   asked: number;
   /** Of strokes: the middle one by how far it left its line. */
-  stroke: Stroke | null;
+  stroke: PadStroke | null;
   rounds: Rounds | null;
 }
 /** A try as it is kept. */
@@ -75,7 +75,7 @@ export function padWeeks(tries: readonly Pick<KeptTry, 'at' | 'score'>[], monday
 export const TOLD_OF_TRIES = 5;
 
 /** The middle of some strokes by how straight they were. */
-const middleStroke = (strokes: readonly Stroke[]): Stroke | null =>
+const middleStroke = (strokes: readonly PadStroke[]): PadStroke | null =>
   [...strokes].sort((a, b) => a.offLineMm - b.offLineMm)[Math.floor((strokes.length - 1) / 2)] ?? null;
 
 /** What is kept of a try that is over. */

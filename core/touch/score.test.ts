@@ -12,7 +12,7 @@ import {
   roundsOf,
   scoreTry,
   strokesOf,
-  verdictOf,
+  handVerdict,
   wordNow,
 } from './index.ts';
 
@@ -122,7 +122,7 @@ describe('the score of a try', () => {
 describe('a hand that presses too hard', () => {
   /** What the presses of some tries say together. */
   const after = (script: 'hard' | 'steady', tries: number, who: number) =>
-    verdictOf(
+    handVerdict(
       hardnessOf(
         Array.from({ length: tries }, (_, n) => scored(script, {}, `${script} ${who} ${n}`).presses).flat(),
         MEDIUM,
@@ -136,7 +136,7 @@ describe('a hand that presses too hard', () => {
       for (const tries of [1, 2, 5]) expect(after('steady', tries, who), `hand ${who}`).not.toBe('harder');
   });
   const pressed = (...kpa: number[]) =>
-    verdictOf(
+    handVerdict(
       hardnessOf(
         kpa.map((meanKpa) => ({ meanKpa })),
         MEDIUM,

@@ -60,9 +60,9 @@ export function hardnessOf(presses: readonly Pick<Press, 'meanKpa'>[], aim: Aim)
 
 /** A hand tells forces apart from about a tenth on (Jones 1989, from memory): less than that is not called harder or softer. */
 const TELLS_APART = 0.1;
-export type Verdict = 'harder' | 'softer' | 'as-asked' | 'not-known';
+export type HandVerdict = 'harder' | 'softer' | 'as-asked' | 'not-known';
 /** What may be said of it: nothing that its interval does not hold. */
-export function verdictOf(hardness: Hardness | null): Verdict {
+export function handVerdict(hardness: Hardness | null): HandVerdict {
   if (!hardness) return 'not-known';
   if (hardness.ratio > 1 + TELLS_APART && hardness.least > 1) return 'harder';
   if (hardness.ratio < 1 - TELLS_APART && hardness.most < 1) return 'softer';

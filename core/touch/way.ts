@@ -2,7 +2,7 @@ import { pressesOf } from './presses.ts';
 import type { Touch } from './touch.ts';
 
 /** How a contact moved over the pad while it pressed. */
-export interface Stroke {
+export interface PadStroke {
   lengthMm: number;
   /** Mean distance of the way from the straight line between its ends (root of the squares), mm. */
   offLineMm: number;
@@ -32,7 +32,7 @@ const placed = (trace: readonly Touch[]): At[] =>
   trace.flatMap(({ atMs, xMm, yMm }) => (xMm === null || yMm === null ? [] : [{ atMs, xMm, yMm }]));
 
 /** The strokes of a trace, one for each press. */
-export function strokesOf(trace: readonly Touch[], aimKpa: number): Stroke[] {
+export function strokesOf(trace: readonly Touch[], aimKpa: number): PadStroke[] {
   return pressesOf(trace, aimKpa).flatMap(({ startMs, endMs }) => {
     const way = placed(trace.filter((t) => t.atMs >= startMs && t.atMs <= endMs));
     const first = way[0];

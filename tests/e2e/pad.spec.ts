@@ -80,3 +80,32 @@ test('a try that cannot be kept is told, stays, and is kept when it is asked aga
   await expect(page.getByText('Kept.')).toBeVisible();
   await expect(tries(page)).toHaveCount(1);
 });
+
+test('a pad that is lost in the middle of a try is told, the try ends, and the pad comes back by itself', async ({
+  page,
+}) => {
+  // So that the test can break what the page hears by.
+  await page.addInitScript(() => {
+    const streams: EventSource[] = ((window as { streams?: EventSource[] }).streams = []);
+    const Own = window.EventSource;
+    window.EventSource = class extends Own {
+      constructor(address: string | URL) {
+        super(address);
+        streams.push(this);
+      }
+    };
+  });
+  await atThePad(page);
+  await page.getByLabel('A made-up hand').selectOption({ label: 'a steady hand' });
+  await page.getByRole('button', { name: 'Let it work' }).click();
+  await expect(page.locator('.is-now')).toContainText(/[1-9] of 10/);
+  // Whatever is asked next finds no way either.
+  await page.route('**/devices/pad?*', (route) => route.abort());
+  await page.evaluate(() => (window as { streams?: EventSource[] }).streams!.at(-1)!.dispatchEvent(new Event('error')));
+  await expect(page.getByText('Pad lost')).toBeVisible();
+  await expect(page.getByText(/The pad was lost after press \d+ of 10: this try is not kept/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Stop' })).toBeDisabled();
+  await page.unroute('**/devices/pad?*');
+  await expect(page.getByText('Stand-in sensor')).toBeVisible();
+  await expect(tries(page)).toHaveCount(0);
+});

@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { readGaugeSession } from '../../core/devices/index.ts';
 import {
   ARCHIVE_KINDS,
+  ARCHIVE_VERSION,
   INCOMING_CLIENTS,
   INCOMING_READINGS,
   readArchiveLine,
@@ -61,7 +62,7 @@ const VISIT = {
 };
 const MANIFEST = {
   format: 'velvet-compass-practice',
-  version: 2,
+  version: ARCHIVE_VERSION,
   made_at: '2026-11-26T09:00:00Z',
   practice_id: ID,
   kinds: ARCHIVE_KINDS.map((kind) => ({ kind, rows: 0, bytes: 0, sha256: 'a'.repeat(64) })),

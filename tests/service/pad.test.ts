@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import { afterEach, describe, expect, test } from 'vitest';
-import { readPadLine } from '../../core/devices/index.ts';
+import { readPadLine, readPadSession } from '../../core/devices/index.ts';
 import { aimOf, keptScore, touchOf, wantedAt, type KeptTry, type Touch } from '../../core/touch/index.ts';
+import { replayPad } from '../../devices/pad-replay.ts';
 import { startForcePad } from '../../devices/force-pad.ts';
 import { STAND_IN_PAD } from '../../devices/pad-cells.ts';
 import { keepPadTry, padTriesOf } from '../../server/db/queries/pad.server.ts';
@@ -88,6 +90,17 @@ describe('a pad', () => {
     expect(missing / numbers.length).toBeGreaterThan(0.1);
     // 3 % an hour, made up.
     expect(touches.at(-1)!.forceN / 9.80665).toBeGreaterThan(1.04);
+  });
+
+  test('a recorded session is played as it was recorded, and says when it is over', async () => {
+    const session = readPadSession(readFileSync('docs/formats/force-pad.session.txt', 'utf8'));
+    const pad = await replayPad(session, { speed: 20 });
+    close.push(pad.close);
+    process.env.VELVET_DEVICES = `pad ${pad.address} Pad 2`;
+    const { events } = await heard(3000);
+    expect(events[0]).toBe(session.hello);
+    expect(events.filter((e) => e.startsWith('F '))).toEqual(session.lines.map((l) => l.line));
+    expect(events.at(-1)).toBe('the pad ended it');
   });
 
   test('that goes away is told, and one that is not there is no stream', async () => {

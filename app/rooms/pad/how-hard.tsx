@@ -1,4 +1,4 @@
-import { hardnessOf, TOLD_OF_TRIES, verdictOf, type Aim, type KeptTry } from '../../../core/touch';
+import { hardnessOf, TOLD_OF_TRIES, handVerdict, type Aim, type KeptTry } from '../../../core/touch';
 import { counted } from '../../../core/words';
 
 const percent = (ratio: number): string => `${Math.abs(Math.round((ratio - 1) * 100))} %`;
@@ -9,7 +9,7 @@ export function HowHard({ tries, aim }: { tries: readonly KeptTry[]; aim: Aim })
   const presses = latest.flatMap((t) => t.score.pressesKpa.map((meanKpa) => ({ meanKpa })));
   const hardness = hardnessOf(presses, aim);
   if (!hardness) return <p className="pad-verdict soft">Three presses say how hard the hand is: start a try.</p>;
-  const verdict = verdictOf(hardness);
+  const verdict = handVerdict(hardness);
   const of = `${counted(presses.length, 'press', 'presses')} of ${counted(latest.length, 'try', 'tries')}`;
   const between = (a: number, b: number) => `${a >= 1 ? '+' : '−'}${percent(a)} to ${b >= 1 ? '+' : '−'}${percent(b)}`;
   return (

@@ -1,8 +1,9 @@
-import { HAND_SCRIPTS, type HandScript } from '../../../core/devices';
+import type { HandScript } from '../../../core/devices';
 import {
   aimOf,
   atTempo,
   PAD_TEMPO,
+  scoreTry,
   wantedAt,
   wordNow,
   type KeptTry,
@@ -11,7 +12,6 @@ import {
 } from '../../../core/touch';
 import { CONTACT_NAMES } from '../../../core/words';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
 import { useRevalidator } from 'react-router';
 import type { PadTry } from '../../schemas/pad';
 import { send } from '../../parts/frame/send';
@@ -19,6 +19,7 @@ import { useKeys } from '../../parts/keys/use-keys';
 import { PressureDot } from '../../parts/marks/marks';
 import { Sound } from '../../parts/player/sound';
 import { HowHard } from './how-hard';
+import { PadButtons, type Kept } from './pad-buttons';
 import { offered, paceWords, usualAreaCm2, type Rehearsal } from './rehearsal';
 import { RehearseList } from './rehearse-list';
 import { SensorLine } from './sensor-line';
@@ -37,12 +38,6 @@ export interface PadData {
   /** Of each try’s moment, the Monday of its week. */
   mondays: Record<string, string>;
 }
-const SCRIPT_NAMES: Readonly<Record<HandScript, string>> = {
-  steady: 'a steady hand',
-  hard: 'a hand that presses a fifth too hard',
-  slow: 'a slow hand',
-  fast: 'a fast hand',
-};
 const WORDS_NOW = { softer: 'Softer', harder: 'Harder', good: 'Good, hold' } as const;
 const [least, most] = [PAD_TEMPO.least, PAD_TEMPO.most];
 const oneDigit = (value: number | null): number | null => (value === null ? null : Math.round(value * 10) / 10);
@@ -59,7 +54,7 @@ export function PadRoom({ pads, rehearsals, tries, mondays }: PadData) {
   const [isBlind, setIsBlind] = useState(false);
   const [beats, setBeats] = useState(true);
   const [script, setScript] = useState<HandScript>('steady');
-  const [kept, setKept] = useState<{ words: string; again: (() => void) | null }>({ words: '', again: null });
+  const [kept, setKept] = useState<Kept>({ words: '', again: null });
   const [touch, setTouch] = useState<Touch | null>(null);
   const { revalidate } = useRevalidator();
   const sound = useMemo(() => new Sound(), []);
@@ -89,16 +84,32 @@ export function PadRoom({ pads, rehearsals, tries, mondays }: PadData) {
     if (answer.ok) await revalidate();
   }
   const own = useTry(pace, (trace) => void keep(trace, crypto.randomUUID()));
+  const stop = () => {
+    own.stop();
+    sound.cancel();
+  };
   const live = useRef<Touch | null>(null);
   const shownAt = useRef(0);
-  const here = usePad(pad ?? null, (read) => {
-    live.current = read;
-    own.hear(read);
-    // Figures that are read change five times a second at most.
-    if (read.atMs - shownAt.current < 200 && read.atMs >= shownAt.current) return;
-    shownAt.current = read.atMs;
-    setTouch(read);
-  });
+  const here = usePad(
+    pad ?? null,
+    (read) => {
+      live.current = read;
+      own.hear(read);
+      // Figures that are read change five times a second at most.
+      if (read.atMs - shownAt.current < 200 && read.atMs >= shownAt.current) return;
+      shownAt.current = read.atMs;
+      setTouch(read);
+    },
+    () => {
+      live.current = null;
+      setTouch(null);
+      if (own.now.current.status !== 'running') return;
+      const { trace, ms } = own.now.current;
+      const at = scoreTry(trace, plan, ms).presses.length;
+      stop();
+      setKept({ words: `The pad was lost after press ${at} of ${wanted.length}: this try is not kept.`, again: null });
+    },
+  );
   const isStandIn = here.shape?.isStandIn ?? false;
   const led = useLed(pad ?? '', aim, area, isStandIn);
 
@@ -108,10 +119,6 @@ export function PadRoom({ pads, rehearsals, tries, mondays }: PadData) {
     setKept({ words: '', again: null });
     own.start();
     if (beats) wanted.forEach(({ startMs }) => sound.plan('beat', startMs + 2000));
-  };
-  const stop = () => {
-    own.stop();
-    sound.cancel();
   };
   const letWork = async () => {
     start();
@@ -190,50 +197,15 @@ export function PadRoom({ pads, rehearsals, tries, mondays }: PadData) {
             now={own.now}
             words={`Pressure of ${rehearsal.name} over the aim of ${aim.leastKpa} to ${aim.mostKpa} kPa; the figures stand in the table below`}
           />
-          <div className="pad-buttons">
-            {isStandIn && (
-              <Button className="pad-press" {...led}>
-                Press here <kbd>space</kbd>
-              </Button>
-            )}
-            <Button
-              variant={isStandIn ? 'outline-primary' : 'primary'}
-              disabled={here.status !== 'here'}
-              onClick={start}
-            >
-              {running ? 'Start again' : 'Start'} <kbd>r</kbd>
-            </Button>
-            <Button variant="outline-primary" disabled={!running} onClick={stop}>
-              Stop <kbd>x</kbd>
-            </Button>
-            {isStandIn && (
-              <span className="pad-script">
-                <Form.Select
-                  aria-label="A made-up hand"
-                  size="sm"
-                  value={script}
-                  onChange={(e) => setScript(e.target.value as HandScript)}
-                >
-                  {HAND_SCRIPTS.map((s) => (
-                    <option key={s} value={s}>
-                      {SCRIPT_NAMES[s]}
-                    </option>
-                  ))}
-                </Form.Select>
-                <Button variant="outline-primary" disabled={running} onClick={() => void letWork()}>
-                  Let it work
-                </Button>
-              </span>
-            )}
-            <span role="status" className="small">
-              {kept.words}{' '}
-              {kept.again && (
-                <Button variant="link" onClick={kept.again}>
-                  Try to keep it again
-                </Button>
-              )}
-            </span>
-          </div>
+          <PadButtons
+            {...{ isStandIn, led, script, kept }}
+            isHere={here.status === 'here'}
+            isRunning={running}
+            onScript={setScript}
+            onStart={start}
+            onStop={stop}
+            onWork={() => void letWork()}
+          />
           <HowHard tries={alike} aim={aim} />
           <TriesTable {...{ tries: alike, own, plan, isHidden: hidden }} />
         </main>

@@ -13,9 +13,10 @@ export interface PadHere {
 const AGAIN_MS = 3000;
 
 /** Hears a pad for as long as the page is there. Readings are handed on one by one and are no state: there are a hundred a second. */
-export function usePad(name: string | null, onTouch: (touch: Touch) => void): PadHere {
+export function usePad(name: string | null, onTouch: (touch: Touch) => void, onLost: () => void): PadHere {
   const [here, setHere] = useState<PadHere>({ status: 'opening', shape: null, why: '' });
   const hear = useEffectEvent(onTouch);
+  const tellLost = useEffectEvent(onLost);
   useEffect(() => {
     if (name === null) return;
     let source: EventSource | null = null;
@@ -24,6 +25,7 @@ export function usePad(name: string | null, onTouch: (touch: Touch) => void): Pa
     const lost = (why: string) => {
       source?.close();
       source = null;
+      tellLost();
       setHere({ status: 'lost', shape: null, why });
       clearTimeout(again);
       again = setTimeout(open, AGAIN_MS);
