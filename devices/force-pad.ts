@@ -42,12 +42,14 @@ export async function startForcePad({
     if (command.kind === 'down') {
       worked = null;
       led.lead(command.kpa, command.areaCm2, ms);
-    } else if (command.kind === 'up') led.lead(0, 1, ms);
-    else if (command.kind === 'work') {
+    } else if (command.kind === 'up') {
+      worked = null;
+      led.lead(0, 1, ms);
+    } else if (command.kind === 'work') {
       led.lead(0, 1, ms);
       worked = { since: ms, hand: workingHand(command.script, command, `try ${tries++}`) };
     } else if (command.kind === 'weight') grams = command.grams;
-    // Without a load it reads nothing: there is no zero to take. Who stops listening leaves the hand to others.
+    // Who stops listening leaves the hand to others.
   };
   const frame = (ms: number): string => {
     const hand = worked?.hand(ms - worked.since) ?? led.at(ms);

@@ -24,11 +24,11 @@ export type PadTry = InferType<typeof padTrySchema>;
 
 const kpa = number().min(0).max(400).required();
 const areaCm2 = number().min(0.2).max(40).required();
-/** What a stand-in’s hand is told to do; its zero, of any pad. */
+/** What a stand-in’s hand is told to do. */
 export const padHandSchema = object({
   pad: padName,
   kind: string()
-    .oneOf(['zero', 'up', 'down', 'work'] as const)
+    .oneOf(['up', 'down', 'work'] as const)
     .required(),
   kpa: kpa.default(0),
   areaCm2: areaCm2.default(2),

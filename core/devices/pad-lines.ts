@@ -84,11 +84,10 @@ export interface AskedOfHand {
   count: number;
 }
 /**
- * What may be sent to a pad: take its zero anew, stop. The others are for a stand-in only: its hand goes down as hard as is
+ * What may be sent to a pad: stop. The others are for a stand-in only: its hand goes down as hard as is
  * said, goes up, works through a try by a script, or a weight is put on it.
  */
 export type PadCommand =
-  | { kind: 'zero' }
   | { kind: 'stop' }
   | { kind: 'down'; kpa: number; areaCm2: number }
   | { kind: 'up' }
@@ -108,8 +107,6 @@ export function readPadCommand(line: string): PadCommand | null {
   const kpa = () => readNumber(said.kpa, 'kpa', 0, 400);
   const areaCm2 = () => readNumber(said.areaCm2, 'areaCm2', 0.2, 40);
   switch (word) {
-    case 'ZERO':
-      return { kind: 'zero' };
     case 'STOP':
       return { kind: 'stop' };
     case 'UP':

@@ -51,7 +51,6 @@ describe('a recorded session of a pad', () => {
 
 describe('what is said to a pad', () => {
   test.each([
-    { kind: 'zero' },
     { kind: 'stop' },
     { kind: 'up' },
     { kind: 'down', kpa: 50, areaCm2: 2 },

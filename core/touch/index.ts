@@ -9,9 +9,9 @@ export {
   type Aim,
   type PadContact,
 } from './aim.ts';
-export { keptScore, padWeeks, TOLD_OF_TRIES, type KeptScore, type KeptTry } from './kept.ts';
+export { keptScore, padWeeks, TOLD_OF_TRIES, triesOn, type KeptScore, type KeptTry } from './kept.ts';
 export { contactsOf, touchOf, type Touch } from './touch.ts';
 export { atTempo, PAD_KINDS, PAD_TEMPO, paceOf, padKindOf, tryMs, wantedAt, type Pace, type PadKind } from './pace.ts';
 export { pressesOf } from './presses.ts';
 export { hardnessOf, scoreTry, handVerdict, wordNow, type TryPlan, type TryScore, type Wanted } from './score.ts';
-export { leftShareOf, roundsOf, strokesOf } from './way.ts';
+export { roundsOf, strokesOf } from './way.ts';

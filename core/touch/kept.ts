@@ -31,6 +31,10 @@ export interface KeptTry {
   score: KeptScore;
 }
 
+/** Tries on one kind of sensor: what a stand-in made up is never put together with what a pad measured. */
+export const triesOn = (tries: readonly KeptTry[], isStandIn: boolean): KeptTry[] =>
+  tries.filter((t) => t.isStandIn === isStandIn);
+
 /** A week of tries: shares of the wanted pressing time in the aim, 0 to 1. */
 export interface PadWeek {
   /** Its Monday, yyyy-mm-dd. */
@@ -47,7 +51,7 @@ const at = (sorted: readonly number[], q: number): number => {
   return low + (high - low) * (place % 1);
 };
 /**
- * Tries by week, oldest first. Tries of a stand-in are never put together with those of a pad: hand in one kind.
+ * Tries by week, oldest first. Hand in those of one kind of sensor.
  * @param mondayOf the Monday of the week in which a moment lies where the practice is
  */
 export function padWeeks(tries: readonly Pick<KeptTry, 'at' | 'score'>[], mondayOf: (at: string) => string): PadWeek[] {

@@ -57,22 +57,16 @@ function pressOf(readings: readonly Touch[]): Press {
 export function pressesOf(trace: readonly Touch[], aimKpa: number): Press[] {
   const found: Touch[][] = [];
   let open: Touch[] | null = null;
-  let belowSince: number | null = null;
   for (const touch of trace) {
     if (!open) {
       if (touch.kpa < aimKpa / 4) continue;
       const last = found.at(-1);
       open = last && touch.atMs - last.at(-1)!.atMs < DIP_MS ? found.pop()! : [];
-      belowSince = null;
     }
-    if (touch.kpa < aimKpa / 6) {
-      belowSince ??= touch.atMs;
-      if (touch.atMs - belowSince < DIP_MS) continue;
+    if (touch.kpa >= aimKpa / 6) open.push(touch);
+    else {
       found.push(open);
       open = null;
-    } else {
-      belowSince = null;
-      open.push(touch);
     }
   }
   if (open) found.push(open);

@@ -66,6 +66,16 @@ describe('the presses of a trace', () => {
     });
     expect(pressesOf(trembling, MEDIUM.leastKpa)).toHaveLength(1);
   });
+  test.each([
+    [50, 1],
+    [200, 2],
+  ])('let go for %d ms: %d', (letGoMs, presses) => {
+    const trace = traceOf(
+      (ms) => (ms > 1000 && ms <= 1000 + letGoMs ? [] : [{ xMm: 40, yMm: 40, areaCm2: 2, kpa: 50 }]),
+      2500,
+    );
+    expect(pressesOf(trace, MEDIUM.leastKpa)).toHaveLength(presses);
+  });
   test('the rise: from nothing to 50 kPa in half a second is 100 kPa/s', () => {
     const ramp = traceOf((ms) => [{ xMm: 40, yMm: 40, areaCm2: 2, kpa: Math.min(50, ms / 10) }], 3000);
     expect(pressesOf(ramp, MEDIUM.leastKpa)[0]!.riseKpaPerSecond).toBeGreaterThan(80);

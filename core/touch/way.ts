@@ -81,11 +81,3 @@ export function roundsOf(trace: readonly Touch[], aimKpa: number): Rounds | null
   // With rows counted downwards a growing angle goes the way of a clock.
   return { rounds, isClockwise: turned > 0, perMinute: (60_000 * rounds) / ms, radiusMm, unevenness: sd / radiusMm };
 }
-
-/** How much of the force of two contacts is on the left one of the pad, 0 to 1; null unless two are there. */
-export function leftShareOf(contacts: readonly Touch[]): number | null {
-  const [a, b] = contacts;
-  if (!a || !b || a.xMm === null || b.xMm === null) return null;
-  const left = a.xMm < b.xMm ? a : b;
-  return left.forceN / (a.forceN + b.forceN);
-}

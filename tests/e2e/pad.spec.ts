@@ -49,6 +49,10 @@ test('the stand-in is led by keys: as hard as the arrows say, told softer, good 
 }) => {
   await atThePad(page);
   const now = page.locator('.pad-now');
+  // As somebody comes here: by the link, which has the focus then.
+  await page.goto('/today');
+  await page.getByRole('link', { name: 'Practice pad' }).click();
+  await expect(page.getByText('Stand-in sensor')).toBeVisible();
   await page.keyboard.down('Space');
   await expect(now).toContainText('Good, hold');
   for (let n = 0; n < 4; n++) await page.keyboard.press('ArrowUp');
@@ -57,6 +61,15 @@ test('the stand-in is led by keys: as hard as the arrows say, told softer, good 
   await expect(now).toContainText('Harder');
   await page.keyboard.up('Space');
   await expect(now).toContainText(/^0 kPa/);
+  // Begun by a button, the space bar presses and does not begin once more.
+  await page.getByRole('button', { name: 'Start' }).click();
+  await page.waitForTimeout(2200);
+  for (let n = 0; n < 3; n++) await page.keyboard.press('ArrowUp');
+  await page.keyboard.down('Space');
+  await expect(page.locator('.is-now')).toContainText(/^now1 of 10/);
+  await page.keyboard.up('Space');
+  await page.keyboard.press('x');
+  await expect(page.locator('.is-now')).toHaveCount(0);
   await page.keyboard.press('b');
   await expect(page.getByLabel('blind: hide the trace until it is over')).toBeChecked();
   await page.keyboard.press('r');

@@ -8,40 +8,40 @@ const SCRIPT_NAMES: Readonly<Record<HandScript, string>> = {
   slow: 'a slow hand',
   fast: 'a fast hand',
 };
-/** What is told of keeping a try, and how it is asked for once more where it could not be. */
-export interface Kept {
-  words: string;
-  again: (() => void) | null;
-}
-
 /** Presses the stand-in, begins and ends a try, lets a made-up hand work. */
 export function PadButtons({
   isStandIn,
   isHere,
   isRunning,
-  led,
+  press,
   script,
-  kept,
+  told,
+  unkept,
   onScript,
   onStart,
   onStop,
   onWork,
+  onAgain,
 }: {
   isStandIn: boolean;
   isHere: boolean;
   isRunning: boolean;
-  led: ReturnType<typeof useLed>;
+  press: ReturnType<typeof useLed>['button'];
   script: HandScript;
-  kept: Kept;
+  /** What became of the last try. */
+  told: string;
+  /** How many tries could not be kept so far. */
+  unkept: number;
   onScript: (script: HandScript) => void;
   onStart: () => void;
   onStop: () => void;
   onWork: () => void;
+  onAgain: () => void;
 }) {
   return (
     <div className="pad-buttons">
       {isStandIn && (
-        <Button className="pad-press" {...led}>
+        <Button id="pad-press" className="pad-press" {...press}>
           Press here <kbd>space</kbd>
         </Button>
       )}
@@ -71,10 +71,10 @@ export function PadButtons({
         </span>
       )}
       <span role="status" className="small">
-        {kept.words}{' '}
-        {kept.again && (
-          <Button variant="link" onClick={kept.again}>
-            Try to keep it again
+        {told}{' '}
+        {unkept > 0 && (
+          <Button variant="link" onClick={onAgain}>
+            {unkept === 1 ? 'Try to keep it again' : `Try to keep ${unkept} tries again`}
           </Button>
         )}
       </span>

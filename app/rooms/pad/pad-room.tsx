@@ -2,8 +2,10 @@ import type { HandScript } from '../../../core/devices';
 import {
   aimOf,
   atTempo,
+  middleKpa,
   PAD_TEMPO,
   scoreTry,
+  triesOn,
   wantedAt,
   wordNow,
   type KeptTry,
@@ -19,7 +21,7 @@ import { useKeys } from '../../parts/keys/use-keys';
 import { PressureDot } from '../../parts/marks/marks';
 import { Sound } from '../../parts/player/sound';
 import { HowHard } from './how-hard';
-import { PadButtons, type Kept } from './pad-buttons';
+import { PadButtons } from './pad-buttons';
 import { offered, paceWords, usualAreaCm2, type Rehearsal } from './rehearsal';
 import { RehearseList } from './rehearse-list';
 import { SensorLine } from './sensor-line';
@@ -28,7 +30,7 @@ import { TriesTable } from './tries-table';
 import { TryFields } from './try-fields';
 import { useLed } from './use-led';
 import { usePad } from './use-pad';
-import { useTry } from './use-try';
+import { LEAD_MS, useTry } from './use-try';
 import { WeeksChart } from './weeks-chart';
 
 export interface PadData {
@@ -54,7 +56,9 @@ export function PadRoom({ pads, rehearsals, tries, mondays }: PadData) {
   const [isBlind, setIsBlind] = useState(false);
   const [beats, setBeats] = useState(true);
   const [script, setScript] = useState<HandScript>('steady');
-  const [kept, setKept] = useState<Kept>({ words: '', again: null });
+  /** What became of the last try, and tries that could not be kept so far: they wait here, whatever is done next. */
+  const [told, setTold] = useState('');
+  const [unkept, setUnkept] = useState<PadTry[]>([]);
   const [touch, setTouch] = useState<Touch | null>(null);
   const { revalidate } = useRevalidator();
   const sound = useMemo(() => new Sound(), []);
@@ -66,28 +70,28 @@ export function PadRoom({ pads, rehearsals, tries, mondays }: PadData) {
   const plan = useMemo(() => ({ aim, wanted }), [aim, wanted]);
   const area = usualAreaCm2(contact);
 
-  async function keep(trace: readonly Touch[], once: string): Promise<void> {
-    setKept({ words: 'Keeping it …', again: null });
-    const answer = await send<{ id: string }>('/pad/tries', {
-      ...{ once, pad: pad!, technique: chosen, contact, pressure: rehearsal.pressure, perMinute: tempo, isBlind },
-      readings: trace.map((t) => [
-        Math.round(t.atMs),
-        oneDigit(t.kpa),
-        Math.round(t.forceN * 100) / 100,
-        oneDigit(t.xMm),
-        oneDigit(t.yMm),
-      ]),
-    } satisfies PadTry);
-    setKept(
-      answer.ok ? { words: 'Kept.', again: null } : { words: answer.message, again: () => void keep(trace, once) },
-    );
+  async function keep(of: PadTry): Promise<void> {
+    setTold('Keeping it …');
+    const answer = await send<{ id: string }>('/pad/tries', of);
+    setUnkept((all) => [...all.filter((t) => t.once !== of.once), ...(answer.ok ? [] : [of])]);
+    setTold(answer.ok ? 'Kept.' : answer.message);
     if (answer.ok) await revalidate();
   }
-  const own = useTry(pace, (trace) => void keep(trace, crypto.randomUUID()));
-  const stop = () => {
-    own.stop();
-    sound.cancel();
+  const keepAgain = async () => {
+    for (const of of unkept) await keep(of);
   };
+  const own = useTry(pace, (trace) => {
+    const { pressure } = rehearsal;
+    const readings = trace.map((t) => [
+      Math.round(t.atMs),
+      oneDigit(t.kpa),
+      Math.round(t.forceN * 100) / 100,
+      oneDigit(t.xMm),
+      oneDigit(t.yMm),
+    ]);
+    const once = crypto.randomUUID();
+    void keep({ once, pad: pad!, technique: chosen, contact, pressure, perMinute: tempo, isBlind, readings });
+  });
   const live = useRef<Touch | null>(null);
   const shownAt = useRef(0);
   const here = usePad(
@@ -106,25 +110,38 @@ export function PadRoom({ pads, rehearsals, tries, mondays }: PadData) {
       if (own.now.current.status !== 'running') return;
       const { trace, ms } = own.now.current;
       const at = scoreTry(trace, plan, ms).presses.length;
-      stop();
-      setKept({ words: `The pad was lost after press ${at} of ${wanted.length}: this try is not kept.`, again: null });
+      own.stop();
+      sound.cancel();
+      setTold(`The pad was lost after press ${at} of ${wanted.length}: this try is not kept.`);
     },
   );
   const isStandIn = here.shape?.isStandIn ?? false;
   const led = useLed(pad ?? '', aim, area, isStandIn);
+  /** Ends the try; a made-up hand that works through it goes up. */
+  const stop = () => {
+    if (own.now.current.status === 'running' && isStandIn) led.lift();
+    own.stop();
+    sound.cancel();
+  };
 
   const start = () => {
     if (here.status !== 'here') return;
+    stop();
     sound.wake();
-    setKept({ words: '', again: null });
+    setTold('');
     own.start();
-    if (beats) wanted.forEach(({ startMs }) => sound.plan('beat', startMs + 2000));
+    // The space bar presses from here on, and does not begin once more.
+    document.getElementById('pad-press')?.focus();
+    if (beats) wanted.forEach(({ startMs }) => sound.plan('beat', startMs + LEAD_MS));
   };
   const letWork = async () => {
     start();
-    await new Promise((done) => setTimeout(done, 2000));
+    const { current: begun } = own.now;
+    await new Promise((done) => setTimeout(done, LEAD_MS));
+    // Stopped or begun anew meanwhile: this hand is not wanted any more.
+    if (own.now.current !== begun) return;
     await send('/devices/pad/hand', {
-      ...{ pad, kind: 'work', script, kpa: (aim.leastKpa + aim.mostKpa) / 2, areaCm2: area },
+      ...{ pad, kind: 'work', script, kpa: middleKpa(aim), areaCm2: area },
       ...{ motion: rehearsal.motion, pressMs: pace.pressMs, restMs: pace.restMs, count: pace.count },
     });
   };
@@ -144,10 +161,10 @@ export function PadRoom({ pads, rehearsals, tries, mondays }: PadData) {
     setChosen(technique);
     setContact(next.contact);
     setTempo(next.pace.perMinute);
-    setKept({ words: '', again: null });
+    setTold('');
   };
-  /** A stand-in’s tries are never put together with a pad’s. */
-  const alike = tries.filter((t) => t.technique === chosen && t.isStandIn === isStandIn);
+  const comparable = triesOn(tries, isStandIn);
+  const alike = comparable.filter((t) => t.technique === chosen);
   const hidden = isBlind && running;
   const isPressed = touch !== null && touch.kpa > aim.leastKpa / 4;
 
@@ -156,10 +173,7 @@ export function PadRoom({ pads, rehearsals, tries, mondays }: PadData) {
       <SensorLine pad={pad} here={here} />
       <div className="pad-columns">
         <aside className="pad-choice" aria-label="What is rehearsed">
-          <RehearseList
-            {...{ rehearsals, tries: tries.filter((t) => t.isStandIn === isStandIn), chosen }}
-            onChoose={choose}
-          />
+          <RehearseList {...{ rehearsals, tries: comparable, chosen }} onChoose={choose} />
           <TryFields
             {...{ aim, area, contact, tempo, isBlind, beats }}
             isRunning={running}
@@ -198,7 +212,10 @@ export function PadRoom({ pads, rehearsals, tries, mondays }: PadData) {
             words={`Pressure of ${rehearsal.name} over the aim of ${aim.leastKpa} to ${aim.mostKpa} kPa; the figures stand in the table below`}
           />
           <PadButtons
-            {...{ isStandIn, led, script, kept }}
+            {...{ isStandIn, script, told }}
+            press={led.button}
+            unkept={unkept.length}
+            onAgain={() => void keepAgain()}
             isHere={here.status === 'here'}
             isRunning={running}
             onScript={setScript}

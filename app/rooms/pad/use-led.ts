@@ -8,7 +8,7 @@ const STEP = 0.1;
 
 /**
  * Leads the hand of a stand-in: it presses while the space bar or the button is held, and the arrows make it press harder
- * or softer. Gives what the button needs.
+ * or softer. Gives what the button needs, and a way to lift the hand, also one that works by itself.
  */
 export function useLed(pad: string, aim: Aim, areaCm2: number, isStandIn: boolean) {
   const isDown = useRef(false);
@@ -28,8 +28,8 @@ export function useLed(pad: string, aim: Aim, areaCm2: number, isStandIn: boolea
     share.current = 1;
     const down = (event: KeyboardEvent) => {
       const by = event.key === 'ArrowUp' ? STEP : event.key === 'ArrowDown' ? -STEP : 0;
-      // A press on a button by its own key stays that button's.
-      const onButton = (event.target as HTMLElement | null)?.closest('button, a, select, input');
+      // What has a use for these keys itself keeps them.
+      const onButton = (event.target as HTMLElement | null)?.closest('button, select, input');
       if (isQuiet(event) || (onButton && !onButton.classList.contains('pad-press'))) return;
       if (event.key === ' ') {
         event.preventDefault();
@@ -54,7 +54,7 @@ export function useLed(pad: string, aim: Aim, areaCm2: number, isStandIn: boolea
       window.removeEventListener('blur', leave);
     };
   }, [isStandIn, tell]);
-  return {
+  const button = {
     onPointerDown: (event: React.PointerEvent) => {
       event.currentTarget.setPointerCapture(event.pointerId);
       tell(true);
@@ -63,4 +63,5 @@ export function useLed(pad: string, aim: Aim, areaCm2: number, isStandIn: boolea
     onPointerCancel: () => tell(false),
     onContextMenu: (event: React.MouseEvent) => event.preventDefault(),
   };
+  return { button, lift: () => tell(false) };
 }

@@ -2,7 +2,7 @@ import { tryMs, type Pace, type Touch } from '../../../core/touch';
 import { useCallback, useEffect, useRef, useState } from 'react';
 
 /** From the start until the first press is wanted. */
-const LEAD_MS = 2000;
+export const LEAD_MS = 2000;
 
 export interface TryNow {
   status: 'idle' | 'running' | 'over';

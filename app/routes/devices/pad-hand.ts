@@ -6,7 +6,7 @@ import { padHandSchema } from '../../schemas/pad';
 import { readJson } from '../../schemas/read';
 import type { Route } from './+types/pad-hand';
 
-/** Leads the hand of a stand-in, or takes the zero of a pad. */
+/** Leads the hand of a stand-in. */
 export async function action({ request }: Route.ActionArgs) {
   await permitted(request, 'change', 'self');
   const input = await readJson(request, padHandSchema);
