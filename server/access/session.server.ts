@@ -56,11 +56,14 @@ const isFromScript = (request: Request): boolean =>
   request.method !== 'GET' &&
   !/^(application\/x-www-form-urlencoded|multipart\/form-data)/i.test(request.headers.get('Content-Type') ?? '');
 
+/** What listens to a stream of events can read no page. */
+const listens = (request: Request): boolean => request.headers.get('Accept') === 'text/event-stream';
+
 /** Whoever is signed in; everybody else is sent to the door. */
 async function requireMember(request: Request): Promise<SignedIn> {
   const who = await whoIs(request);
   if (who) return who;
-  if (isFromScript(request))
+  if (isFromScript(request) || listens(request))
     throw data(
       { result: 'signed-out', message: 'You are signed out. Sign in again; what you typed is still here.' },
       { status: 401 },

@@ -147,7 +147,7 @@ test('an assistant books, and sees nothing of why somebody comes', async ({ page
     'complaints.0.side': 'left',
   });
   const theirs = await colleagueOf(page, 'Yannick Bello', 'assistant');
-  await expect(theirs.getByRole('link', { name: 'Practice' })).toHaveCount(0);
+  await expect(theirs.getByRole('link', { name: 'Practice', exact: true })).toHaveCount(0);
   await expect(theirs.getByRole('link', { name: 'Routines' })).toHaveCount(0);
 
   // They book, with somebody who works here.

@@ -18,7 +18,7 @@ const question = (page: Page, text: RegExp) => page.locator('.question').filter(
 
 test('a rule of the practice is asked, takes away, and can be switched off', async ({ page }) => {
   await openPracticeByHand(page);
-  await page.getByRole('link', { name: 'Practice' }).click();
+  await page.getByRole('link', { name: 'Practice', exact: true }).click();
   await page.getByRole('button', { name: 'Add the rule' }).click();
   await expect(page.getByText('Type a short name.')).toBeVisible();
   await page.getByLabel('Short name').fill('Performs tonight');

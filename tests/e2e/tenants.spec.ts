@@ -149,4 +149,9 @@ test('nobody signed in sees nothing but the door', async ({ request }) => {
     expect(answer.status(), path).toBe(302);
     expect(answer.headers().location, path).toContain('/sign-in');
   }
+  // A stream has no page to be sent to: it is told so, and may ask again when somebody is signed in.
+  for (const path of ['/devices/pad?pad=Studio', `/visits/${crypto.randomUUID()}/live`]) {
+    const answer = await request.get(path, { headers: { accept: 'text/event-stream' }, maxRedirects: 0 });
+    expect(answer.status(), path).toBe(401);
+  }
 });
