@@ -8,6 +8,7 @@ const TESTS = '\\.test\\.tsx?$|^tests/';
 const ORDER = [
   ['words'],
   ['documents'],
+  ['learning'],
   ['drawing', 'devices'],
   ['atlas', 'measures', 'routine', 'touch'],
   ['limits'],

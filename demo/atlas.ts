@@ -1,4 +1,5 @@
-import { afterAnswer, type ClientMeasures, GRADE_LIMITS_MM, type TrainerGrade } from '../core/atlas/index.ts';
+import { type ClientMeasures, GRADE_LIMITS_MM } from '../core/atlas/index.ts';
+import { afterAnswer, type TrainerGrade } from '../core/learning/index.ts';
 import type { Transaction } from 'sequelize';
 import { BodyMeasureModel, TrainerAnswerModel, TrainerCardModel } from '../server/db/models/index.ts';
 

@@ -36,14 +36,13 @@ import { findingsOf, seedBeside, seedPractice, type SeededPractice } from './pra
 import { seeded } from './random.ts';
 import { ROUTINES } from './routines.ts';
 import { seedScores } from './scores.ts';
-import { DEMO_SIGN_IN } from './sign-in.ts';
+import { DEMO_COLLEAGUE, DEMO_SIGN_IN } from './sign-in.ts';
 import { seedHomePlans } from './home-plans.ts';
 import { seedReminders } from './reminders.ts';
 import { seedBookings, seedRooms } from './day.ts';
 import { seedPad } from './pad.ts';
 import { OWN_TECHNIQUES } from './techniques.ts';
 
-const DEMO_SECOND = { email: 'rafe@harbour-row.example', password: 'velvet-harbour' } as const;
 const ZONE = 'Europe/Lisbon';
 
 /** The moment at HH:MM, some days before the day the demo is made. */
@@ -84,7 +83,7 @@ async function seedPracticeOf(
     { transaction },
   );
   const rafe = await PractitionerModel.create(
-    { practiceId, name: 'Rafe Oyelaran', email: DEMO_SECOND.email, passwordHash, role: 'practitioner' },
+    { practiceId, name: 'Rafe Oyelaran', email: DEMO_COLLEAGUE.email, passwordHash, role: 'practitioner' },
     { transaction },
   );
   const templates = new Map<string, string>();

@@ -1,4 +1,5 @@
-import { afterAnswer, nextQuestion, progressByDay } from '../../core/atlas';
+import { progressByDay } from '../../core/atlas';
+import { afterAnswer, nextQuestion } from '../../core/learning';
 import { otherSide, counted } from '../../core/words';
 import { useCallback, useMemo, useState } from 'react';
 import { Button, Form as BsForm } from 'react-bootstrap';

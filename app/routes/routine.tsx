@@ -163,6 +163,9 @@ function ReadRoutine({ template, origin, own, earlier, others, beside, told }: L
               <Link to={`/paper/routines/${template.id}`} className="btn btn-outline-primary btn-sm">
                 Print
               </Link>
+              <Link to={`/pad/rehearse?routine=${template.id}`} className="btn btn-outline-primary btn-sm">
+                Rehearse
+              </Link>
               <PictureButtons what="Ribbon" name={template.name} drawing={ribbonAsSvg} />
               <a className="btn btn-outline-primary btn-sm" href={`/routines/${template.id}/file`} download>
                 Take as a file

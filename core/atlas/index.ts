@@ -35,13 +35,4 @@ export { chartData, type ChartData, type ChartPlace, type ChartTables } from './
 export { placeLabels, type Box, type Sheet } from './labels.ts';
 // Finding a place by words, and learning to find it by hand.
 export { ENTRY_KINDS, searchAtlas, type AtlasAsk, type AtlasEntry, type EntryKind } from './search.ts';
-export {
-  afterAnswer,
-  GRADE_LIMITS_MM,
-  judgeMark,
-  nextQuestion,
-  progressByDay,
-  type Judged,
-  type TrainerDay,
-  type TrainerGrade,
-} from './trainer.ts';
+export { GRADE_LIMITS_MM, judgeMark, progressByDay, type Judged, type TrainerDay } from './trainer.ts';

@@ -71,7 +71,7 @@ export const padFrameLine = ({ sequence, atMs, cells }: PadFrame): string =>
   ['F', sequence, atMs, ...cells.map(([index, kpa]) => `${index}:${kpa.toFixed(1)}`)].join(' ');
 
 /** How a stand-in's hand works by itself. */
-export const HAND_SCRIPTS = ['steady', 'hard', 'slow', 'fast'] as const;
+export const HAND_SCRIPTS = ['steady', 'hard', 'slow', 'fast', 'uneven'] as const;
 export type HandScript = (typeof HAND_SCRIPTS)[number];
 /** What one try asks of a hand, as far as a pad's stand-in needs to know it. */
 export interface AskedOfHand {
@@ -82,6 +82,8 @@ export interface AskedOfHand {
   pressMs: number;
   restMs: number;
   count: number;
+  /** Two press side by side, each on that area; one where nothing is said. */
+  hands?: 1 | 2;
 }
 /**
  * What may be sent to a pad: stop. The others are for a stand-in only: its hand goes down as hard as is
@@ -127,6 +129,7 @@ export function readPadCommand(line: string): PadCommand | null {
         pressMs: readNumber(said.pressMs, 'pressMs', 50, 60_000),
         restMs: readNumber(said.restMs, 'restMs', 0, 60_000),
         count: readNumber(said.count, 'count', 1, 200),
+        hands: said.hands === '2' ? 2 : 1,
       };
     }
     default:

@@ -55,7 +55,17 @@ describe('what is said to a pad', () => {
     { kind: 'up' },
     { kind: 'down', kpa: 50, areaCm2: 2 },
     { kind: 'weight', grams: 500 },
-    { kind: 'work', script: 'hard', kpa: 50, areaCm2: 2, motion: 'hold', pressMs: 900, restMs: 300, count: 3 },
+    {
+      kind: 'work',
+      script: 'uneven',
+      kpa: 50,
+      areaCm2: 2,
+      motion: 'hold',
+      pressMs: 900,
+      restMs: 300,
+      count: 3,
+      hands: 2,
+    },
   ] as const)('$kind is read as it was written', (command) =>
     expect(readPadCommand(padCommandLine(command))).toEqual(command),
   );

@@ -15,6 +15,8 @@ export { CASE_JSON_SCHEMA, checkAsk, readAsk, readCase, type CaseFile } from './
 // The proposal, two that differ, and what an hour could do.
 export { propose } from './propose.ts';
 export { alternativesTo, worthOfAnHour, type Alternative } from './alternatives.ts';
+// What a client may have at most, by their own threshold.
+export { thresholdCap } from './pressure.ts';
 // What a routine asks of the hands, and how they are spared.
 export {
   HAND_PART_NAMES,

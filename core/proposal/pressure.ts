@@ -46,6 +46,18 @@ export function admitted(step: Step, least: Pressure | null, c: ProposalCase, { 
   return withCare ?? { ban };
 }
 
+type ThresholdKnown = ProposalCase['thresholds'][number];
+/** The lowest of a client's thresholds where a technique works, and what may be pressed there at most; null where none was taken. */
+export function thresholdCap<T extends ThresholdKnown>(
+  { muscles }: Pick<Technique, 'muscles'>,
+  thresholds: readonly T[],
+): (T & { capKpa: number }) | null {
+  const areas = new Set(muscles.map(areaOfMuscle));
+  const there = thresholds.filter((x) => areas.has(areaOfMuscle(x.muscle)));
+  const lowest = there.reduce<T | null>((low, x) => (low && low.kpa <= x.kpa ? low : x), null);
+  return lowest && { ...lowest, capKpa: THRESHOLD_SHARE * lowest.kpa };
+}
+
 /** Most pressure for what hurts: sore places, a strong headache, the client's own threshold, a wish for gentler. */
 export function startPressure(
   t: Technique,
@@ -66,11 +78,11 @@ export function startPressure(
   const head = t.regions.some((r) => FACE_REGIONS.includes(r) || r === 'scalp');
   if (head && c.complaints.some((x) => x.kind === 'headache' && x.score >= STRONG_HEADACHE.score))
     cap(STRONG_HEADACHE.cap, 'strong headache');
-  for (const x of c.thresholds)
-    if (areas.has(areaOfMuscle(x.muscle))) {
-      const bearable = PRESSURES.filter((p) => PRESSURE_KPA[p].nominal <= THRESHOLD_SHARE * x.kpa);
-      cap(bearable.at(-1) ?? 'feather', `their threshold is ${Math.round(x.kpa)} kPa`);
-    }
+  const own = thresholdCap(t, c.thresholds);
+  if (own) {
+    const bearable = PRESSURES.filter((p) => PRESSURE_KPA[p].nominal <= own.capKpa);
+    cap(bearable.at(-1) ?? 'feather', `their threshold is ${Math.round(own.kpa)} kPa`);
+  }
   if (c.ask.gentler && rank > 1) cap(PRESSURES[rank - 2]!, 'gentler was wished');
   return { pressure: PRESSURES[rank - 1]!, why };
 }

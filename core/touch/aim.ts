@@ -15,9 +15,14 @@ const AIM_SHARE = 0.2;
 /**
  * The aim of a word, within its range.
  * @param capKpa what a client may have at most: nothing above it is aimed at
+ * @param nominalKpa what a practice has agreed on for the word, in place of its usual middle
  */
-export function aimOf(word: Pressure, capKpa: number | null = null): Aim {
-  const { nominal, least, most } = PRESSURE_KPA[word];
+export function aimOf(
+  word: Pressure,
+  { capKpa, nominalKpa }: { capKpa?: number | null; nominalKpa?: number | undefined } = {},
+): Aim {
+  const { nominal: usual, least, most } = PRESSURE_KPA[word];
+  const nominal = Math.min(most, Math.max(least, nominalKpa ?? usual));
   const cap = capKpa ?? Infinity;
   const mostKpa = Math.min(most, nominal * (1 + AIM_SHARE), cap);
   return {

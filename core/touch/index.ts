@@ -9,9 +9,43 @@ export {
   type Aim,
   type PadContact,
 } from './aim.ts';
-export { keptScore, padWeeks, TOLD_OF_TRIES, triesOn, type KeptScore, type KeptTry } from './kept.ts';
+export { beatOf, type Beat } from './beat.ts';
+export {
+  blindPress,
+  latestOf,
+  scaleFor,
+  WORD_PRESSES,
+  wordApart,
+  wordCards,
+  wordFit,
+  wordKnown,
+  wordLevel,
+  wordsToAsk,
+  type KeptWord,
+  type PadScale,
+  type WordFit,
+  type WordPress,
+} from './blind.ts';
+export {
+  CHECK_WEIGHTS_G,
+  driftBetween,
+  offShare,
+  padStanding,
+  readWeights,
+  standingN,
+  weightN,
+  type PadCheck,
+  type PadStanding,
+  type WeightRead,
+} from './check.ts';
+export { evennessOf, handsVerdict, harderBy } from './hands.ts';
+export type { Estimate } from './interval.ts';
+export { keptScore, padWeeks, pressRatios, TOLD_OF_TRIES, triesOn, type KeptScore, type KeptTry } from './kept.ts';
+export { breathRound, TEMPO_ROUND, tapRound, type TapRound } from './led.ts';
+export { breathScore, tapScore, type BreathScore, type TapScore } from './taps.ts';
 export { contactsOf, touchOf, type Touch } from './touch.ts';
 export { atTempo, PAD_KINDS, PAD_TEMPO, paceOf, padKindOf, tryMs, wantedAt, type Pace, type PadKind } from './pace.ts';
 export { pressesOf } from './presses.ts';
 export { hardnessOf, scoreTry, handVerdict, wordNow, type TryPlan, type TryScore, type Wanted } from './score.ts';
+export { trendVerdict, weeklyTrend } from './trend.ts';
 export { roundsOf, strokesOf } from './way.ts';

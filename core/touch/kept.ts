@@ -1,5 +1,8 @@
 import type { Pressure } from '../words/index.ts';
-import type { PadContact } from './aim.ts';
+import { aimOf, middleKpa, type PadContact } from './aim.ts';
+import { beatOf } from './beat.ts';
+import { evennessOf } from './hands.ts';
+import type { Estimate } from './interval.ts';
 import type { PadKind } from './pace.ts';
 import { scoreTry, type TryPlan, type TryScore } from './score.ts';
 import type { Touch } from './touch.ts';
@@ -14,6 +17,12 @@ export interface KeptScore extends Omit<TryScore, 'presses'> {
   /** Of strokes: the middle one by how far it left its line. */
   stroke: PadStroke | null;
   rounds: Rounds | null;
+  /** Middle of what was aimed at; tries of before it was kept aimed at the middle of their word. */
+  aimKpa?: number;
+  /** What its spectrum says it was pressed at, a minute: also where presses ran into each other. */
+  beatPerMinute?: number | null;
+  /** Where both hands worked: what the left hand bore, 0 to 1. */
+  leftShare?: Estimate | null;
 }
 /** A try as it is kept. */
 export interface KeptTry {
@@ -78,12 +87,23 @@ export function padWeeks(tries: readonly Pick<KeptTry, 'at' | 'score'>[], monday
 /** Of how many of the latest tries hardness is told: enough for a hand that is a fifth off. */
 export const TOLD_OF_TRIES = 5;
 
+/** How hard each press of some tries was against the middle of what its try aimed at. */
+export const pressRatios = (tries: readonly Pick<KeptTry, 'pressure' | 'score'>[]): number[] =>
+  tries.flatMap(({ pressure, score }) =>
+    score.pressesKpa.map((kpa) => kpa / (score.aimKpa ?? middleKpa(aimOf(pressure)))),
+  );
+
 /** The middle of some strokes by how straight they were. */
 const middleStroke = (strokes: readonly PadStroke[]): PadStroke | null =>
   [...strokes].sort((a, b) => a.offLineMm - b.offLineMm)[Math.floor((strokes.length - 1) / 2)] ?? null;
 
 /** What is kept of a try that is over. */
-export function keptScore(kind: PadKind, plan: TryPlan, trace: readonly Touch[]): KeptScore {
+export function keptScore(
+  kind: PadKind,
+  plan: TryPlan,
+  trace: readonly Touch[],
+  { bothHands = false }: { bothHands?: boolean } = {},
+): KeptScore {
   const { presses, ...score } = scoreTry(trace, plan);
   return {
     ...score,
@@ -91,5 +111,8 @@ export function keptScore(kind: PadKind, plan: TryPlan, trace: readonly Touch[])
     asked: plan.wanted.length,
     stroke: kind === 'glide' ? middleStroke(strokesOf(trace, plan.aim.leastKpa)) : null,
     rounds: kind === 'circle' ? roundsOf(trace, plan.aim.leastKpa) : null,
+    aimKpa: middleKpa(plan.aim),
+    beatPerMinute: beatOf(trace.filter((t) => t.atMs >= 0))?.perMinute ?? null,
+    ...(bothHands ? { leftShare: evennessOf(trace, plan.aim.leastKpa) } : {}),
   };
 }

@@ -34,10 +34,16 @@ describe('the aim of a word', () => {
       expect(middleKpa(aim)).toBeCloseTo(PRESSURE_KPA[word].nominal, 10);
     }
   });
+  test('goes round what a practice agreed on, never out of its word', () => {
+    expect(middleKpa(aimOf('medium', { nominalKpa: 40 }))).toBeCloseTo(40, 10);
+    expect(aimOf('medium', { nominalKpa: 900 }).mostKpa).toBe(PRESSURE_KPA.medium.most);
+    expect(aimOf('medium', { nominalKpa: 1 }).leastKpa).toBeLessThanOrEqual(PRESSURE_KPA.medium.least);
+    expect(aimOf('medium', { nominalKpa: 60, capKpa: 30 }).mostKpa).toBe(30);
+  });
   test('never passes what a client may have', () =>
     fc.assert(
       fc.property(fc.constantFrom(...PRESSURES), fc.double({ min: 0.1, max: 300, noNaN: true }), (word, cap) => {
-        const aim = aimOf(word, cap);
+        const aim = aimOf(word, { capKpa: cap });
         expect(aim.mostKpa).toBeLessThanOrEqual(cap);
         expect(aim.wordMostKpa).toBeLessThanOrEqual(cap);
         expect(aim.leastKpa).toBeLessThan(aim.mostKpa);
@@ -134,8 +140,9 @@ describe('a hand that presses too hard', () => {
   const after = (script: 'hard' | 'steady', tries: number, who: number) =>
     handVerdict(
       hardnessOf(
-        Array.from({ length: tries }, (_, n) => scored(script, {}, `${script} ${who} ${n}`).presses).flat(),
-        MEDIUM,
+        Array.from({ length: tries }, (_, n) => scored(script, {}, `${script} ${who} ${n}`).presses)
+          .flat()
+          .map((p) => p.meanKpa / 50),
       ),
     );
   test('by a fifth is told so within five tries, whoever it is', () => {
@@ -145,13 +152,7 @@ describe('a hand that presses too hard', () => {
     for (let who = 0; who < 12; who++)
       for (const tries of [1, 2, 5]) expect(after('steady', tries, who), `hand ${who}`).not.toBe('harder');
   });
-  const pressed = (...kpa: number[]) =>
-    handVerdict(
-      hardnessOf(
-        kpa.map((meanKpa) => ({ meanKpa })),
-        MEDIUM,
-      ),
-    );
+  const pressed = (...kpa: number[]) => handVerdict(hardnessOf(kpa.map((k) => k / 50)));
   test('nothing is said before three presses, nor of what an interval does not hold', () => {
     expect(pressed(80, 80)).toBe('not-known');
     expect(pressed(60, 61, 59)).toBe('harder');
@@ -161,10 +162,10 @@ describe('a hand that presses too hard', () => {
     // A little harder, surely, but less than a hand can tell.
     expect(pressed(53, 53.1, 52.9)).toBe('as-asked');
   });
-  test('its interval is that of Student: 55, 60, 65 of 50 is 1.2 ± 4.303 · 0.1 / √3', () => {
-    const found = hardnessOf([{ meanKpa: 55 }, { meanKpa: 60 }, { meanKpa: 65 }], MEDIUM)!;
-    expect(found.ratio).toBeCloseTo(1.2, 10);
-    expect(found.most - found.ratio).toBeCloseTo((4.3027 * 0.1) / Math.sqrt(3), 4);
+  test('its interval is that of Student: 1.1, 1.2, 1.3 are 1.2 ± 4.303 · 0.1 / √3', () => {
+    const found = hardnessOf([1.1, 1.2, 1.3])!;
+    expect(found.value).toBeCloseTo(1.2, 10);
+    expect(found.most - found.value).toBeCloseTo((4.3027 * 0.1) / Math.sqrt(3), 4);
   });
 });
 

@@ -1,5 +1,5 @@
-import jStat from 'jstat';
 import { type Aim, middleKpa } from './aim.ts';
+import { type Estimate, meanEstimate, meanOf, medianOf } from './interval.ts';
 import { type Press, pressesOf, standsMs } from './presses.ts';
 import type { Touch } from './touch.ts';
 
@@ -15,13 +15,6 @@ export interface TryPlan {
   wanted: readonly Wanted[];
 }
 
-/** How hard the presses of a try are against what was asked: 1.2 is a fifth harder. */
-export interface Hardness {
-  ratio: number;
-  /** 95 % interval of its mean. */
-  least: number;
-  most: number;
-}
 export interface TryScore {
   presses: readonly Press[];
   /** Of the wanted pressing time that was seen, how much of it was pressed within the aim: 0 to 1; null while none is over. */
@@ -33,39 +26,28 @@ export interface TryScore {
   offBeatS: number | null;
   /** How much quicker (more than 0) or slower the presses followed each other, of what was wanted. */
   tempoError: number | null;
-  hardness: Hardness | null;
+  /** How hard the presses are against what was asked: 1.2 is a fifth harder. */
+  hardness: Estimate | null;
   /** Wanted pressing time of which no reading came. */
   lostMs: number;
 }
 
-const median = (values: readonly number[]): number | null => {
-  if (!values.length) return null;
-  const sorted = [...values].sort((a, b) => a - b);
-  const half = sorted.length / 2;
-  return half % 1 ? sorted[Math.floor(half)]! : (sorted[half - 1]! + sorted[half]!) / 2;
-};
-const mean = (values: readonly number[]): number | null =>
-  values.length ? values.reduce((sum, v) => sum + v, 0) / values.length : null;
+const mean = (values: readonly number[]): number | null => (values.length ? meanOf(values) : null);
 
-/** From three presses on: the mean of their hardness with its 95 % interval (Student). */
-export function hardnessOf(presses: readonly Pick<Press, 'meanKpa'>[], aim: Aim): Hardness | null {
-  const n = presses.length;
-  if (n < 3) return null;
-  const ratios = presses.map((p) => p.meanKpa / middleKpa(aim));
-  const ratio = mean(ratios)!;
-  const sd = Math.sqrt(ratios.reduce((sum, r) => sum + (r - ratio) ** 2, 0) / (n - 1));
-  const half = (jStat.studentt.inv(0.975, n - 1) * sd) / Math.sqrt(n);
-  return { ratio, least: ratio - half, most: ratio + half };
-}
+/**
+ * How hard presses are against what was asked, from three on: the mean with its 95 % interval.
+ * @param ratios each press against the middle of its aim
+ */
+export const hardnessOf = (ratios: readonly number[]): Estimate | null => meanEstimate(ratios, 3);
 
 /** A hand tells forces apart from about a tenth on (Jones 1989, from memory): less than that is not called harder or softer. */
 const TELLS_APART = 0.1;
 export type HandVerdict = 'harder' | 'softer' | 'as-asked' | 'not-known';
 /** What may be said of it: nothing that its interval does not hold. */
-export function handVerdict(hardness: Hardness | null): HandVerdict {
+export function handVerdict(hardness: Estimate | null): HandVerdict {
   if (!hardness) return 'not-known';
-  if (hardness.ratio > 1 + TELLS_APART && hardness.least > 1) return 'harder';
-  if (hardness.ratio < 1 - TELLS_APART && hardness.most < 1) return 'softer';
+  if (hardness.value > 1 + TELLS_APART && hardness.least > 1) return 'harder';
+  if (hardness.value < 1 - TELLS_APART && hardness.most < 1) return 'softer';
   return hardness.least > 1 - 2 * TELLS_APART && hardness.most < 1 + 2 * TELLS_APART ? 'as-asked' : 'not-known';
 }
 
@@ -101,19 +83,19 @@ export function scoreTry(trace: readonly Touch[], { aim, wanted }: TryPlan, unti
     );
     return Number.isFinite(closest) ? [startMs - closest] : [];
   });
-  const apart = (starts: readonly number[]) => median(starts.slice(1).map((at, i) => at - starts[i]!));
+  const apart = (starts: readonly number[]) => medianOf(starts.slice(1).map((at, i) => at - starts[i]!));
   const every = apart(wanted.map((x) => x.startMs));
   const was = apart(presses.map((p) => p.startMs));
-  const offMs = median(near);
+  const offMs = medianOf(near);
   return {
     presses,
     inAimShare: seenMs > 0 ? inAimMs / seenMs : null,
     meanKpa: mean(presses.map((p) => p.meanKpa)),
     wobbleKpa: mean(presses.map((p) => p.wobbleKpa)),
-    riseKpaPerSecond: median(presses.map((p) => p.riseKpaPerSecond)),
+    riseKpaPerSecond: medianOf(presses.map((p) => p.riseKpaPerSecond)),
     offBeatS: offMs === null ? null : offMs / 1000,
     tempoError: every && was ? every / was - 1 : null,
-    hardness: hardnessOf(presses, aim),
+    hardness: hardnessOf(presses.map((p) => p.meanKpa / middleKpa(aim))),
     lostMs: Math.max(0, wantedMs - seenMs),
   };
 }

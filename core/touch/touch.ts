@@ -12,6 +12,8 @@ export interface Touch {
   /** Centre of pressure from the upper left corner of the pad; null where nothing bears. */
   xMm: number | null;
   yMm: number | null;
+  /** Of the force, what lies left of the middle of the pad: the left hand's where both work. */
+  leftN: number;
 }
 
 /**
@@ -54,7 +56,8 @@ function contactOf(atMs: number, cells: Cells, { columns, cellMm }: PadShape): T
   }
   // Less than one cell cannot be told.
   const areaCm2 = Math.max(1, ROUNDED * Math.sqrt(Math.max(0, xx * yy - xy * xy))) * cellCm2;
-  return { atMs, forceN, areaCm2, kpa: (10 * forceN) / areaCm2, xMm: x * cellMm, yMm: y * cellMm };
+  const leftN = x < columns / 2 ? forceN : 0;
+  return { atMs, forceN, areaCm2, kpa: (10 * forceN) / areaCm2, xMm: x * cellMm, yMm: y * cellMm, leftN };
 }
 
 /**
@@ -89,8 +92,16 @@ export function contactsOf({ atMs, cells }: PadFrame, shape: PadShape): Touch[] 
 export function touchOf(frame: PadFrame, shape: PadShape): Touch {
   const contacts = contactsOf(frame, shape);
   const forceN = contacts.reduce((sum, c) => sum + c.forceN, 0);
-  if (forceN === 0) return { atMs: frame.atMs, forceN: 0, areaCm2: 0, kpa: 0, xMm: null, yMm: null };
+  if (forceN === 0) return { atMs: frame.atMs, forceN: 0, areaCm2: 0, kpa: 0, xMm: null, yMm: null, leftN: 0 };
   const areaCm2 = contacts.reduce((sum, c) => sum + c.areaCm2, 0);
   const middle = (of: 'xMm' | 'yMm') => contacts.reduce((sum, c) => sum + c.forceN * c[of]!, 0) / forceN;
-  return { atMs: frame.atMs, forceN, areaCm2, kpa: (10 * forceN) / areaCm2, xMm: middle('xMm'), yMm: middle('yMm') };
+  return {
+    atMs: frame.atMs,
+    forceN,
+    areaCm2,
+    kpa: (10 * forceN) / areaCm2,
+    xMm: middle('xMm'),
+    yMm: middle('yMm'),
+    leftN: contacts.reduce((sum, c) => sum + c.leftN, 0),
+  };
 }

@@ -53,6 +53,10 @@ const VIEWS: [name: string, open: (page: Page) => Promise<unknown>][] = [
   ['Second factor', at('/you/second-factor')],
   ['Your hands', at('/you/hands')],
   ['Practice pad', at('/pad')],
+  ['Words, blind', at('/pad/words')],
+  ['Tempo', at('/pad/tempo')],
+  ['Pad against weights', at('/pad/check')],
+  ['A routine on the pad', at('/pad/rehearse')],
   ['Rooms', at('/practice/rooms')],
   ['Numbers', at('/practice/numbers')],
   [

@@ -122,3 +122,97 @@ test('a pad that is lost in the middle of a try is told, the try ends, and the p
   await expect(page.getByText('Stand-in sensor')).toBeVisible();
   await expect(tries(page)).toHaveCount(0);
 });
+
+test('words are pressed blind: nothing is shown until both are done, what was pressed is told and kept', async ({
+  page,
+}) => {
+  await atThePad(page);
+  await page.getByRole('link', { name: 'Words, blind' }).click();
+  await expect(page.locator('.pad-asked')).toHaveText('feather, then light');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  for (const word of ['feather', 'light']) {
+    await expect(page.locator('.pad-asked')).toContainText(`Press ${word}`);
+    await expect(page.locator('.pad-result')).toHaveCount(0);
+    await page.keyboard.down('Space');
+    await page.waitForTimeout(1300);
+    await page.keyboard.up('Space');
+  }
+  await expect(page.locator('.pad-result')).toHaveCount(2);
+  await expect(page.locator('.pad-result').nth(1)).toContainText(
+    /light.* kPa, (in the aim|within the word|(hard|soft)er than the word)/,
+  );
+  await expect(page.getByText('Kept.')).toBeVisible();
+  await expect(page.locator('.pad-who tbody tr').first()).toContainText(/[01] of 1/);
+  // What comes next is what was not asked yet.
+  await page.keyboard.press('n');
+  await expect(page.locator('.pad-asked')).toContainText('Press medium');
+  await page.keyboard.press('x');
+  const shown = page.waitForResponse('**/pad/words/show');
+  await page.getByLabel('show mine to colleagues, by name').check();
+  expect((await shown).ok()).toBe(true);
+  await page.reload();
+  await expect(page.getByLabel('show mine to colleagues, by name')).toBeChecked();
+});
+
+test('a pad is checked against weights, and scores of before are marked', async ({ page }) => {
+  await atThePad(page);
+  await page.getByLabel('Another technique').selectOption({ label: 'Puffed cheeks tapped' });
+  await tryWith(page, 'a steady hand');
+  await expect(page.getByText('Never checked.')).toBeVisible();
+  await page.getByRole('link', { name: 'Check it' }).click();
+  const row = page.getByRole('row', { name: /^500 g/ }).first();
+  await row.getByRole('button', { name: 'Put 500 g on' }).click();
+  await expect(page.getByText(/stands at 4\.\d+ N/)).toBeVisible();
+  await row.getByRole('button', { name: 'Read 500 g' }).click();
+  await expect(row).toContainText(/[+−]\d\.\d %/);
+  await expect(page.getByText('nothing on it')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep this check' }).click();
+  await expect(page.getByText(/Checked .*: 500 g read 4\.\d\d N/)).toBeVisible();
+  await page.getByRole('link', { name: 'A technique' }).click();
+  await expect(tries(page).first()).toContainText('≈');
+  await expect(page.getByText('≈ the pad had not been checked')).toBeVisible();
+});
+
+test('two hands of which one presses harder are told so', async ({ page }) => {
+  await atThePad(page);
+  await page.getByLabel('Another technique').selectOption({ label: 'Puffed cheeks tapped' });
+  await page.getByLabel('both hands, left and right of the middle').check();
+  await tryWith(page, 'two hands, the left a third harder');
+  await expect(tries(page).first()).toContainText(/your left hand \d+ % harder/);
+});
+
+test('a tempo is tapped without a pad: along with the beat, then alone; how true it stayed is told', async ({
+  page,
+}) => {
+  await openPractice(page);
+  await page.goto('/pad/tempo');
+  await awake(page);
+  const faster = page.getByRole('button', { name: 'Faster' });
+  for (let n = 0; n < 60; n++) await faster.click();
+  await expect(page.locator('.pad-tempo')).toContainText('120 / min');
+  await page.getByRole('button', { name: 'Start r' }).click();
+  await page.waitForTimeout(1500);
+  for (let n = 0; n < 30 && (await page.getByText('Kept.').count()) === 0; n++) {
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(480);
+  }
+  await expect(page.locator('.pad-tempos li')).toContainText(/120 \/ min.*Alone \d+\.\d a minute/);
+});
+
+test('a routine is rehearsed on the pad, guided as on a client, with nothing kept', async ({ page }) => {
+  await atThePad(page);
+  await page.goto('/pad/rehearse');
+  await page.locator('main li a').first().click();
+  await expect(page.getByText('Nobody is worked on, and nothing is kept.')).toBeVisible();
+  await awake(page);
+  await page.keyboard.press('Space');
+  const beside = page.getByRole('region', { name: 'On the pad' });
+  await expect(beside).toContainText(/aim [\d.]+ to [\d.]+ kPa/);
+  await beside.getByLabel('let the stand-in’s hand press along').check();
+  await expect(beside).toContainText(/this step \d+ % in the aim/);
+  await page.getByRole('button', { name: 'stop' }).click();
+  await page.getByRole('button', { name: 'Out of time' }).click();
+  await page.getByRole('button', { name: 'Stop the run' }).click();
+  await expect(beside.getByRole('row')).toHaveCount(2);
+  expect(await page.evaluate(() => Object.keys(localStorage).filter((k) => k.startsWith('velvet-run-')))).toEqual([]);
+});

@@ -394,13 +394,19 @@ describe('what is not taken', () => {
     }));
     return new Map([...told].filter(([name]) => !had.test(/^rows\/(.*)\.jsonl$/.exec(name)?.[1] ?? '')));
   };
-  test('an archive of version 2 is read: no tries on the pad', async () => {
-    expect(linesOf(files, 'pad-tries').length).toBeGreaterThan(0);
-    const other = await openPractice('Second');
-    const brought = await bring(other, await packed(earlier(files, 2, /^pad-tries$/), path()));
+  const SINCE_4 = ['pad-words', 'pad-scale', 'pad-checks', 'tempo-tries'] as const;
+  test.each([
+    [3, ['pad_words', 'pad_scale', 'pad_checks', 'tempo_tries'], SINCE_4],
+    [2, ['pad_tries', 'pad_words'], ['pad-tries', ...SINCE_4]],
+  ] as const)('an archive of version %d is read: nothing yet in %j', async (version, empty, kinds) => {
+    for (const kind of kinds) expect(linesOf(files, kind).length, kind).toBeGreaterThan(0);
+    const other = await openPractice(`Version ${version}`);
+    const old = earlier(files, version, new RegExp(`^(${kinds.join('|')})$`));
+    const brought = await bring(other, await packed(old, path()));
     expect(brought.refusals).toEqual([]);
     const there = await rowsOf(other.practiceId);
-    expect([there.visits, there.pad_tries]).toEqual([linesOf(files, 'visits').length, 0]);
+    expect(there.visits).toBe(linesOf(files, 'visits').length);
+    for (const table of empty) expect(there[table] ?? 0, table).toBe(0);
   });
   test('an archive of version 1 is read: no rooms, no waiting list, nobody who has left', async () => {
     const without =
@@ -417,7 +423,7 @@ describe('what is not taken', () => {
       without('clients', 'practitioner_id'),
       without('visits', 'room_id'),
     ].reduce((all, strip) => strip(all), files);
-    const old = earlier(first, 1, /^(rooms|waiting|pad-tries)$/);
+    const old = earlier(first, 1, /^(rooms|waiting|pad-tries|pad-words|pad-scale|pad-checks|tempo-tries)$/);
     const other = await openPractice('Older');
     const brought = await bring(other, await packed(old, path()));
     expect(brought.refusals).toEqual([]);
@@ -442,10 +448,10 @@ describe('what is not taken', () => {
       'a newer version',
       (to) =>
         packed(
-          toldAnew(files, (m) => ({ ...m, version: 4 as never })),
+          toldAnew(files, (m) => ({ ...m, version: 5 as never })),
           to,
         ),
-      /version 4; up to 3/,
+      /version 5; up to 4/,
     ],
     [
       'another format',

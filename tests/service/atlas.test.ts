@@ -1,4 +1,4 @@
-import { afterAnswer } from '../../core/atlas/index.ts';
+import { afterAnswer } from '../../core/learning/index.ts';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';

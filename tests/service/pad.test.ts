@@ -2,10 +2,21 @@ import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { afterEach, describe, expect, test } from 'vitest';
 import { readPadLine, readPadSession } from '../../core/devices/index.ts';
-import { aimOf, keptScore, touchOf, wantedAt, type KeptTry, type Touch } from '../../core/touch/index.ts';
+import { aimOf, keptScore, tapRound, touchOf, wantedAt, type KeptTry, type Touch } from '../../core/touch/index.ts';
 import { replayPad } from '../../devices/pad-replay.ts';
 import { startForcePad } from '../../devices/force-pad.ts';
 import { STAND_IN_PAD } from '../../devices/pad-cells.ts';
+import { inPractice } from '../../server/db/scope.ts';
+import { database } from '../../server/db/connection.ts';
+import { keepPadCheck, keepTempoTry, padChecksOf, tempoTriesOf } from '../../server/db/queries/pad-checks.server.ts';
+import {
+  agreeOnWord,
+  keepWords,
+  scaleOf,
+  setShowsWords,
+  showsWords,
+  wordsInSight,
+} from '../../server/db/queries/pad-words.server.ts';
 import { keepPadTry, padTriesOf } from '../../server/db/queries/pad.server.ts';
 import { padShape, padsHere, padStream, tellPad } from '../../server/pad.server.ts';
 import { worked } from '../support/pad-trace.ts';
@@ -139,5 +150,78 @@ describe('tries on a pad', () => {
     expect(kept.map((t) => t.id)).toEqual([first, second]);
     expect(kept[0]).toMatchObject({ ...of, score: JSON.parse(JSON.stringify(score)) as object });
     expect(await padTriesOf(await openPractice('Another'))).toEqual([]);
+  });
+});
+
+describe('words, checks and tempo', () => {
+  const own = ownPractice();
+  const press = (word: 'medium' | 'firm', kpa: number, isStandIn = false) => ({
+    ...{ word, contact: 'thumb' as const, kpa, sensor: 'Pad 2', isStandIn, at: new Date() },
+  });
+  /** A colleague of the same practice. */
+  const colleague = async (): Promise<typeof own.tenant> => {
+    const id = randomUUID();
+    await inPractice(own.tenant.practiceId, () =>
+      database().query(
+        `insert into practitioners (id, practice_id, name, email, password_hash, role)
+       values (:id, :practiceId, 'Rafe', :email, 'x', 'practitioner')`,
+        { replacements: { id, practiceId: own.tenant.practiceId, email: `${id}@pad.example` } },
+      ),
+    );
+    return { ...own.tenant, practitionerId: id };
+  };
+
+  test('words are in one’s own sight, kept once, and in that of colleagues only when one shows them', async () => {
+    const rafe = await colleague();
+    const key = randomUUID();
+    await keepWords(rafe, [press('medium', 62), press('firm', 110)], key);
+    await keepWords(rafe, [press('medium', 62), press('firm', 110)], key);
+    const names = async () => (await wordsInSight(own.tenant, false)).map((p) => [p.name, p.presses.length]);
+    expect(await names()).toEqual([]);
+    await setShowsWords(rafe, true);
+    expect(await showsWords(rafe)).toBe(true);
+    expect(await names()).toEqual([['Rafe', 2]]);
+    // What a stand-in made up is another thing.
+    expect(await wordsInSight(own.tenant, true)).toEqual([]);
+    expect(await wordsInSight(await openPractice('Elsewhere'), false)).toEqual([]);
+    await setShowsWords(rafe, false);
+    expect(await names()).toEqual([]);
+    expect((await wordsInSight(rafe, false))[0]!.presses.map((p) => p.kpa).sort((a, b) => a - b)).toEqual([62, 110]);
+  });
+
+  test('what is agreed on is the practice’s, of one kind of sensor, and can be let go of', async () => {
+    await agreeOnWord(own.tenant, 'medium', 55, false);
+    await agreeOnWord(own.tenant, 'medium', 50, false);
+    expect(await scaleOf(own.tenant.practiceId, false)).toEqual({ medium: 50 });
+    expect(await scaleOf(own.tenant.practiceId, true)).toEqual({});
+    expect(await scaleOf((await openPractice('Third')).practiceId, false)).toEqual({});
+    await agreeOnWord(own.tenant, 'medium', null, false);
+    expect(await scaleOf(own.tenant.practiceId, false)).toEqual({});
+  });
+
+  test('checks come newest first, of one pad of one practice', async () => {
+    const check = (sensor: string, day: string, readN: number) =>
+      keepPadCheck(
+        own.tenant,
+        { sensor, isStandIn: false, at: new Date(day), weights: [{ grams: 500, readN }] },
+        randomUUID(),
+      );
+    await check('Pad 2', '2026-03-01', 4.9);
+    await check('Pad 2', '2026-03-20', 5.0);
+    await check('Pad 3', '2026-03-20', 5.4);
+    const found = await padChecksOf(own.tenant.practiceId, 'Pad 2');
+    expect(found.map((c) => c.weights[0]!.readN)).toEqual([5.0, 4.9]);
+    expect(await padChecksOf((await openPractice('Fourth')).practiceId, 'Pad 2')).toEqual([]);
+  });
+
+  test('tempo is one’s own', async () => {
+    const score = tapRound(
+      Array.from({ length: 20 }, (_, i) => i * 1000),
+      60,
+    )!;
+    const key = randomUUID();
+    for (let n = 0; n < 2; n++) await keepTempoTry(own.tenant, { kind: 'taps', asked: '60 / min', score }, key);
+    expect(await tempoTriesOf(own.tenant)).toMatchObject([{ kind: 'taps', asked: '60 / min', score }]);
+    expect(await tempoTriesOf(await colleague())).toEqual([]);
   });
 });

@@ -18,6 +18,9 @@ function inPresentForm(event: unknown): GuideEvent[] {
   }
 }
 
+/** Nothing of a run stays on this device. */
+export const forgetRun = (runId: string): void => localStorage.removeItem(keyOf(runId));
+
 function read(runId: string): Kept {
   try {
     const kept = JSON.parse(localStorage.getItem(keyOf(runId)) ?? '') as Kept;

@@ -1,5 +1,5 @@
 import { checkRoutine } from '../../../core/rules';
-import { ribbonOf, stepsOf, type Catalogue, type Routine } from '../../../core/routine';
+import { ribbonOf, stepsOf, type Catalogue, type Cue, type Routine, type Step } from '../../../core/routine';
 import {
   doneSideAt,
   runRecord,
@@ -11,7 +11,7 @@ import {
   type PlainKind,
 } from '../../../core/guide';
 import { breachesOf, type PreparationItem, type Screening } from '../../../core/limits';
-import { PHASE_NAMES, type Side, counted } from '../../../core/words';
+import { PHASE_NAMES, type Pressure, type Side, counted } from '../../../core/words';
 import isEqual from 'fast-deep-equal';
 import { useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { Ribbon } from '../ribbon/ribbon';
@@ -68,8 +68,19 @@ export interface PlayerProps {
   after: { label: string; onGo: () => void };
   /** Done on oneself, at home: in the mirror, with one’s own sides, and less to press. */
   alone?: Alone;
+  /** Shown below the cue: what somebody measures while the run goes on. */
+  beside?: (now: BesideRun) => React.ReactNode;
   /** A reading that a test of the routine asked for. */
   onReading?: (reading: { measure: string; place: string; side: Side; value: number }) => void;
+}
+
+/** Where a run is, for what is measured beside it. */
+export interface BesideRun {
+  cue: Cue;
+  step: Step;
+  /** As it was made lighter or firmer. */
+  pressure: Pressure | null;
+  status: 'ready' | 'running' | 'paused' | 'done' | 'stopped';
 }
 
 /** Runs a routine: the ring on the chart, the cue large beside it, the ribbon and the controls below. */
@@ -301,6 +312,12 @@ export function Player(props: PlayerProps) {
               )}
             </CuePanel>
           )}
+          {props.beside?.({
+            cue,
+            step,
+            pressure: shifted(cue.pressure, state.shifts[cue.stepIndex] ?? 0),
+            status: state.status,
+          })}
           {live && outdated && (
             <p className="soft small mb-0">The routine was changed since this run began; stop it to run the new one.</p>
           )}

@@ -1,5 +1,6 @@
 import { HAND_SCRIPTS, type HandScript } from '../../../core/devices';
 import { Button, Form } from 'react-bootstrap';
+import { KeptLine } from './kept-line';
 import type { useLed } from './use-led';
 
 const SCRIPT_NAMES: Readonly<Record<HandScript, string>> = {
@@ -7,6 +8,7 @@ const SCRIPT_NAMES: Readonly<Record<HandScript, string>> = {
   hard: 'a hand that presses a fifth too hard',
   slow: 'a slow hand',
   fast: 'a fast hand',
+  uneven: 'two hands, the left a third harder',
 };
 /** Presses the stand-in, begins and ends a try, lets a made-up hand work. */
 export function PadButtons({
@@ -15,28 +17,22 @@ export function PadButtons({
   isRunning,
   press,
   script,
-  told,
-  unkept,
+  kept,
   onScript,
   onStart,
   onStop,
   onWork,
-  onAgain,
 }: {
   isStandIn: boolean;
   isHere: boolean;
   isRunning: boolean;
   press: ReturnType<typeof useLed>['button'];
   script: HandScript;
-  /** What became of the last try. */
-  told: string;
-  /** How many tries could not be kept so far. */
-  unkept: number;
+  kept: Parameters<typeof KeptLine>[0]['kept'];
   onScript: (script: HandScript) => void;
   onStart: () => void;
   onStop: () => void;
   onWork: () => void;
-  onAgain: () => void;
 }) {
   return (
     <div className="pad-buttons">
@@ -68,16 +64,12 @@ export function PadButtons({
           <Button variant="outline-primary" disabled={isRunning} onClick={onWork}>
             Let it work
           </Button>
+          <span className="soft small">
+            <kbd>↑</kbd> <kbd>↓</kbd> harder, softer
+          </span>
         </span>
       )}
-      <span role="status" className="small">
-        {told}{' '}
-        {unkept > 0 && (
-          <Button variant="link" onClick={onAgain}>
-            {unkept === 1 ? 'Try to keep it again' : `Try to keep ${unkept} tries again`}
-          </Button>
-        )}
-      </span>
+      <KeptLine kept={kept} />
     </div>
   );
 }

@@ -10,6 +10,7 @@ import {
   type PadKind,
 } from '../../../core/touch';
 import type { Motion, Pressure } from '../../../core/words';
+import type { ThresholdTaken } from './thresholds';
 
 /** A technique as it is rehearsed on a pad. */
 export interface Rehearsal {
@@ -21,6 +22,8 @@ export interface Rehearsal {
   contact: PadContact;
   pressure: Pressure;
   pace: Pace & { perMinute: number };
+  /** What the client it is rehearsed for may have there at most, and their threshold; null where none is known. */
+  cap?: (ThresholdTaken & { capKpa: number }) | null;
 }
 
 /** How a technique is rehearsed; null where nothing presses that a pad could feel, or a tool does. */

@@ -1,4 +1,15 @@
-import { scoreTry, type KeptScore, type KeptTry, type TryPlan, type TryScore } from '../../../core/touch';
+import {
+  handsVerdict,
+  harderBy,
+  padStanding,
+  scoreTry,
+  type KeptScore,
+  type Estimate,
+  type KeptTry,
+  type PadCheck,
+  type TryPlan,
+  type TryScore,
+} from '../../../core/touch';
 import { useEffect, useState } from 'react';
 import { useDates } from '../../parts/frame/use-dates';
 import type { useTry } from './use-try';
@@ -9,42 +20,50 @@ const signed = (value: number, digits: number): string => `${value < 0 ? '−' :
 const orNone = (value: number | null, words: (value: number) => string): string =>
   value === null ? '–' : words(value);
 
+type Figures = Omit<TryScore, 'presses'> & Pick<KeptScore, 'beatPerMinute'>;
 /** The try under way and those before it. */
 export function TriesTable({
   tries,
-  own,
+  run,
   plan,
+  checks,
   isHidden,
 }: {
   tries: readonly KeptTry[];
-  own: ReturnType<typeof useTry>;
+  run: ReturnType<typeof useTry>;
   plan: TryPlan;
+  /** Of the pad that is read, newest first. */
+  checks: readonly PadCheck[];
   isHidden: boolean;
 }) {
   const { shortDay, timeOfDay } = useDates();
   const [score, setScore] = useState<TryScore | null>(null);
-  const running = own.status === 'running';
+  const running = run.status === 'running';
   useEffect(() => {
     if (!running) return;
     const timer = setInterval(() => {
-      const { trace, ms } = own.now.current;
+      const { trace, ms } = run.now.current;
       setScore(scoreTry(trace, plan, ms));
     }, LOOK_EVERY_MS);
     return () => clearInterval(timer);
-  }, [running, own.now, plan]);
-  const cells = (of: Omit<KeptScore, 'pressesKpa' | 'asked' | 'stroke' | 'rounds'>, presses: number, asked: number) => (
+  }, [running, run.now, plan]);
+  const cells = (of: Figures, presses: number, asked: number, isMarked = false) => (
     <>
       <td className="num">
         {presses} of {asked}
       </td>
-      <td className="num">{orNone(of.inAimShare, (v) => `${Math.round(v * 100)} %`)}</td>
+      <td className="num">{orNone(of.inAimShare, (v) => `${isMarked ? '≈ ' : ''}${Math.round(v * 100)} %`)}</td>
       <td className="num">{orNone(of.meanKpa, (v) => v.toFixed(v < 10 ? 1 : 0))}</td>
       <td className="num">{orNone(of.wobbleKpa, (v) => v.toFixed(1))}</td>
       <td className="num">{orNone(of.offBeatS, (v) => `${signed(v, 2)} s`)}</td>
+      <td className="num">{orNone(of.beatPerMinute ?? null, (v) => v.toFixed(0))}</td>
     </>
   );
   const latest = tries.slice(-SHOWN).toReversed();
-  const hasWay = latest.some((t) => t.score.stroke ?? t.score.rounds);
+  const hasWay = latest.some((t) => t.score.stroke ?? t.score.rounds ?? t.score.leftShare);
+  /** Whether the pad could be relied on when it was tried; another pad's checks are not known here. */
+  const marked = (t: KeptTry) =>
+    checks[0]?.sensor === t.sensor && padStanding(checks.find((c) => c.at <= t.at) ?? null, new Date(t.at)) !== 'good';
   return (
     <>
       <table className="pad-tries">
@@ -56,6 +75,9 @@ export function TriesTable({
             <th scope="col">Mean, kPa</th>
             <th scope="col">Wobble, ± kPa</th>
             <th scope="col">Off the beat</th>
+            <th scope="col" className="num">
+              A minute
+            </th>
             {hasWay && <th scope="col">Way</th>}
           </tr>
         </thead>
@@ -63,7 +85,7 @@ export function TriesTable({
           {running && (
             <tr className="is-now">
               <th scope="row">now</th>
-              {score && !isHidden ? cells(score, score.presses.length, plan.wanted.length) : <td colSpan={5}>–</td>}
+              {score && !isHidden ? cells(score, score.presses.length, plan.wanted.length) : <td colSpan={6}>–</td>}
               {hasWay && <td />}
             </tr>
           )}
@@ -73,13 +95,16 @@ export function TriesTable({
                 {shortDay(t.at)}, {timeOfDay(t.at)}
                 {t.isBlind && <span className="soft small"> blind</span>}
               </th>
-              {cells(t.score, t.score.pressesKpa.length, t.score.asked)}
+              {cells(t.score, t.score.pressesKpa.length, t.score.asked, marked(t))}
               {hasWay && <td>{wayWords(t.score)}</td>}
             </tr>
           ))}
         </tbody>
       </table>
       {!latest.length && <p className="soft small">No tries of this yet.</p>}
+      {latest.some(marked) && (
+        <p className="soft small">≈ the pad had not been checked for 30 days, or was off by more than 5 %.</p>
+      )}
       {latest[0] && latest[0].score.lostMs > 200 && (
         <p className="soft small">
           {(latest[0].score.lostMs / 1000).toFixed(1)} s of the last try were not read and count neither way.
@@ -89,8 +114,16 @@ export function TriesTable({
   );
 }
 
+/** How evenly both hands of the one who presses worked. */
+function handsWords(share: Estimate | null): string {
+  const verdict = handsVerdict(share);
+  if (!share || verdict === 'not-known') return 'hands: not to be told';
+  const by = `${Math.round(100 * harderBy(share.value))} %`;
+  return verdict === 'even' ? `hands even, within ${by}` : `your ${verdict} hand ${by} harder`;
+}
 /** What is told of a way: how straight a stroke was, or how round and which way a circle. */
-function wayWords({ stroke, rounds }: KeptScore): string {
+function wayWords({ stroke, rounds, leftShare }: KeptScore): string {
+  if (leftShare !== undefined) return handsWords(leftShare);
   if (stroke) return `${stroke.offLineMm.toFixed(1)} mm off its line`;
   if (!rounds) return '';
   return `${rounds.rounds.toFixed(0)} rounds ${rounds.isClockwise ? 'clockwise' : 'anticlockwise'}, ${Math.round(rounds.perMinute)} a minute`;

@@ -1,4 +1,3 @@
-import { middleKpa, type Aim } from '../../../core/touch';
 import { useCallback, useEffect, useRef } from 'react';
 import { send } from '../../parts/frame/send';
 import { isQuiet } from '../../parts/keys/keys';
@@ -9,19 +8,25 @@ const STEP = 0.1;
 /**
  * Leads the hand of a stand-in: it presses while the space bar or the button is held, and the arrows make it press harder
  * or softer. Gives what the button needs, and a way to lift the hand, also one that works by itself.
+ * @param kpaOf how hard it presses at first
  */
-export function useLed(pad: string, aim: Aim, areaCm2: number, isStandIn: boolean) {
+export function useLed(pad: string, kpaOf: () => number, areaCm2: number, isStandIn: boolean) {
   const isDown = useRef(false);
   const share = useRef(1);
+  const asked = useRef(kpaOf);
+  useEffect(() => {
+    asked.current = kpaOf;
+  });
   /** One after the other, so that up never comes before down. */
   const last = useRef<Promise<unknown>>(Promise.resolve());
   const tell = useCallback(
     (down: boolean) => {
       isDown.current = down;
-      const body = down ? { pad, kind: 'down', kpa: middleKpa(aim) * share.current, areaCm2 } : { pad, kind: 'up' };
+      const kpa = Math.min(400, Math.max(0, asked.current() * share.current));
+      const body = down ? { pad, kind: 'down', kpa, areaCm2 } : { pad, kind: 'up' };
       last.current = last.current.then(() => send('/devices/pad/hand', body));
     },
-    [pad, aim, areaCm2],
+    [pad, areaCm2],
   );
   useEffect(() => {
     if (!isStandIn) return;

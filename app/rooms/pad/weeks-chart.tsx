@@ -1,6 +1,7 @@
 import { padWeeks, type KeptTry } from '../../../core/touch';
 import { counted } from '../../../core/words';
 import { line, scaleLinear, scalePoint } from 'd3';
+import { dayNumber, TrendWords } from './trend-words';
 import { useDates } from '../../parts/frame/use-dates';
 
 const [WIDTH, HEIGHT, LEFT, BOTTOM] = [278, 130, 34, 24];
@@ -69,6 +70,11 @@ export function WeeksChart({ tries, mondays }: { tries: readonly KeptTry[]; mond
         )}
       </svg>
       <p className="soft small">Your tries of this technique; bars hold half of a week’s tries.</p>
+      <TrendWords
+        points={tries.flatMap(({ at, score }) =>
+          score.inAimShare === null ? [] : [{ day: dayNumber(at), value: score.inAimShare }],
+        )}
+      />
     </>
   );
 }

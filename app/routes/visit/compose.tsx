@@ -92,7 +92,12 @@ export default function Compose() {
           />
           <EarlierMenu visitId={visit.id} disabled={ended} onStart={(body, from) => start(body, 'whole', from)} />
           <MakeUp visitId={visit.id} routine={onTable} disabled={ended} onEdit={table.edit} />
-          {onTable.items.length > 0 && <Link to={`/paper/visits/${visit.id}/routine`}>Print</Link>}
+          {onTable.items.length > 0 && (
+            <>
+              <Link to={`/paper/visits/${visit.id}/routine`}>Print</Link>
+              <Link to={`/pad/rehearse?visit=${visit.id}`}>Rehearse</Link>
+            </>
+          )}
           <OriginLine
             origin={origin}
             routine={onTable}

@@ -16,12 +16,13 @@ import { readGuideEvent, readStepRecords } from '../../guide/index.ts';
 import { isLocalKey } from '../../limits/index.ts';
 import { checkedFindings, withFindings } from '../../record/index.ts';
 import { type KnownHere, readOwnTechnique, readRoutine } from '../../routine/index.ts';
+import { readWeights, type WeightRead } from '../../touch/index.ts';
 import { InputError } from '../../words/index.ts';
 import { ADDED_IN_2, ARCHIVE_KINDS, ARCHIVE_ROWS, KIND_SINCE, type ArchiveKind } from './kinds.ts';
 
 /** The format of a practice's archive: docs/formats/practice-archive.md. */
 export const ARCHIVE_FORMAT = 'velvet-compass-practice';
-export const ARCHIVE_VERSION = 3;
+export const ARCHIVE_VERSION = 4;
 /** Longest line of a file of rows; whatever is longer is refused before it is read. */
 export const ARCHIVE_LINE_LETTERS = 1_500_000;
 
@@ -200,6 +201,18 @@ const CHECKS: Partial<Record<ArchiveKind, Check>> = {
       'score.inAimShare',
       'must be 0 to 1, or null',
     );
+  },
+  'pad-checks': ({ weights }) => {
+    must(Array.isArray(weights) && weights.every(isObject), 'weights', 'must be a list of objects');
+    within('weights', () => readWeights(weights as unknown as WeightRead[]));
+  },
+  'tempo-tries': ({ kind, score }) => {
+    objectIn('score', score);
+    const figures = kind === 'breath' ? [score] : [(score as ArchiveRow).led, (score as ArchiveRow).alone];
+    for (const of of figures) {
+      objectIn('score', of);
+      must(Number.isFinite((of as ArchiveRow).perMinute), 'score.perMinute', 'must be a number');
+    }
   },
   trail: ({ about }) => objectIn('about', about),
 };

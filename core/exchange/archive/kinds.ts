@@ -11,7 +11,10 @@ export type ArchiveKind = keyof typeof ARCHIVE_ROWS;
 export const ARCHIVE_KINDS = Object.keys(ARCHIVE_ROWS) as ArchiveKind[];
 
 /** The version from which on an archive has a kind; the others were there from the first. */
-export const KIND_SINCE: Readonly<Partial<Record<ArchiveKind, number>>> = { rooms: 2, waiting: 2, 'pad-tries': 3 };
+export const KIND_SINCE: Readonly<Partial<Record<ArchiveKind, number>>> = {
+  ...{ rooms: 2, waiting: 2, 'pad-tries': 3 },
+  ...{ 'pad-words': 4, 'pad-scale': 4, 'pad-checks': 4, 'tempo-tries': 4 },
+};
 /** What rows of version 1 say without saying it. */
 export const ADDED_IN_2: Partial<Record<ArchiveKind, Readonly<Record<string, unknown>>>> = {
   practice: { before_minutes: 15, after_minutes: 5, day_from: '09:00', day_until: '19:00' },

@@ -103,6 +103,10 @@ export const ARCHIVE_PLACES: Record<Exclude<ArchiveKind, 'practice' | 'members'>
   },
   'find-it-answers': { table: 'trainer_answers', key: ['id'], names: { practitioner_id: 'practitioners' } },
   'pad-tries': { table: 'pad_tries', key: ['id'], names: { practitioner_id: 'practitioners' } },
+  'pad-words': { table: 'pad_words', key: ['id'], names: { practitioner_id: 'practitioners' } },
+  'pad-scale': { table: 'pad_scale', key: ['is_stand_in', 'word'], names: { agreed_by: 'practitioners' } },
+  'pad-checks': { table: 'pad_checks', key: ['id'], names: { practitioner_id: 'practitioners' } },
+  'tempo-tries': { table: 'tempo_tries', key: ['id'], names: { practitioner_id: 'practitioners' } },
   trail: { table: 'audit', key: ['id'], names: { practitioner_id: 'practitioners' }, made: { seq: 't.seq' } },
 };
 /** Tables of a practice of which an archive tells nothing: secrets, sessions, and what is worked out from the rest. */

@@ -37,6 +37,10 @@ const KIND_NAMES: Readonly<Record<ArchiveKind, string>> = {
   'find-it-cards': 'Find it: places learned',
   'find-it-answers': 'Find it: answers',
   'pad-tries': 'Practice pad: tries',
+  'pad-words': 'Practice pad: words pressed blind',
+  'pad-scale': 'Practice pad: words agreed on',
+  'pad-checks': 'Practice pad: checks against weights',
+  'tempo-tries': 'Practice pad: tempo',
   trail: 'Audit trail',
 };
 
