@@ -123,6 +123,7 @@ export default [
     route('pad/words/show', 'routes/pad/words-show.ts'),
     route('pad/tempo/keep', 'routes/pad/tempo-keep.ts'),
     route('pad/check/keep', 'routes/pad/check-keep.ts'),
+    route('devices/current', 'routes/devices/current.ts'),
     route('devices/pad', 'routes/devices/pad.ts'),
     route('devices/pad/hand', 'routes/devices/pad-hand.ts'),
     route('routines/:templateId/file', 'routes/routine-file.ts'),

@@ -1,4 +1,5 @@
 import { startAlgometer } from './algometer.ts';
+import { startCurrentUnit } from './current-unit.ts';
 import { startForcePad } from './force-pad.ts';
 
 /** A stand-in of each kind, and the setting that names them. */
@@ -6,11 +7,15 @@ export async function startStandIns({ gaugeSpeed = 1 }: { gaugeSpeed?: number } 
   setting: string;
   close: () => Promise<void>;
 }> {
-  const [gauge, pad] = await Promise.all([startAlgometer({ speed: gaugeSpeed }), startForcePad()]);
+  const [gauge, pad, current] = await Promise.all([
+    startAlgometer({ speed: gaugeSpeed }),
+    startForcePad(),
+    startCurrentUnit(),
+  ]);
   return {
-    setting: `gauge ${gauge.address} Stand-in gauge; pad ${pad.address} Stand-in pad`,
+    setting: `gauge ${gauge.address} Stand-in gauge; pad ${pad.address} Stand-in pad; current ${current.address} Stand-in unit`,
     close: async () => {
-      await Promise.all([gauge.close(), pad.close()]);
+      await Promise.all([gauge.close(), pad.close(), current.close()]);
     },
   };
 }

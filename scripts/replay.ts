@@ -1,23 +1,26 @@
-/** Plays a recorded session of a gauge or a pad on loopback: `npm run replay -- FILE [PORT]`. */
+/** Plays a recorded session of a gauge, a pad or a microcurrent unit on loopback: `npm run replay -- FILE [PORT]`. */
 import { readFileSync } from 'node:fs';
-import { readGaugeSession, readPadSession } from '../core/devices/index.ts';
+import { readCurrentSession, readGaugeSession, readPadSession } from '../core/devices/index.ts';
 import { InputError } from '../core/words/index.ts';
 import { startAlgometer } from '../devices/algometer.ts';
-import { replayPad } from '../devices/pad-replay.ts';
+import { replay } from '../devices/replay.ts';
 
 const [file, port = '4390'] = process.argv.slice(2);
 if (!file || !/^\d{1,5}$/.test(port)) {
   console.error(
-    'usage: npm run replay -- FILE [PORT]\nFILE is a recorded session, such as docs/formats/algometer.session.txt or force-pad.session.txt.',
+    'usage: npm run replay -- FILE [PORT]\nFILE is a recorded session, such as docs/formats/algometer.session.txt, force-pad.session.txt or microcurrent-unit.session.txt.',
   );
   process.exit(2);
 }
 try {
   const text = readFileSync(file, 'utf8');
-  if (text.startsWith('PAD-SESSION')) {
-    const session = readPadSession(text);
-    const { address } = await replayPad(session, { port: Number(port) });
-    console.log(`${session.lines.length} recorded readings: VELVET_DEVICES="pad ${address} Recording" npm run serve`);
+  const kind = text.startsWith('PAD-SESSION') ? 'pad' : text.startsWith('CURRENT-SESSION') ? 'current' : 'gauge';
+  if (kind !== 'gauge') {
+    const session = kind === 'pad' ? readPadSession(text) : readCurrentSession(text);
+    const { address } = await replay(session, { port: Number(port) });
+    console.log(
+      `${session.lines.length} recorded readings: VELVET_DEVICES="${kind} ${address} Recording" npm run serve`,
+    );
   } else {
     const session = readGaugeSession(text);
     const { address } = await startAlgometer({ session, port: Number(port) });

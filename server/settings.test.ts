@@ -69,6 +69,7 @@ describe('devices', () => {
   const read = (VELVET_DEVICES: string) => readDevices({ VELVET_DEVICES });
   test('are named with kind, address and name', () => {
     expect(readDevices({})).toEqual([]);
+    expect(read('current 127.0.0.1:4392 Unit')).toMatchObject([{ kind: 'current', name: 'Unit' }]);
     expect(read('gauge 127.0.0.1:4390 Gauge at the window; pad localhost:4391 Pad 2;')).toEqual([
       { kind: 'gauge', name: 'Gauge at the window', host: '127.0.0.1', port: 4390 },
       { kind: 'pad', name: 'Pad 2', host: '127.0.0.1', port: 4391 },

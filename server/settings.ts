@@ -72,7 +72,7 @@ export function readMail(env: Readonly<Record<string, string | undefined>>): str
   return text;
 }
 
-const DEVICE_KINDS = ['gauge', 'pad'] as const;
+const DEVICE_KINDS = ['gauge', 'pad', 'current'] as const;
 export type DeviceKind = (typeof DEVICE_KINDS)[number];
 /** A measuring device that speaks one of the open line protocols on this machine. */
 export interface Device {

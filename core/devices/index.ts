@@ -16,4 +16,16 @@ export {
   type PadFrame,
   type PadShape,
 } from './pad-lines.ts';
-export { readPadSession, writePadSession, type PadSession } from './pad-session.ts';
+export { readPadSession, writePadSession } from './pad-session.ts';
+export type { DeviceSession } from './device-session.ts';
+// A microcurrent unit.
+export {
+  currentHelloLine,
+  currentReadingLine,
+  currentState,
+  readCurrentLine,
+  type CurrentReading,
+  type CurrentState,
+  type CurrentUnit,
+} from './current-lines.ts';
+export { readCurrentSession, writeCurrentSession } from './current-session.ts';

@@ -364,3 +364,17 @@ test('a test inside a routine asks for its reading and keeps it', async ({ page 
     .poll(async () => (await stored()).readings.map((r) => [r.measure, r.side, r.phase, r.value]))
     .toEqual([['opening-mm', 'midline', 'after', 41.5]]);
 });
+
+test('a microcurrent unit is read while its step runs: lost contact is told, and comes back; the current is switched off', async ({
+  page,
+}) => {
+  await ready(page, 'set up conductive gloves');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  const unit = page.getByRole('region', { name: 'Microcurrent' });
+  await expect(unit).toContainText(/Stand-in unit.*Contact\. \d+ µA of 200 set/);
+  await expect(unit.getByRole('alert')).toContainText('No contact: the current does not reach the skin.');
+  await expect(unit).toContainText(/Contact\. \d+ µA of 200 set/);
+  await expect(unit.getByRole('alert')).toHaveCount(0);
+  await unit.getByRole('button', { name: 'Current off' }).click();
+  await expect(unit).toContainText('Current off.');
+});

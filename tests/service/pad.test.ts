@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { afterEach, describe, expect, test } from 'vitest';
 import { readPadLine, readPadSession } from '../../core/devices/index.ts';
 import { aimOf, keptScore, tapRound, touchOf, wantedAt, type KeptTry, type Touch } from '../../core/touch/index.ts';
-import { replayPad } from '../../devices/pad-replay.ts';
+import { replay } from '../../devices/replay.ts';
 import { startForcePad } from '../../devices/force-pad.ts';
 import { STAND_IN_PAD } from '../../devices/pad-cells.ts';
 import { inPractice } from '../../server/db/scope.ts';
@@ -105,7 +105,7 @@ describe('a pad', () => {
 
   test('a recorded session is played as it was recorded, and says when it is over', async () => {
     const session = readPadSession(readFileSync('docs/formats/force-pad.session.txt', 'utf8'));
-    const pad = await replayPad(session, { speed: 20 });
+    const pad = await replay(session, { speed: 20 });
     close.push(pad.close);
     process.env.VELVET_DEVICES = `pad ${pad.address} Pad 2`;
     const { events } = await heard(3000);

@@ -83,7 +83,9 @@ export function CheckRoom({ checks }: { checks: readonly PadCheck[] }) {
               <th scope="col">True</th>
               <th scope="col">Read</th>
               <th scope="col">Off</th>
-              <th scope="col" />
+              <th scope="col">
+                <span className="visually-hidden">Put on and read</span>
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -96,7 +98,7 @@ export function CheckRoom({ checks }: { checks: readonly PadCheck[] }) {
                   <td className="num">{own ? `${own.readN.toFixed(2)} N` : '–'}</td>
                   <td className="num">{own ? percent(offShare(own)) : '–'}</td>
                   <td>
-                    <span className="d-flex gap-2 justify-content-end">
+                    <span className="d-flex flex-wrap gap-2 justify-content-end">
                       {isStandIn && (
                         <Button variant="outline-primary" onClick={() => put(grams)}>
                           Put {grams} g on

@@ -7,7 +7,7 @@ import { usePadLink } from './pad-link';
 export function SensorLine({ checks, now }: { checks: readonly PadCheck[]; now: string }) {
   const { pad, here, isStandIn } = usePadLink(() => {});
   return (
-    <div className={`pad-sensor${here.status === 'lost' ? ' is-lost' : ''}`}>
+    <section className={`pad-sensor${here.status === 'lost' ? ' is-lost' : ''}`} aria-label="The pad">
       <p role="status">
         {pad === undefined ? (
           <>
@@ -32,7 +32,7 @@ export function SensorLine({ checks, now }: { checks: readonly PadCheck[]; now: 
         )}
       </p>
       {here.status === 'here' && <LastCheck check={checks[0] ?? null} now={now} />}
-    </div>
+    </section>
   );
 }
 

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import { runsOfVisit } from '../../../server/db/queries/runs.server';
+import { hasCurrentUnit } from '../../../server/current.server';
 import { VisitPlayer } from '../../rooms/visit/guide/visit-player';
 import { permitted } from '../../../server/access/session.server';
 import { useVisit } from '../../rooms/visit/session/context';
@@ -15,6 +16,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     open: open ? plain(open) : null,
     stopped: !open && last?.status === 'stopped' ? plain(last) : null,
     finished: runs.filter((r) => r.status !== 'open').length,
+    hasCurrentUnit: hasCurrentUnit(),
   };
 }
 export const shouldRevalidate = ({
@@ -48,6 +50,7 @@ export default function Guide({ loaderData }: Route.ComponentProps) {
       open={loaderData.open}
       stopped={ended ? null : loaderData.stopped}
       again={loaderData.finished > 0}
+      hasCurrentUnit={loaderData.hasCurrentUnit}
     />
   );
 }

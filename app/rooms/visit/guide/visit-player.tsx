@@ -1,6 +1,6 @@
 import { preparationFor, type Screening, toMind } from '../../../../core/limits';
 import { MEASURES, type MeasureKey } from '../../../../core/measures';
-import type { Routine } from '../../../../core/routine';
+import type { Catalogue, Routine, Step } from '../../../../core/routine';
 import { useMemo } from 'react';
 import { useCatalogue } from '../../../parts/catalogue/catalogue';
 import { PREPARATION } from '../../../../reference/facts/preparation';
@@ -9,6 +9,7 @@ import { Player } from '../../../parts/player/player';
 import { useProductToday } from '../screen/product-choice';
 import { useVisit } from '../session/context';
 import { SaveConflict, SaveState } from '../session/save-note';
+import { CurrentBeside } from './current-beside';
 import { portOfVisit } from './port';
 
 /** The first thing to mind today, in a few words. */
@@ -17,18 +18,25 @@ function cautionWord(screening: Screening): string {
   return first ? `Mind: ${first.title.toLowerCase()}${more.length ? ` and ${more.length} more` : ''}` : '';
 }
 
+/** Whether a step is done with a microcurrent unit. */
+const usesCurrent = ({ technique, contact }: Step, { techniques }: Catalogue): boolean =>
+  contact === 'conductive-gloves' || techniques.get(technique)?.tool === 'microcurrent-device';
+
 /** The player of a visit: its runs are kept there, and what screening says counts. */
 export function VisitPlayer({
   routine,
   open,
   stopped,
   again,
+  hasCurrentUnit,
 }: {
   routine: Routine;
   open: OpenRun | null;
   /** The last run, where it was stopped. */
   stopped: OpenRun | null;
   again: boolean;
+  /** A microcurrent unit is named, and read while its steps run. */
+  hasCurrentUnit: boolean;
 }) {
   const { visit, client, screen, setScreen, setReading, screening, goTo, routine: composed } = useVisit();
   const catalogue = useCatalogue();
@@ -59,6 +67,11 @@ export function VisitPlayer({
         avoid: product.findings.filter((f) => f.severity === 'avoid').map((f) => `${product.chosen!.name}: ${f.words}`),
       }}
       after={{ label: 'Record', onGo: () => goTo('record') }}
+      beside={({ step, status }) =>
+        hasCurrentUnit &&
+        usesCurrent(step, catalogue) &&
+        (status === 'running' || status === 'paused') && <CurrentBeside isRunning={status === 'running'} />
+      }
       onReading={({ measure, place, side, value }) => {
         const { belongs } = MEASURES[measure as MeasureKey];
         // What belongs to a complaint is rated in Record, where the complaint is named.

@@ -1,13 +1,13 @@
 import { createServer } from 'node:net';
 import { once } from 'node:events';
-import type { PadSession } from '../core/devices/index.ts';
+import type { DeviceSession } from '../core/devices/index.ts';
 import type { ForcePad } from './force-pad.ts';
 
 const LOOK_EVERY_MS = 5;
 
 /** Plays a recorded session to everybody who listens, from its beginning, and says when it is over. `speed` hurries it in tests. */
-export async function replayPad(
-  { hello, lines }: PadSession,
+export async function replay(
+  { hello, lines }: DeviceSession,
   { port = 0, speed = 1 }: { port?: number; speed?: number } = {},
 ): Promise<ForcePad> {
   const server = createServer((socket) => {
