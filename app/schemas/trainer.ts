@@ -12,4 +12,6 @@ export const markSchema = object({
   view: string().oneOf(VIEWS).required(),
   x: number().min(0).max(1000).required(),
   y: number().min(0).max(1000).required(),
+  /** Against the clock: how long it took. */
+  tookMs: number().integer().min(0).max(3_600_000),
 });

@@ -41,6 +41,7 @@ export type { DepthMap } from './trace.ts';
 export { drawThumbs, drawView, traceView } from './draw.ts';
 export { bellyOf, drawFibres, fibreLines, type FibreDrawing } from './muscle-drawing.ts';
 export { spotsOf, type Spot } from './places.ts';
+export { polylinesOf } from './path.ts';
 // A place of the skin, out of one view and into another.
 export { flatViewOf, skinAt, spotOfSkin } from './skin.ts';
 export { tapeMm } from './tape.ts';

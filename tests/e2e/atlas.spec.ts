@@ -89,6 +89,37 @@ test('the trainer asks, is answered by keys, tells the error and keeps it', asyn
   await expect(page.getByText('1 of 15 begun')).toBeVisible();
 });
 
+test('ten places against the clock: how far off and how long is told at the end, and kept', async ({ page }) => {
+  await openPractice(page);
+  await page.goto('/atlas/find-it?set=face');
+  await page.keyboard.press('t');
+  const round = page.locator('.trainer-round');
+  for (let n = 1; n <= 10; n++) {
+    await expect(round).toContainText(`${n} of 10`);
+    await page.keyboard.press('ArrowUp');
+    await page.keyboard.press('m');
+    await expect(page.locator('.trainer-answer')).toContainText(/\d+ mm off/);
+    await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible();
+    if (n < 10) await page.keyboard.press('n');
+  }
+  await expect(round).toContainText(/Round over: [\d.]+ s, median \d+ mm off/);
+  await page.reload();
+  await expect(page.getByText(/Against the clock, the last 10: [\d.]+ s a place\./)).toBeVisible();
+});
+
+test('the border of a muscle is asked for, and any place of it counts', async ({ page }) => {
+  await openPractice(page);
+  await page.goto('/atlas/find-it?set=edges');
+  await expect(page.getByText(/Mark any place on the border of/)).toBeVisible();
+  await page.getByRole('button', { name: 'Left', exact: true }).click();
+  await expect(async () => {
+    await page.keyboard.press('ArrowUp');
+    await page.keyboard.press('m');
+    await expect(page.getByText(/\d+ mm off the border/)).toBeVisible({ timeout: 1500 });
+  }).toPass();
+  await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible();
+});
+
 test('a client’s measures: impossible ones are refused at their field, good ones move the points', async ({ page }) => {
   await page.goto('/clients?find=odile');
   await page.getByRole('link', { name: 'Odile Brandt' }).click();

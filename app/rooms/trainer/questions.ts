@@ -1,6 +1,6 @@
 import { inchesMm, type Judged, judgeMark } from '../../../core/atlas';
 import { apart, leftEdge, PICTURES, PX_PER_MM, sheetOf, skinAt, tapeMm, type View } from '../../../core/drawing';
-import { FACE_REGIONS, type OneSide, otherSide, type Region } from '../../../core/words';
+import { FACE_REGIONS, NECK_REGIONS, type OneSide, otherSide, type Region } from '../../../core/words';
 import { BODY_INCHES } from '../../../reference/facts/body-inches';
 import { LANDMARKS } from '../../../reference/facts/landmarks';
 import { LYMPH_NODES } from '../../../reference/facts/lymph';
@@ -8,12 +8,13 @@ import { MUSCLES } from '../../../reference/facts/muscles';
 import { POINTS } from '../../../reference/facts/points';
 import { referenceBodies } from '../../parts/chart/bodies';
 import { placeKey, placesOn, spotOf, worldOf, type Place } from '../../parts/chart/places';
+import { EDGE_MUSCLES, nearEdge, type Outlines } from './edges';
 
 /** What can be asked for. A landmark belongs to the region of no row, so it is asked under "landmarks". */
 export interface Question {
   /** Without a side: "point:GB20". */
   key: string;
-  kind: 'point' | 'muscle' | 'node' | 'landmark';
+  kind: 'point' | 'muscle' | 'edge' | 'node' | 'landmark';
   id: string;
   name: string;
   /** How to find it: told with the answer. */
@@ -41,6 +42,15 @@ export const QUESTIONS: readonly Question[] = [
     region: m.region,
     paired: m.paired,
   })),
+  ...MUSCLES.filter((m) => EDGE_MUSCLES.includes(m.id)).map((m): Question => ({
+    key: `edge:${m.id}`,
+    kind: 'edge',
+    id: m.id,
+    name: `any place on the border of ${m.name}`,
+    find: m.find,
+    region: m.region,
+    paired: m.paired,
+  })),
   ...LYMPH_NODES.map((n): Question => ({
     key: `node:${n.id}`,
     kind: 'node',
@@ -60,6 +70,11 @@ export const QUESTIONS: readonly Question[] = [
     paired: l.paired,
   })),
 ];
+
+const inRegions =
+  (...regions: Region[]) =>
+  (q: Question): boolean =>
+    q.kind !== 'edge' && q.region !== null && regions.includes(q.region);
 
 /** Groups that one learns at a time. */
 export const SETS: readonly { id: string; name: string; has: (q: Question) => boolean }[] = [
@@ -101,12 +116,28 @@ export const SETS: readonly { id: string; name: string; has: (q: Question) => bo
     name: 'Points of hand and forearm',
     has: (q) => q.kind === 'point' && (q.region === 'hand' || q.region === 'arm'),
   },
+  { id: 'jaw', name: 'Jaw and cheek', has: inRegions('jaw', 'cheek', 'chin', 'lips', 'upper-lip', 'under-chin') },
+  {
+    id: 'brow',
+    name: 'Brow, eye and temple',
+    has: inRegions('forehead', 'glabella', 'brow', 'upper-lid', 'under-eye', 'temple'),
+  },
+  { id: 'neck', name: 'Neck, throat and shoulder', has: inRegions(...NECK_REGIONS, 'shoulder', 'chest') },
+  {
+    id: 'back',
+    name: 'Back of head and neck',
+    has: (q) =>
+      q.kind !== 'edge' && !!spotOf(questionPlace(q, 'left'), 'back') && !spotOf(questionPlace(q, 'left'), 'front'),
+  },
+  { id: 'edges', name: 'Borders of jaw and neck muscles', has: (q) => q.kind === 'edge' },
   { id: 'muscles', name: 'Muscle bellies', has: (q) => q.kind === 'muscle' },
   { id: 'landmarks', name: 'Landmarks', has: (q) => q.kind === 'landmark' },
   { id: 'nodes', name: 'Lymph node groups', has: (q) => q.kind === 'node' },
 ];
 
-export const questionPlace = (q: Question, side: OneSide): Place => placesOn({ kind: q.kind, id: q.id }, side)[0]!;
+/** The place that is asked for; of a border, the belly that it goes round. */
+export const questionPlace = ({ kind, id }: Question, side: OneSide): Place =>
+  placesOn({ kind: kind === 'edge' ? 'muscle' : kind, id }, side)[0]!;
 
 /** Of the reference head and hand, which the trainer shows. */
 const INCHES = inchesMm(BODY_INCHES, {});
@@ -117,6 +148,8 @@ export interface Answered extends Judged {
   inchName: string;
   /** The mark is on the other side than the one asked for. */
   otherSide: boolean;
+  /** Where it should have been in the view that was marked, in px of its sheet. */
+  target: { x: number; y: number };
 }
 /** Why a mark says nothing: the place is hidden in this view, or the mark is beside the body. */
 export type NotCounted = 'hidden' | 'beside';
@@ -152,10 +185,50 @@ function measuredFrom(view: View, x: number, y: number): Marked | null {
   );
 }
 
-/** Judge a mark on a view, in px of its sheet. */
-export function judgeOnView(q: Question, side: OneSide, view: View, x: number, y: number): Answered | NotCounted {
+/** Judge a mark against the border of a muscle: how far it lies from the nearest place of it. */
+function judgeOnEdge(
+  q: Question,
+  side: OneSide,
+  view: View,
+  x: number,
+  y: number,
+  outlines: Outlines,
+): Answered | NotCounted {
+  if (PICTURES[view].body !== 'head' || !outlines[`${q.id}.${side}`]?.[view]) return 'hidden';
+  const bodies = referenceBodies();
+  const mark = skinAt(bodies, view, x, y);
+  if (!mark) return 'beside';
+  const spots = nearEdge(outlines, q.id, side, view, x, y).map((spot) => ({
+    spot,
+    mm: tapeMm(bodies.head.body.distance, mark, spot.skin),
+  }));
+  if (!spots.length) return 'hidden';
+  const nearest = spots.reduce((a, b) => (b.mm < a.mm ? b : a));
+  return {
+    ...judgeMark({ [q.key]: nearest.mm }, q.key),
+    inches: nearest.mm / INCHES.face,
+    inchName: 'face inches',
+    otherSide: mark[0] < 0 !== (side === 'right'),
+    target: { x: nearest.spot.x, y: nearest.spot.y },
+  };
+}
+
+/**
+ * Judge a mark on a view, in px of its sheet.
+ * @param outlines of the muscles, for questions of their borders
+ */
+export function judgeOnView(
+  q: Question,
+  side: OneSide,
+  view: View,
+  x: number,
+  y: number,
+  outlines: Outlines,
+): Answered | NotCounted {
+  if (q.kind === 'edge') return judgeOnEdge(q, side, view, x, y, outlines);
   const asked = questionPlace(q, side);
-  if (!spotOf(asked, view)) return 'hidden';
+  const target = spotOf(asked, view);
+  if (!target) return 'hidden';
   const mark = measuredFrom(view, x, y);
   if (!mark) return 'beside';
   const error = mark.away(asked);
@@ -174,6 +247,7 @@ export function judgeOnView(q: Question, side: OneSide, view: View, x: number, y
     inches: judged.errorMm / inchMm,
     inchName: onHand ? 'forearm inches' : 'face inches',
     otherSide: q.paired && mark.side !== side,
+    target: { x: target.x, y: target.y },
   };
 }
 

@@ -18,7 +18,7 @@ import { checkedFindings, withFindings } from '../../record/index.ts';
 import { type KnownHere, readOwnTechnique, readRoutine } from '../../routine/index.ts';
 import { readWeights, type WeightRead } from '../../touch/index.ts';
 import { InputError } from '../../words/index.ts';
-import { ADDED_IN_2, ARCHIVE_KINDS, ARCHIVE_ROWS, KIND_SINCE, type ArchiveKind } from './kinds.ts';
+import { addedSince, ARCHIVE_KINDS, ARCHIVE_ROWS, KIND_SINCE, type ArchiveKind } from './kinds.ts';
 
 /** The format of a practice's archive: docs/formats/practice-archive.md. */
 export const ARCHIVE_FORMAT = 'velvet-compass-practice';
@@ -236,7 +236,7 @@ export function readArchiveLine(
   } catch {
     throw new InputError('line', 'must be JSON');
   }
-  if (version === 1 && isObject(value)) value = { ...ADDED_IN_2[kind], ...value };
+  if (isObject(value)) value = { ...addedSince(version, kind), ...value };
   const row = readField(ARCHIVE_ROWS[kind], value, '') as ArchiveRow;
   CHECKS[kind]?.(row, known);
   return row;

@@ -28,6 +28,7 @@ export const LATER_ROWS = {
     error_mm: orNull(number([0, 10_000], 'mm', 'Off by.')),
     taken_for: orNull(words(80, 'Which place it was taken for.')),
     grade: words(20, 'How it was graded.'),
+    took_ms: orNull(whole([0, 3_600_000], 'ms; null where it was not against the clock.')),
   }),
   'pad-tries': object({
     id: ID,

@@ -52,6 +52,8 @@ export class TrainerAnswerModel extends Model<
   declare errorMm: number | null;
   declare takenFor: string | null;
   declare grade: string;
+  /** Against the clock; null otherwise. */
+  declare tookMs: CreationOptional<number | null>;
 }
 
 export function defineAtlas(sequelize: Sequelize): void {
@@ -87,6 +89,7 @@ export function defineAtlas(sequelize: Sequelize): void {
       errorMm: DataTypes.DECIMAL,
       takenFor: DataTypes.TEXT,
       grade: DataTypes.TEXT,
+      tookMs: DataTypes.INTEGER,
     },
     { sequelize, tableName: 'trainer_answers' },
   );

@@ -9,6 +9,8 @@ export interface TrainerAnswer {
   errorMm: number | null;
   takenFor: string | null;
   grade: string;
+  /** How long it took, ms; null where it was not against the clock. */
+  tookMs: number | null;
 }
 
 /** Everything one practitioner has been asked, and what they answered in the last quarter, oldest first. */
@@ -30,6 +32,7 @@ export const trainerState = byPractice(
         errorMm: a.errorMm === null ? null : Number(a.errorMm),
         takenFor: a.takenFor,
         grade: a.grade,
+        tookMs: a.tookMs,
       })),
     };
   },
@@ -40,7 +43,7 @@ export const recordTrainerAnswer = byPractice(
   async (
     practiceId: string,
     practitionerId: string,
-    answer: Omit<TrainerAnswer, 'at'> & { at: Date },
+    answer: Omit<TrainerAnswer, 'at' | 'tookMs'> & { at: Date; tookMs?: number | null },
     card: { card: object; due: Date },
     key?: string,
   ): Promise<void> => {

@@ -16,7 +16,8 @@ const BELONGS = `
 
 /**
  * Words pressed without seeing, what a practice agreed on for them, checks of a pad against weights, and tempo without a
- * pad. Whether colleagues see how somebody knows the words is theirs to say.
+ * pad. Whether colleagues see how somebody knows the words is theirs to say. Answers of Find it against the clock say
+ * how long they took.
  */
 const WORDS = `
 create table pad_words (${OF_SOMEBODY},
@@ -43,6 +44,7 @@ create table tempo_tries (${OF_SOMEBODY},
 ${ownPractice('tempo_tries', 'select, insert')}
 create index on tempo_tries (practice_id, practitioner_id, at);
 
+alter table trainer_answers add took_ms integer check (took_ms between 0 and 3600000);
 alter table practitioners add shows_words boolean not null default false;
 `;
 
