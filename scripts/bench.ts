@@ -33,6 +33,7 @@ import { ComplaintModel, ReadingModel, TemplateModel, VisitModel } from '../serv
 import { measureArchives } from './lib/bench-archive.ts';
 import { measureCues } from './lib/bench-cues.ts';
 import { measureChart, measureTyping } from './lib/bench-chart.ts';
+import { measurePad } from './lib/bench-pad.ts';
 import { measurePhone } from './lib/bench-phone.ts';
 import { measureProposals, measureProposing } from './lib/bench-proposal.ts';
 import { measureReliefPages } from './lib/bench-relief.ts';
@@ -207,6 +208,7 @@ await measureReliefPages({ say, quantile, short });
 await measureArchives({ say, quantile, short });
 await measureProposals(say, quantile, short);
 await measurePhone(say);
+await measurePad(say, quantile, short ? 10 : 30);
 // How often the judgement errs is no matter of speed and of this machine: it has a page of its own.
 await import('./relief-trials.ts');
 say('\nHow often the judgement of a course errs: docs/relief-trials.md, written by the same run.');

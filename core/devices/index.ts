@@ -25,7 +25,6 @@ export {
   currentState,
   readCurrentLine,
   type CurrentReading,
-  type CurrentState,
   type CurrentUnit,
 } from './current-lines.ts';
 export { readCurrentSession, writeCurrentSession } from './current-session.ts';

@@ -1,2 +1,2 @@
 /** What comes back over days, sooner where it was missed: places on the chart, words of pressure. */
-export { afterAnswer, newTrainerCard, nextQuestion, type TrainerCard, type TrainerGrade } from './spaced.ts';
+export { afterAnswer, nextQuestion, type TrainerCard, type TrainerGrade } from './spaced.ts';

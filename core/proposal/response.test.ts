@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { caseOf, LEFT_JAW, LIBRARY } from '../../demo/proposal-cases.ts';
 import { responseFactor } from './credits.ts';
 import { enduranceSeconds, holdsTooLong, shareOfStrength } from './hands.ts';
-import { startPressure } from './pressure.ts';
+import { startPressure, thresholdCap } from './pressure.ts';
 import { stepOf, at } from '../../tests/support/routines.ts';
 
 const known = (effect: number, standardError: number) => ({
@@ -64,4 +64,19 @@ describe('how hard it begins', () => {
     });
     expect(start({ ...sore(2), complaints: [{ kind: 'headache', side: null, score: 8 }] }).pressure).toBe('light');
   });
+});
+
+describe('the cap of a client', () => {
+  const at = (muscle: string, kpa: number) => ({ muscle, side: 'left' as const, kpa });
+  const masseter = { muscles: ['masseter-superficial'] };
+  test('is half of the lowest threshold where the technique works', () => {
+    const found = thresholdCap(masseter, [
+      at('masseter-superficial', 210),
+      at('masseter-superficial', 160),
+      at('trapezius-upper', 90),
+    ]);
+    expect(found).toMatchObject({ kpa: 160, capKpa: 80 });
+  });
+  test('is none where no threshold was taken there', () =>
+    expect(thresholdCap(masseter, [at('trapezius-upper', 90)])).toBeNull());
 });

@@ -13,6 +13,10 @@ describe('a weight on a pad', () => {
     expect(standingN(traceOf(() => [], 4000))).toBeNull();
     expect(standingN(traceOf(() => weight(500), 1500))).toBeNull();
     expect(standingN(traceOf((ms) => weight(500 + ms / 10), 4000))).toBeNull();
+    // Sinks by a fiftieth a second: still enough at a glance, and no weight that stands.
+    expect(standingN(traceOf((ms) => weight(500 * (1 - ms / 50_000)), 4000))).toBeNull();
+    // Nearly all readings were lost.
+    expect(standingN(traceOf(() => weight(500), 4000, { lost: (ms) => ms % 400 !== 0 }))).toBeNull();
     expect(standingN([])).toBeNull();
   });
   test('what is off is told of what is true', () =>

@@ -9,7 +9,7 @@ export {
   type Aim,
   type PadContact,
 } from './aim.ts';
-export { beatOf, type Beat } from './beat.ts';
+export { beatOf } from './beat.ts';
 export {
   blindPress,
   latestOf,
@@ -23,7 +23,6 @@ export {
   wordsToAsk,
   type KeptWord,
   type PadScale,
-  type WordFit,
   type WordPress,
 } from './blind.ts';
 export {
@@ -35,14 +34,13 @@ export {
   standingN,
   weightN,
   type PadCheck,
-  type PadStanding,
   type WeightRead,
 } from './check.ts';
 export { evennessOf, handsVerdict, harderBy } from './hands.ts';
 export type { Estimate } from './interval.ts';
 export { keptScore, padWeeks, pressRatios, TOLD_OF_TRIES, triesOn, type KeptScore, type KeptTry } from './kept.ts';
 export { breathRound, TEMPO_ROUND, tapRound, type TapRound } from './led.ts';
-export { breathScore, tapScore, type BreathScore, type TapScore } from './taps.ts';
+export { breathScore, tapScore, type BreathScore } from './taps.ts';
 export { contactsOf, touchOf, type Touch } from './touch.ts';
 export { atTempo, PAD_KINDS, PAD_TEMPO, paceOf, padKindOf, tryMs, wantedAt, type Pace, type PadKind } from './pace.ts';
 export { pressesOf } from './presses.ts';

@@ -123,6 +123,7 @@ describe('weeks', () => {
   });
   test('too few days, or too short: nothing', () => {
     expect(course(0.4, 0.5, 0.6)).toBeNull();
+    expect(weeklyTrend([0, 10, 20].map((day) => ({ day, value: day })))).toBeNull();
     expect(weeklyTrend([1, 2, 3, 4, 5].map((day) => ({ day, value: day })))).toBeNull();
     // Ten tries of one day count once.
     expect(weeklyTrend([...Array(10).fill({ day: 0, value: 1 }), { day: 20, value: 2 }])).toBeNull();

@@ -12,8 +12,16 @@ import { prepare } from './prepare.ts';
 import { serve } from './server.ts';
 import { ensureTrailKey } from './trail-key.ts';
 
-/** A browser that is signed in to the demo practice, on a server and a database of its own. */
-export async function openDemo(): Promise<{ page: Page; url: string; practiceId: string; close: () => Promise<void> }> {
+/**
+ * A browser that is signed in to the demo practice, on a server and a database of its own.
+ * @param devices named in place of the stand-ins
+ */
+export async function openDemo({ devices }: { devices?: string } = {}): Promise<{
+  page: Page;
+  url: string;
+  practiceId: string;
+  close: () => Promise<void>;
+}> {
   ensureChromium();
   ensureBuild();
   const cluster = await throwAwayCluster();
@@ -22,7 +30,7 @@ export async function openDemo(): Promise<{ page: Page; url: string; practiceId:
   const { practiceId } = await seedDemo(new Date());
   await closeDatabase();
   const standIns = await startStandIns();
-  const served = await serve(cluster.url, { VELVET_DEVICES: standIns.setting });
+  const served = await serve(cluster.url, { VELVET_DEVICES: devices ?? standIns.setting });
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: served.url });
   await page.goto('/sign-in');

@@ -21,6 +21,9 @@ test('a colleague is asked in by a link, works, becomes owner, and leaves', asyn
   await theirs.getByRole('button', { name: 'Come in' }).click();
   await theirs.waitForURL('**/today');
   expect((await theirs.goto('/practice/colleagues'))!.status()).toBe(403);
+  // What a word means here is the owner’s to set.
+  const agreed = await theirs.request.post('/pad/words/agree', { data: { word: 'medium', do: 'let-go' } });
+  expect(agreed.status()).toBe(403);
   // Used once, it opens nothing, and says what to do.
   const third = await (await browser.newContext()).newPage();
   expect((await third.goto(link))!.status()).toBe(404);

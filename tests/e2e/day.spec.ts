@@ -191,6 +191,7 @@ test('an assistant books, and sees nothing of why somebody comes', async ({ page
     ),
     ...['screen', 'assess', 'compose', 'guide', 'record', 'earlier', 'lacks'].map((p) => `/visits/${visit}/${p}`),
     ...[`/paper/visits/${visit}`, `/paper/clients/${client}/relief`, `/paper/visits/${visit}/referral`],
+    ...['/pad', '/pad/words', '/pad/check', `/pad/rehearse?visit=${visit}`, '/devices/current', '/devices/pad?pad=x'],
   ])
     expect((await theirs.request.get(path)).status(), path).toBe(403);
   for (const [path, body] of [
@@ -198,6 +199,8 @@ test('an assistant books, and sees nothing of why somebody comes', async ({ page
     [`/visits/${visit}/run`, { kind: 'open' }],
     [`/clients/${client}/ratings?do=keep`, {}],
     [`/clients/${client}/consent`, {}],
+    ['/pad/words/agree', { word: 'medium', do: 'agree' }],
+    ['/devices/current', {}],
   ] as const)
     expect((await theirs.request.post(path, { headers: { origin }, data: body })).status(), path).toBe(403);
   await theirs.goto(`/clients/${client}`);

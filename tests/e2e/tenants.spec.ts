@@ -72,6 +72,12 @@ test('another practice’s ids answer 404 on every route, for reading and for wr
     });
     expect([404, 405, 415, 422], `POST ${address} ${forms.status()}`).toContain(forms.status());
   }
+  for (const address of [
+    `/pad?client=${ids.clientId}`,
+    `/pad/rehearse?visit=${ids.visitId}`,
+    `/pad/rehearse?routine=${ids.templateId}`,
+  ])
+    expect((await other.request.get(address)).status(), `GET ${address}`).toBe(404);
   // Asked as the owner's own pages would ask: still there is nothing at these addresses.
   for (const [address, form] of [
     [`/clients/${ids.clientId}`, {}],

@@ -4,7 +4,7 @@ import { Form } from 'react-bootstrap';
 import type { BesideRun } from '../../parts/player/player';
 import { PressureDot } from '../../parts/marks/marks';
 import { send } from '../../parts/frame/send';
-import { usePadLink } from './pad-link';
+import { usePadHeard, usePadHere } from './pad-link';
 
 /** A reading stands so long at most: what was lost says nothing. */
 const STANDS_MS = 50;
@@ -32,6 +32,7 @@ export function PadBeside({
   capOf: (technique: string) => number | null;
   nameOf: (technique: string) => string;
 }) {
+  const { pad, here, isStandIn } = usePadHere();
   const { cue, step, pressure, status } = now;
   const aim = pressure && aimOf(pressure, { capKpa: capOf(step.technique), nominalKpa: scale[pressure] });
   const sums = useRef(new Map<number, Sum & { technique: string }>());
@@ -43,7 +44,7 @@ export function PadBeside({
   });
   const [follows, setFollows] = useState(false);
   const isWorking = status === 'running' && cue.hands && aim !== null;
-  const { pad, here, isStandIn } = usePadLink((touch: Touch) => {
+  usePadHeard((touch: Touch) => {
     const ms = Math.min(STANDS_MS, Math.max(0, touch.atMs - lastMs.current));
     lastMs.current = touch.atMs;
     if (isWorking && touch.kpa > aim.leastKpa / 4) {

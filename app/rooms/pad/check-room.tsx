@@ -13,7 +13,7 @@ import { Button } from 'react-bootstrap';
 import { useDates } from '../../parts/frame/use-dates';
 import { send } from '../../parts/frame/send';
 import { KeptLine } from './kept-line';
-import { usePadLink } from './pad-link';
+import { usePadHeard, usePadHere } from './pad-link';
 import { useKept } from './use-kept';
 
 /** So much of what was read is looked at. */
@@ -22,13 +22,14 @@ const percent = (share: number): string => `${share < 0 ? '−' : '+'}${Math.abs
 
 /** A pad under known weights: what it reads, by how much that is off, and how it moved since the last time. */
 export function CheckRoom({ checks }: { checks: readonly PadCheck[] }) {
+  const { pad, here, isStandIn } = usePadHere();
   const { shortDay } = useDates();
   const [read, setRead] = useState<WeightRead[]>([]);
   const [nowN, setNowN] = useState<{ forceN: number; standing: number | null } | null>(null);
   const kept = useKept<{ once: string; pad: string; weights: WeightRead[] }>('/pad/check/keep');
   const recent = useRef<Touch[]>([]);
   const toldAt = useRef(0);
-  const { pad, here, isStandIn } = usePadLink(
+  usePadHeard(
     (touch) => {
       if (touch.atMs < (recent.current.at(-1)?.atMs ?? 0)) recent.current = [];
       recent.current.push(touch);

@@ -32,13 +32,16 @@ export function PadLinked({ pad, children }: { pad: string | undefined; children
   return <Link value={link}>{children}</Link>;
 }
 
-/** The pad, and each of its readings for as long as the caller is there. */
-export function usePadLink(onTouch: (touch: Touch) => void, onLost: () => void = () => {}): Omit<PadLink, 'listen'> {
+/** The pad that is read. */
+export function usePadHere(): Omit<PadLink, 'listen'> {
   const link = useContext(Link);
   if (!link) throw new Error('the pad is heard within its frame');
+  return link;
+}
+/** Each reading of the pad, and when it is lost, for as long as the caller is there. */
+export function usePadHeard(onTouch: (touch: Touch) => void, onLost: () => void = () => {}): void {
+  const listen = useContext(Link)?.listen;
   const touch = useEffectEvent(onTouch);
   const lost = useEffectEvent(onLost);
-  const { listen } = link;
-  useEffect(() => listen({ touch: (t) => touch(t), lost: () => lost() }), [listen]);
-  return link;
+  useEffect(() => listen?.({ touch: (t) => touch(t), lost: () => lost() }), [listen]);
 }

@@ -17,7 +17,7 @@ import { PressureDot } from '../../parts/marks/marks';
 import { Sound } from '../../parts/player/sound';
 import { HowHard } from './how-hard';
 import { PadButtons } from './pad-buttons';
-import { usePadLink } from './pad-link';
+import { usePadHeard, usePadHere } from './pad-link';
 import { sentOf } from './readings';
 import { paceWords, type Rehearsal } from './rehearsal';
 import { RehearseList } from './rehearse-list';
@@ -52,6 +52,7 @@ const few = (kpa: number): string => kpa.toFixed(kpa < 10 ? 1 : 0);
 
 /** Where pressure and tempo of a technique are trained against a force pad. */
 export function PadRoom({ rehearsals, tries, mondays, checks, scale, client, technique }: PadData) {
+  const { pad, here, isStandIn } = usePadHere();
   const own = useTechnique(rehearsals, tries, scale, technique);
   const { rehearsal, contact, aim, pace, wanted, plan, isBlind, beats, bothHands } = own;
   const [script, setScript] = useState<HandScript>('steady');
@@ -70,7 +71,7 @@ export function PadRoom({ rehearsals, tries, mondays, checks, scale, client, tec
   });
   const live = useRef<Touch | null>(null);
   const shownAt = useRef(0);
-  const { pad, here, isStandIn } = usePadLink(
+  usePadHeard(
     (read) => {
       live.current = read;
       run.hear(read);

@@ -1,11 +1,11 @@
 import { offShare, padStanding, type PadCheck } from '../../../core/touch';
 import { Link } from 'react-router';
 import { useDates } from '../../parts/frame/use-dates';
-import { usePadLink } from './pad-link';
+import { usePadHere } from './pad-link';
 
 /** What is read, whether its figures are made up, and how it stood against weights: it never scrolls away. */
 export function SensorLine({ checks, now }: { checks: readonly PadCheck[]; now: string }) {
-  const { pad, here, isStandIn } = usePadLink(() => {});
+  const { pad, here, isStandIn } = usePadHere();
   return (
     <section className={`pad-sensor${here.status === 'lost' ? ' is-lost' : ''}`} aria-label="The pad">
       <p role="status">

@@ -102,6 +102,7 @@ export function TriesTable({
         </tbody>
       </table>
       {!latest.length && <p className="soft small">No tries of this yet.</p>}
+      {latest[0] && <p className="soft small">{fullWords(latest[0].score)}</p>}
       {latest.some(marked) && (
         <p className="soft small">≈ the pad had not been checked for 30 days, or was off by more than 5 %.</p>
       )}
@@ -114,6 +115,19 @@ export function TriesTable({
   );
 }
 
+/** What else is told of the last try: how quickly it rose, and how the presses followed each other. */
+function fullWords({ riseKpaPerSecond, tempoError }: KeptScore): string {
+  const rise = riseKpaPerSecond === null ? null : `rose ${Math.round(riseKpaPerSecond)} kPa a second`;
+  const percent = tempoError === null ? 0 : Math.round(Math.abs(tempoError) * 100);
+  const tempo =
+    tempoError === null
+      ? null
+      : percent === 0
+        ? 'in the tempo that was asked'
+        : `${percent} % ${tempoError > 0 ? 'quicker' : 'slower'} than asked`;
+  const words = [rise, tempo].filter(Boolean).join(', ');
+  return words && `Last try: ${words}.`;
+}
 /** How evenly both hands of the one who presses worked. */
 function handsWords(share: Estimate | null): string {
   const verdict = handsVerdict(share);

@@ -13,7 +13,7 @@ import { Button, Form } from 'react-bootstrap';
 import type { WordsSent } from '../../schemas/pad';
 import { useKeys } from '../../parts/keys/use-keys';
 import { PressureDot } from '../../parts/marks/marks';
-import { usePadLink } from './pad-link';
+import { usePadHeard, usePadHere } from './pad-link';
 import { sentOf } from './readings';
 import { usualAreaCm2 } from './rehearsal';
 import { KeptLine } from './kept-line';
@@ -41,6 +41,7 @@ const MADE_UP_SPREAD = 0.3;
 
 /** Words of pressure, pressed without seeing anything. */
 export function WordsRoom({ people, scale, shows, isOwner, now }: WordsData) {
+  const { pad, here, isStandIn } = usePadHere();
   const own = people.own;
   const [contact, setContact] = useState<PadContact>('two-fingers');
   const [asked, setAsked] = useState<[Pressure, Pressure]>(() => wordsToAsk(wordCards(own, scale), new Date(now)));
@@ -53,7 +54,7 @@ export function WordsRoom({ people, scale, shows, isOwner, now }: WordsData) {
       .keep({ once: crypto.randomUUID(), pad: pad!, contact, presses })
       .then((answer) => answer && setResult(answer.words));
   });
-  const { pad, here, isStandIn } = usePadLink(
+  usePadHeard(
     (touch) => round.hear(touch),
     () => {
       if (round.at === null) return;

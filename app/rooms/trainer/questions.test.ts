@@ -85,6 +85,18 @@ describe('the border of a muscle', () => {
     expect(answer.errorMm).toBeLessThan(25);
     expect(Math.hypot(answer.target.x - middle.x, answer.target.y - middle.y)).toBeGreaterThan(8);
   });
+  test('on the other side of the client is told', () => {
+    const right = nearEdge(OUTLINES, 'masseter-superficial', 'right', 'front', 0, 200)[0]!;
+    const answer = judgeOnView(
+      question('edge:masseter-superficial'),
+      'left',
+      'front',
+      right.x,
+      right.y,
+      OUTLINES,
+    ) as Answered;
+    expect(answer).toMatchObject({ otherSide: true, grade: 'again' });
+  });
   test('where the muscle is not drawn, or beside the body, nothing is counted', () => {
     expect(judgeOnView(question('edge:trapezius-upper'), 'left', 'front', 200, 200, OUTLINES)).toBe('hidden');
     expect(judgeOnView(question('edge:masseter-superficial'), 'left', 'left', 3, 3, OUTLINES)).toBe('beside');
