@@ -4,7 +4,7 @@ import { dayOf } from '../../../core/schedule';
 import { clock, type OneSide } from '../../../core/words';
 import { useCallback, useMemo, useState } from 'react';
 import { Button, Form as BsForm } from 'react-bootstrap';
-import { Link, useFetcher, useSearchParams } from 'react-router';
+import { Link, useFetcher, useSearchParams, useSubmit } from 'react-router';
 import { Cross, useCross } from '../../parts/chart/cross';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { useFibres } from '../../parts/chart/fibres';
@@ -30,7 +30,10 @@ const NOT_COUNTED: Record<NotCounted, string> = {
 /** The chart asks, the practitioner marks, the error is told in millimetres; what was missed comes back sooner. */
 export function FindItRoom({ cards, answers, timeZone, now }: TrainerData) {
   const [query, setQuery] = useSearchParams();
-  const fetcher = useFetcher<{ kept: boolean }>();
+  const submit = useSubmit();
+  /** Every answer goes its own way: one that is still under way is not broken off by the next. */
+  const [sent, setSent] = useState('none');
+  const fetcher = useFetcher<{ kept: boolean }>({ key: sent });
   const set = SETS.find((s) => s.id === query.get('set')) ?? SETS[0]!;
   const keys = useMemo(() => QUESTIONS.filter(set.has).map((q) => q.key), [set]);
   const due = useMemo(() => Object.fromEntries(cards.map((c) => [c.place, new Date(c.due)])), [cards]);
@@ -61,9 +64,11 @@ export function FindItRoom({ cards, answers, timeZone, now }: TrainerData) {
     const tookMs = Math.round(performance.now() - askedAt);
     if (round.isRunning) round.note({ errorMm: judged.errorMm, tookMs });
     const of = { question: question.key, side: askedSide, view: on, x: String(x), y: String(y) };
-    void fetcher.submit(
-      { ...of, ...(round.isRunning ? { tookMs: String(tookMs) } : {}), once: crypto.randomUUID() },
-      { method: 'post' },
+    const once = crypto.randomUUID();
+    setSent(once);
+    void submit(
+      { ...of, ...(round.isRunning ? { tookMs: String(tookMs) } : {}), once },
+      { method: 'post', navigate: false, fetcherKey: once },
     );
   };
   const cross = useCross(view, true, (x, y) => put(view, x, y));
