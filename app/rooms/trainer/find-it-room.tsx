@@ -130,7 +130,12 @@ export function FindItRoom({ cards, answers, timeZone, now }: TrainerData) {
                 </option>
               ))}
             </BsForm.Select>
-            <Button size="sm" variant="outline-primary" onClick={round.isRunning ? round.end : begin}>
+            <Button
+              size="sm"
+              variant="outline-primary"
+              className="text-nowrap"
+              onClick={round.isRunning ? round.end : begin}
+            >
               {round.isRunning ? 'End the round' : 'Ten against the clock (t)'}
             </Button>
             <Link to="/atlas" className="btn btn-outline-primary btn-sm">
