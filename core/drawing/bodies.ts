@@ -20,13 +20,15 @@ export interface Bodies {
 
 let theHand: { drop: HandDropper; distance: Distance } | undefined;
 
-export function buildBodies(proportions: Partial<Proportions> = {}): Bodies {
+export const buildBodies = (proportions: Partial<Proportions> = {}): Bodies => bodiesOf(buildHead(proportions));
+
+/** Everything around one head. */
+export function bodiesOf(head: Head): Bodies {
   // The hand has no proportions, so one is enough.
   if (!theHand) {
     const body = buildHand();
     theHand = { drop: remembering(handDropper(body)), distance: body.distance };
   }
-  const head = buildHead(proportions);
   return { head, drop: dropper(head.body.distance), hand: theHand.drop, handDistance: theHand.distance };
 }
 

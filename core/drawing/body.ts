@@ -9,10 +9,20 @@ type Operation = (d: number, x: number, y: number, z: number) => number;
  */
 export class SolidBody {
   private readonly operations: Operation[] = [];
+  /** Which part of the body each operation makes, where it was said. */
+  private readonly partOf = new Map<Operation, string>();
   private readonly symmetric: boolean;
 
   constructor({ symmetric = true }: { symmetric?: boolean } = {}) {
     this.symmetric = symmetric;
+  }
+
+  /** What is built in `build` can be left out, or taken by itself, under a name. */
+  part(name: string, build: () => void): this {
+    const from = this.operations.length;
+    build();
+    for (const operation of this.operations.slice(from)) this.partOf.set(operation, name);
+    return this;
   }
 
   /** Smooth union; `k` = blend radius in mm. */
@@ -68,12 +78,29 @@ export class SolidBody {
   }
 
   /** Distance to the body as it is built so far. */
-  readonly distance: Distance = (x, y, z) => {
-    const folded = this.symmetric ? Math.sqrt(x * x + 1.6) : x;
-    let d = 1e9;
-    for (const operation of this.operations) d = operation(d, folded, y, z);
-    return d;
-  };
+  readonly distance: Distance = (x, y, z) => through(this.operations, this.fold(x), y, z);
+
+  /** Distance to what is built so far without a part of it. */
+  without(name: string): Distance {
+    const rest = this.operations.filter((operation) => this.partOf.get(operation) !== name);
+    return (x, y, z) => through(rest, this.fold(x), y, z);
+  }
+  /** Distance to a part by itself. */
+  only(name: string): Distance {
+    const own = this.operations.filter((operation) => this.partOf.get(operation) === name);
+    return (x, y, z) => through(own, this.fold(x), y, z);
+  }
+
+  private fold(x: number): number {
+    return this.symmetric ? Math.sqrt(x * x + 1.6) : x;
+  }
+}
+
+/** What a list of operations makes of nothing. */
+function through(operations: readonly Operation[], x: number, y: number, z: number): number {
+  let d = 1e9;
+  for (const operation of operations) d = operation(d, x, y, z);
+  return d;
 }
 
 const squaredDistance = (s: readonly [number, number, number, number], x: number, y: number, z: number): number =>

@@ -2,11 +2,14 @@ import { earOutline } from './ear.ts';
 import { featureCurves, openedCurves } from './features.ts';
 import { handCurves } from './hand.ts';
 import type { Bodies } from './bodies.ts';
+import type { Mouth } from './mouth.ts';
+import { mouthSvg, openMouthCurves } from './mouth-drawing.ts';
+import type { PosedBodies } from './posed-head.ts';
 import { drawRelief, type QuietZone, type Relief } from './relief.ts';
 import { terrainSvg } from './svg.ts';
 import { thumbsSvg } from './thumbs.ts';
 import { traceDepth, type DepthMap } from './trace.ts';
-import { mirrored, type Vec3 } from './vector.ts';
+import { mirrored, type Vec3, type Xy } from './vector.ts';
 import { flatLens, type Lens } from './lens.ts';
 import { openedLens } from './opened.ts';
 import { CAMERAS, PICTURES, VIEWS, type View } from './views.ts';
@@ -48,17 +51,32 @@ export function traceView(bodies: Bodies, view: View, resolution: number, left?:
 export const drawView = (bodies: Bodies, view: View, map: DepthMap): string =>
   terrainSvg(view, PICTURES[view], reliefOf(bodies, view, map));
 
+/** The same of a head whose jaw is posed, traced at a resolution: an aside pose is not the same on both sides. */
+export function drawPose({ bodies, flesh, mouth }: PosedBodies, view: 'front' | 'left', resolution: number): string {
+  const picture = PICTURES[view];
+  const symmetric = picture.symmetric && !flesh.motion.pose.leftMm;
+  const map = traceDepth(bodies.head.body.distance, lensOf(view, bodies), { ...picture, symmetric }, resolution);
+  if (!mouth) return drawView(bodies, view, map);
+  const relief = reliefOf(bodies, view, map, mouth);
+  return terrainSvg(view, picture, relief, mouthSvg(mouth, view, map, relief.silhouette));
+}
+
 /** One small picture of every view, side by side in one SVG text. */
 export const drawThumbs = (bodies: Bodies, maps: Readonly<Record<View, DepthMap>>): string =>
   thumbsSvg(VIEWS.map((view) => ({ view, relief: reliefOf(bodies, view, maps[view]) })));
 
-function reliefOf(bodies: Bodies, view: View, map: DepthMap): Relief {
+/** @param mouth of a head whose mouth is open: its lines in place of those of the shut one */
+function reliefOf(bodies: Bodies, view: View, map: DepthMap, mouth?: Mouth): Relief {
   const picture = PICTURES[view];
   const { project } = map.lens;
   const { head, drop, hand } = bodies;
   if (view === 'palms' || view === 'backs')
     return drawRelief({ view, picture, map, curves: handCurves(hand, view), quiet: [], mute: [] });
-  const curves = [...featureCurves(head, drop), ...(view === 'opened' ? openedCurves(head, drop) : [])];
+  const own = featureCurves(head, drop);
+  const curves = [
+    ...(mouth ? [...own.filter((c) => !c.ofMouth), ...openMouthCurves(mouth)] : own),
+    ...(view === 'opened' ? openedCurves(head, drop) : []),
+  ];
   const quiet: QuietZone[] = [];
   const sides: ((p: Vec3) => Vec3)[] =
     view === 'left' ? [(p) => p] : view === 'right' ? [mirrored] : [(p) => p, mirrored];
@@ -74,6 +92,13 @@ function reliefOf(bodies: Bodies, view: View, map: DepthMap): Relief {
         : { ...zone, depthMm: project(side(head.ear.at(0, 15, 0)))[2], slackMm: 22 },
     );
   }
+  if (mouth && view === 'front')
+    quiet.push({
+      outline: mouth.rim.map((p): Xy => {
+        const q = project(p);
+        return [q[0], q[1]];
+      }),
+    });
   const nostrils = [1, -1].map((s) => project([...head.frame.zone.nose(s * 7, -33), 98] as unknown as Vec3));
   const mute = view === 'front' || view === 'opened' ? nostrils.map((q) => [q[0], q[1], 13] as const) : [];
   return drawRelief({ view, picture, map, curves, quiet, mute });

@@ -13,6 +13,8 @@ export interface FeatureCurve {
   opacity: number | ((view: View) => number);
   /** How far in mm a point may lie behind the visible skin and still count as seen. */
   toleranceMm: number;
+  /** Given anew where the mouth opens. */
+  ofMouth?: true;
 }
 
 const bothSides = (c: FeatureCurve): FeatureCurve[] => [c, { ...c, points: c.points.map(mirrored) }];
@@ -184,6 +186,34 @@ export function featureCurves({ frame: fr, ear }: Head, drop: Dropper): FeatureC
   ];
   return [
     ...paired.flatMap(bothSides),
+    ...mouthCurves(onFace, taper),
+    dash(
+      acrossMidline(
+        around([
+          [0, 78],
+          [12, 79],
+          [26, 79],
+          [38, 77],
+          [46, 74],
+          [50, 69],
+          [54, 59],
+          [59, 45],
+          [65, 32],
+          [71, 19],
+          [76, 8],
+        ]),
+      ),
+      6,
+    ), // hairline
+  ];
+}
+
+/** The line between the lips, and the edges of their red. */
+function mouthCurves(
+  onFace: (zone: ZoneName, points: readonly (readonly [number, number])[]) => Vec3[],
+  taper: (points: Vec3[], widthPx: number, opacity: number, toleranceMm: number) => FeatureCurve,
+): FeatureCurve[] {
+  return [
     taper(
       acrossMidline(
         onFace('mouth', [
@@ -227,25 +257,7 @@ export function featureCurves({ frame: fr, ear }: Head, drop: Dropper): FeatureC
       0.5,
       5,
     ), // lower vermilion
-    dash(
-      acrossMidline(
-        around([
-          [0, 78],
-          [12, 79],
-          [26, 79],
-          [38, 77],
-          [46, 74],
-          [50, 69],
-          [54, 59],
-          [59, 45],
-          [65, 32],
-          [71, 19],
-          [76, 8],
-        ]),
-      ),
-      6,
-    ), // hairline
-  ];
+  ].map((curve) => ({ ...curve, ofMouth: true }));
 }
 
 /** Lines that flat views need not, because their outline says the same: the edge of the jaw, and the collarbone. */

@@ -1,17 +1,21 @@
 import { SolidBody } from './body.ts';
 import { earFrame, type EarFrame } from './ear.ts';
 import { frame, inZone, placeInZone, type Frame, type Proportions, type ZoneName } from './proportions.ts';
-import { ellipsoid, loft, tube } from './shapes.ts';
+import { type Distance, ellipsoid, loft, tube } from './shapes.ts';
 import type { Vec3 } from './vector.ts';
 
 export interface Head {
-  body: SolidBody;
+  body: { distance: Distance };
   frame: Frame;
   ear: EarFrame;
 }
+/** A head as it is built, whose parts can be taken apart. */
+export interface BuiltHead extends Head {
+  body: SolidBody;
+}
 
 /** What every part of the head needs while it is being built. */
-interface Build extends Head {
+interface Build extends BuiltHead {
   /** Move reference points, with their radii, by a zone. */
   zone: (name: ZoneName, ...points: readonly (readonly number[])[]) => number[][];
   at: (name: ZoneName, p: Vec3) => Vec3;
@@ -22,8 +26,24 @@ interface Build extends Head {
   onSkin: (name: ZoneName, points: readonly (readonly number[])[]) => number[][];
 }
 
+/** Middle of each lip from the midline to its corner: x, y, offset from the skin, radius; mm. */
+export const UPPER_LIP: readonly (readonly number[])[] = [
+  [0, -50.8, -1.4, 4.2],
+  [5.5, -49.9, -1.2, 4.5],
+  [13, -51.6, -1.3, 3.8],
+  [19, -53.6, -2, 2.9],
+  [25, -55.2, -3, 1.5],
+];
+export const LOWER_LIP: readonly (readonly number[])[] = [
+  [0, -60, -1.6, 5.2],
+  [7, -59.8, -1.6, 5.1],
+  [14, -58.8, -1.6, 4.3],
+  [19, -57.4, -2.1, 3],
+  [25, -55.8, -3, 1.5],
+];
+
 /** The signed-distance body of one head, neck and upper chest. `{}` is the reference head. */
-export function buildHead(proportions: Partial<Proportions> = {}): Head {
+export function buildHead(proportions: Partial<Proportions> = {}): BuiltHead {
   const fr = frame(proportions);
   const body = new SolidBody();
   const skinDepth = (x: number, y: number): number => {
@@ -76,11 +96,13 @@ function skullAndJaw({ body, frame: fr, at }: Build): void {
     [-185, 60, -36, 50, 57],
     [-240, 72, -40, 50, 54],
   ];
-  body.add(
-    24,
-    loft(
-      neckRows.map(([y, w, ...rest]) => [height(y!), w! * fr.neckWidth(y!), ...rest]),
-      [{ normal: [0, 1, 0], offset: height(10), k: 10 }],
+  body.part('neck', () =>
+    body.add(
+      24,
+      loft(
+        neckRows.map(([y, w, ...rest]) => [height(y!), w! * fr.neckWidth(y!), ...rest]),
+        [{ normal: [0, 1, 0], offset: height(10), k: 10 }],
+      ),
     ),
   );
   const faceRows = [
@@ -217,20 +239,15 @@ function mouthAndChin({ body, frame: fr, at, onSkin }: Build): void {
   body.add(14, ellipsoid(at('mouth', [0, -53, 62.5]), [29 * (1 + (mouthWidth - 1) * 0.6), 24, 32])); // muzzle
   body.bump(-1, at('mid', [0, -41, 96]), [5, 9, 14]); // philtrum
   body.bump(0.5, at('mid', [5.5, -42, 95]), [4, 9, 12]); // philtral column
-  const upper = onSkin('mouth', [
-    [0, -50.8, -1.4, 4.2],
-    [5.5, -49.9, -1.2, 4.5],
-    [13, -51.6, -1.3, 3.8],
-    [19, -53.6, -2, 2.9],
-    [25, -55.2, -3, 1.5],
-  ]);
-  const lower = onSkin('mouth', [
-    [0, -60, -1.6, 5.2],
-    [7, -59.8, -1.6, 5.1],
-    [14, -58.8, -1.6, 4.3],
-    [19, -57.4, -2.1, 3],
-    [25, -55.8, -3, 1.5],
-  ]);
+  body.part('lips', () => lips(body, onSkin));
+  body.add(24, ellipsoid(at('mid', [0, -83, 74]), [15.5 * (1 + (bigonial - 1) * 0.7), 10.5, 14.5])); // chin
+  body.bump(-1.2, at('mid', [0, -71.5, 90]), [22, 7, 16]); // mentolabial sulcus
+}
+
+/** Both lips, the line between them and the corners: what a mouth that opens is given anew. */
+function lips(body: SolidBody, onSkin: Build['onSkin']): void {
+  const upper = onSkin('mouth', UPPER_LIP);
+  const lower = onSkin('mouth', LOWER_LIP);
   body.add(5, tube(upper)).add(5, tube(lower));
   body.groove(
     1.5,
@@ -245,8 +262,6 @@ function mouthAndChin({ body, frame: fr, at, onSkin }: Build): void {
     2.4,
   ); // mouth line
   body.bump(-1.2, onSkin('mouth', [[30, -57]])[0]!, [8, 9, 10]); // corner
-  body.add(24, ellipsoid(at('mid', [0, -83, 74]), [15.5 * (1 + (bigonial - 1) * 0.7), 10.5, 14.5])); // chin
-  body.bump(-1.2, at('mid', [0, -71.5, 90]), [22, 7, 16]); // mentolabial sulcus
 }
 
 function auricle({ body, ear }: Build): void {

@@ -38,10 +38,14 @@ export {
 } from './views.ts';
 export type { DepthMap } from './trace.ts';
 // Drawing a view.
-export { drawThumbs, drawView, traceView } from './draw.ts';
+export { drawPose, drawThumbs, drawView, traceView } from './draw.ts';
 export { bellyOf, drawFibres, fibreLines, type FibreDrawing } from './muscle-drawing.ts';
 export { spotsOf, type Spot } from './places.ts';
 export { polylinesOf } from './path.ts';
 // A place of the skin, out of one view and into another.
 export { flatViewOf, skinAt, spotOfSkin } from './skin.ts';
 export { tapeMm } from './tape.ts';
+// A jaw that opens.
+export { jawMotion, jawPlaces } from './jaw-motion.ts';
+export { poseFlesh } from './jaw-flesh.ts';
+export { poseBodies } from './posed-head.ts';

@@ -12,8 +12,9 @@ const LINE = 'var(--chart-line,#2B1F33)';
 /**
  * The inner SVG of one view. Paper is transparent; every colour is a custom property with the day colour as
  * fallback, and there is no style attribute or element, so a strict content security policy holds.
+ * @param mouth what is drawn of a mouth that is open
  */
-export function terrainSvg(view: View, picture: Picture, relief: Relief): string {
+export function terrainSvg(view: View, picture: Picture, relief: Relief, mouth = ''): string {
   const id = `chart-${view}`;
   const fade = FADE[view];
   const stroke = (d: string, opacity: number, width: number, extra = '') =>
@@ -27,6 +28,7 @@ export function terrainSvg(view: View, picture: Picture, relief: Relief): string
     `<g class="chart-relief" fill="var(--chart-shade,#5A3A5E)" fill-opacity="var(--chart-shade-opacity,.052)" fill-rule="evenodd" clip-path="url(#${id}-clip)">${relief.shade.map((d) => (d ? `<path d="${d}"/>` : '')).join('')}</g>`,
     `<g class="chart-contours" fill="none" stroke="${INK}" stroke-linecap="round" stroke-linejoin="round">${stroke(c.supplementary, 0.2, 0.45)}${stroke(c.thin, 0.24, 0.45)}${stroke(c.full, 0.34, 0.55)}${stroke(c.index, 0.48, 0.8)}</g>`,
     `<g class="chart-edges" fill="none" stroke="${LINE}" stroke-linecap="round" stroke-linejoin="round">${stroke(relief.silhouette, 0.8, 1.05)}${stroke(relief.edges, 0.62, 0.8)}</g>`,
+    ...(mouth ? [mouth] : []),
     `<g class="chart-hair" fill="none" stroke="var(--chart-hair,#2B1F33)" stroke-linecap="round">${relief.dashes.map((d) => stroke(d.path, d.opacity, d.widthPx, ' stroke-dasharray="1.2 3.4"')).join('')}</g>`,
     `<g class="chart-features" fill="${LINE}">${relief.features.map((f) => `<path d="${f.path}" fill-opacity="${f.opacity}"/>`).join('')}</g>`,
   ].join('\n');

@@ -75,7 +75,7 @@ export function traceDepth(distance: Distance, lens: Lens, picture: Picture, res
   }
 }
 
-const alongRay = ({ origin: o, toward: r }: Ray, t: number): Vec3 => [
+export const alongRay = ({ origin: o, toward: r }: Ray, t: number): Vec3 => [
   o[0] + r[0] * t,
   o[1] + r[1] * t,
   o[2] + r[2] * t,

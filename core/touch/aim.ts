@@ -23,15 +23,12 @@ export function aimOf(
 ): Aim {
   const { nominal: usual, least, most } = PRESSURE_KPA[word];
   const nominal = Math.min(most, Math.max(least, nominalKpa ?? usual));
+  const free = { least: Math.max(least, nominal * (1 - AIM_SHARE)), most: Math.min(most, nominal * (1 + AIM_SHARE)) };
   const cap = capKpa ?? Infinity;
-  const mostKpa = Math.min(most, nominal * (1 + AIM_SHARE), cap);
-  return {
-    word,
-    wordLeastKpa: least,
-    wordMostKpa: Math.min(most, cap),
-    leastKpa: Math.min(Math.max(least, nominal * (1 - AIM_SHARE)), (mostKpa * (1 - AIM_SHARE)) / (1 + AIM_SHARE)),
-    mostKpa,
-  };
+  const mostKpa = Math.min(free.most, cap);
+  // A cap below the aim moves the whole of it down, also out of the word: it is the client's.
+  const leastKpa = cap < free.most ? Math.min(free.least, (mostKpa * (1 - AIM_SHARE)) / (1 + AIM_SHARE)) : free.least;
+  return { word, wordLeastKpa: Math.min(least, leastKpa), wordMostKpa: Math.min(most, cap), leastKpa, mostKpa };
 }
 /** In the middle of the aim. */
 export const middleKpa = (aim: Pick<Aim, 'leastKpa' | 'mostKpa'>): number => (aim.leastKpa + aim.mostKpa) / 2;

@@ -1,4 +1,4 @@
-import { meanOf } from './interval.ts';
+import { averageOf } from './interval.ts';
 import type { Touch } from './touch.ts';
 
 /** A beat found in a trace. */
@@ -49,11 +49,11 @@ export function beatOf(trace: readonly Touch[]): Beat | null {
   if (trace.length < 20) return null;
   const plain = evenly(trace);
   const n = plain.length;
-  const mean = meanOf(plain);
+  const mean = averageOf(plain);
   const window = plain.map((_, i) => Math.sin((Math.PI * i) / (n - 1)) ** 2);
   const values = plain.map((v, i) => (v - mean) * window[i]!);
   // A sine of amplitude a has power (a Σw / 2)² and a variance of a² / 2.
-  const whole = 2 * (meanOf(window) * n * 0.5) ** 2 * meanOf(plain.map((v) => (v - mean) ** 2));
+  const whole = 2 * (averageOf(window) * n * 0.5) ** 2 * averageOf(plain.map((v) => (v - mean) ** 2));
   if (whole === 0) return null;
   const slowest = Math.max(SLOWEST, (3 * 60_000) / (n * STEP_MS));
   let best = { perMinute: 0, power: 0 };

@@ -1,7 +1,7 @@
 import { afterAnswer, nextQuestion, type TrainerCard, type TrainerGrade } from '../learning/index.ts';
 import { PRESSURE_KPA, PRESSURES, type Pressure } from '../words/index.ts';
 import { aimOf, type PadContact } from './aim.ts';
-import { type Estimate, meanEstimate, meanOf, studentHalf, varianceOf } from './interval.ts';
+import { type Estimated, meanEstimate, averageOf, studentHalf, varianceOf } from './interval.ts';
 import { pressesOf } from './presses.ts';
 import type { Touch } from './touch.ts';
 
@@ -96,22 +96,22 @@ export function wordKnown(presses: readonly WordPress[], word: Pressure, scale: 
 /** From so many presses of a word on its level is told. */
 const FEWEST = 5;
 const logs = (kpa: readonly number[]): number[] => kpa.map(Math.log);
-const risen = ({ value, least, most }: Estimate): Estimate => ({
+const risen = ({ value, least, most }: Estimated): Estimated => ({
   value: Math.exp(value),
   least: Math.exp(least),
   most: Math.exp(most),
 });
 /** Where somebody's word lies, kPa: geometric mean with its 95 % interval, as forces are felt by their ratio (Weber). */
-export function wordLevel(kpa: readonly number[]): Estimate | null {
+export function wordLevel(kpa: readonly number[]): Estimated | null {
   const level = meanEstimate(logs(kpa), FEWEST);
   return level && risen(level);
 }
 /** How many times as hard as the first the second presses: ratio of the geometric means with its 95 % interval (Welch). */
-export function wordApart(first: readonly number[], second: readonly number[]): Estimate | null {
+export function wordApart(first: readonly number[], second: readonly number[]): Estimated | null {
   if (first.length < FEWEST || second.length < FEWEST) return null;
   const [a, b] = [logs(first), logs(second)];
   const [va, vb] = [varianceOf(a) / a.length, varianceOf(b) / b.length];
-  const value = meanOf(b) - meanOf(a);
+  const value = averageOf(b) - averageOf(a);
   if (va + vb === 0) return risen({ value, least: value, most: value });
   const freedom = (va + vb) ** 2 / (va ** 2 / (a.length - 1) + vb ** 2 / (b.length - 1));
   const half = studentHalf(freedom) * Math.sqrt(va + vb);
@@ -125,6 +125,6 @@ export function wordApart(first: readonly number[], second: readonly number[]): 
 export function scaleFor(word: Pressure, levels: readonly number[]): number | null {
   if (levels.length < 2) return null;
   const { least, most } = PRESSURE_KPA[word];
-  const midway = Math.exp(meanOf(logs(levels)));
+  const midway = Math.exp(averageOf(logs(levels)));
   return Number(Math.min(most, Math.max(least, midway)).toPrecision(2));
 }

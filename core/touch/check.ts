@@ -1,5 +1,5 @@
 import { InputError } from '../words/index.ts';
-import { meanOf, varianceOf } from './interval.ts';
+import { averageOf, varianceOf } from './interval.ts';
 import type { Touch } from './touch.ts';
 
 /** Standard acceleration of free fall, m/s²: exact (3rd CGPM 1901). Where one stands it differs by up to 0.3 %. */
@@ -43,10 +43,12 @@ export function standingN(trace: readonly Touch[]): number | null {
   const still = trace.filter((t) => t.atMs > last.atMs - STILL_MS);
   if (last.atMs - trace[0]!.atMs < STILL_MS || still.length < 20) return null;
   const forces = still.map((t) => t.forceN);
-  const mean = meanOf(forces);
+  const mean = averageOf(forces);
   if (mean < LEAST_WEIGHT_N || Math.sqrt(varianceOf(forces)) > SD_MOST * mean) return null;
   const half = forces.length >> 1;
-  return Math.abs(meanOf(forces.slice(0, half)) - meanOf(forces.slice(half))) <= HALVES_AGREE * mean ? mean : null;
+  return Math.abs(averageOf(forces.slice(0, half)) - averageOf(forces.slice(half))) <= HALVES_AGREE * mean
+    ? mean
+    : null;
 }
 
 /** @throws InputError where a weight was not read, is read twice, or reads what no weight could */

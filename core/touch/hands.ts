@@ -1,4 +1,4 @@
-import { type Estimate, meanEstimate } from './interval.ts';
+import { type Estimated, meanEstimate } from './interval.ts';
 import { pressesOf } from './presses.ts';
 import type { Touch } from './touch.ts';
 
@@ -12,7 +12,7 @@ const FEWEST = 3;
  * left of the middle of the pad is the left hand's.
  * @param aimKpa the least of the aim
  */
-export function evennessOf(trace: readonly Touch[], aimKpa: number): Estimate | null {
+export function evennessOf(trace: readonly Touch[], aimKpa: number): Estimated | null {
   const shares = pressesOf(trace, aimKpa).flatMap(({ startMs, endMs }) => {
     let left = 0;
     let all = 0;
@@ -36,7 +36,7 @@ export const harderBy = (leftShare: number): number => {
 };
 export type HandsVerdict = 'left' | 'right' | 'even' | 'not-known';
 /** Which hand presses harder; nothing that its interval does not hold. */
-export function handsVerdict(share: Estimate | null): HandsVerdict {
+export function handsVerdict(share: Estimated | null): HandsVerdict {
   if (!share) return 'not-known';
   if (harderBy(share.value) > EVEN_WITHIN && (share.least > 0.5 || share.most < 0.5))
     return share.value > 0.5 ? 'left' : 'right';

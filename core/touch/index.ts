@@ -37,7 +37,7 @@ export {
   type WeightRead,
 } from './check.ts';
 export { evennessOf, handsVerdict, harderBy } from './hands.ts';
-export type { Estimate } from './interval.ts';
+export type { Estimated } from './interval.ts';
 export { keptScore, padWeeks, pressRatios, TOLD_OF_TRIES, triesOn, type KeptScore, type KeptTry } from './kept.ts';
 export { breathRound, TEMPO_ROUND, tapRound, type TapRound } from './led.ts';
 export { breathScore, tapScore, type BreathScore } from './taps.ts';

@@ -2,7 +2,7 @@ import type { Pressure } from '../words/index.ts';
 import { aimOf, middleKpa, type PadContact } from './aim.ts';
 import { beatOf } from './beat.ts';
 import { evennessOf } from './hands.ts';
-import type { Estimate } from './interval.ts';
+import type { Estimated } from './interval.ts';
 import type { PadKind } from './pace.ts';
 import { scoreTry, type TryPlan, type TryScore } from './score.ts';
 import type { Touch } from './touch.ts';
@@ -22,7 +22,7 @@ export interface KeptScore extends Omit<TryScore, 'presses'> {
   /** What its spectrum says it was pressed at, a minute: also where presses ran into each other. */
   beatPerMinute?: number | null;
   /** Where both hands worked: what the left hand bore, 0 to 1. */
-  leftShare?: Estimate | null;
+  leftShare?: Estimated | null;
 }
 /** A try as it is kept. */
 export interface KeptTry {

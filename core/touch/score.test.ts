@@ -39,6 +39,14 @@ describe('the aim of a word', () => {
     expect(aimOf('medium', { nominalKpa: 900 }).mostKpa).toBe(PRESSURE_KPA.medium.most);
     expect(aimOf('medium', { nominalKpa: 1 }).mostKpa).toBeGreaterThanOrEqual(PRESSURE_KPA.medium.least);
     expect(aimOf('medium', { nominalKpa: 60, capKpa: 30 }).mostKpa).toBe(30);
+    fc.assert(
+      fc.property(fc.constantFrom(...PRESSURES), fc.double({ min: 0.1, max: 300, noNaN: true }), (word, nominalKpa) => {
+        const aim = aimOf(word, { nominalKpa });
+        expect(aim.leastKpa).toBeGreaterThanOrEqual(PRESSURE_KPA[word].least);
+        expect(aim.mostKpa).toBeLessThanOrEqual(PRESSURE_KPA[word].most);
+        expect(aim.leastKpa).toBeLessThan(aim.mostKpa);
+      }),
+    );
   });
   test('never passes what a client may have', () =>
     fc.assert(
@@ -47,6 +55,8 @@ describe('the aim of a word', () => {
         expect(aim.mostKpa).toBeLessThanOrEqual(cap);
         expect(aim.wordMostKpa).toBeLessThanOrEqual(cap);
         expect(aim.leastKpa).toBeLessThan(aim.mostKpa);
+        expect(aim.wordLeastKpa).toBeLessThanOrEqual(aim.leastKpa);
+        expect(aim.wordLeastKpa).toBeLessThan(aim.wordMostKpa);
       }),
     ));
   test('in newton on a contact: 1 N on 1 cm² is 10 kPa', () => {

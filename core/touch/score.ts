@@ -1,5 +1,5 @@
 import { type Aim, middleKpa } from './aim.ts';
-import { type Estimate, meanEstimate, meanOf, medianOf } from './interval.ts';
+import { type Estimated, meanEstimate, averageOf, middleOf } from './interval.ts';
 import { type Press, pressesOf, standsMs } from './presses.ts';
 import type { Touch } from './touch.ts';
 
@@ -27,24 +27,24 @@ export interface TryScore {
   /** How much quicker (more than 0) or slower the presses followed each other, of what was wanted. */
   tempoError: number | null;
   /** How hard the presses are against what was asked: 1.2 is a fifth harder. */
-  hardness: Estimate | null;
+  hardness: Estimated | null;
   /** Wanted pressing time of which no reading came. */
   lostMs: number;
 }
 
-const mean = (values: readonly number[]): number | null => (values.length ? meanOf(values) : null);
+const mean = (values: readonly number[]): number | null => (values.length ? averageOf(values) : null);
 
 /**
  * How hard presses are against what was asked, from three on: the mean with its 95 % interval.
  * @param ratios each press against the middle of its aim
  */
-export const hardnessOf = (ratios: readonly number[]): Estimate | null => meanEstimate(ratios, 3);
+export const hardnessOf = (ratios: readonly number[]): Estimated | null => meanEstimate(ratios, 3);
 
 /** A hand tells forces apart from about a tenth on (Jones 1989, from memory): less than that is not called harder or softer. */
 const TELLS_APART = 0.1;
 export type HandVerdict = 'harder' | 'softer' | 'as-asked' | 'not-known';
 /** What may be said of it: nothing that its interval does not hold. */
-export function handVerdict(hardness: Estimate | null): HandVerdict {
+export function handVerdict(hardness: Estimated | null): HandVerdict {
   if (!hardness) return 'not-known';
   if (hardness.value > 1 + TELLS_APART && hardness.least > 1) return 'harder';
   if (hardness.value < 1 - TELLS_APART && hardness.most < 1) return 'softer';
@@ -83,16 +83,16 @@ export function scoreTry(trace: readonly Touch[], { aim, wanted }: TryPlan, unti
     );
     return Number.isFinite(closest) ? [startMs - closest] : [];
   });
-  const apart = (starts: readonly number[]) => medianOf(starts.slice(1).map((at, i) => at - starts[i]!));
+  const apart = (starts: readonly number[]) => middleOf(starts.slice(1).map((at, i) => at - starts[i]!));
   const every = apart(wanted.map((x) => x.startMs));
   const was = apart(presses.map((p) => p.startMs));
-  const offMs = medianOf(near);
+  const offMs = middleOf(near);
   return {
     presses,
     inAimShare: seenMs > 0 ? inAimMs / seenMs : null,
     meanKpa: mean(presses.map((p) => p.meanKpa)),
     wobbleKpa: mean(presses.map((p) => p.wobbleKpa)),
-    riseKpaPerSecond: medianOf(presses.map((p) => p.riseKpaPerSecond)),
+    riseKpaPerSecond: middleOf(presses.map((p) => p.riseKpaPerSecond)),
     offBeatS: offMs === null ? null : offMs / 1000,
     tempoError: every && was ? every / was - 1 : null,
     hardness: hardnessOf(presses.map((p) => p.meanKpa / middleKpa(aim))),

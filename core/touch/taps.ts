@@ -1,11 +1,11 @@
-import { type Estimate, meanEstimate, medianOf, varianceOf, meanOf } from './interval.ts';
+import { type Estimated, meanEstimate, middleOf, varianceOf, averageOf } from './interval.ts';
 
 /** How steadily and how quickly somebody taps along. */
 export interface TapScore {
   taps: number;
   perMinute: number;
   /** How much quicker (more than 0) or slower than asked, with its 95 % interval (Student). */
-  tempoError: Estimate;
+  tempoError: Estimated;
   /** SD of the time between taps, of its mean. */
   unevenness: number;
   /** Median of the taps against the beats that sounded, s; minus is early. Null where none sounded. */
@@ -22,13 +22,13 @@ const FEWEST = 4;
 export function tapScore(tapsMs: readonly number[], everyMs: number, beatsMs: readonly number[]): TapScore | null {
   if (tapsMs.length < FEWEST) return null;
   const apart = tapsMs.slice(1).map((at, i) => at - tapsMs[i]!);
-  const mean = meanOf(apart);
+  const mean = averageOf(apart);
   const error = meanEstimate(
     apart.map((ms) => everyMs / ms - 1),
     FEWEST - 1,
   )!;
   const off = beatsMs.length
-    ? medianOf(
+    ? middleOf(
         tapsMs.map((at) => {
           const near = beatsMs.reduce((best, b) => (Math.abs(at - b) < Math.abs(at - best) ? b : best));
           return at - near;
@@ -64,8 +64,8 @@ export function breathScore(
   asked: { inSeconds: number; cycleSeconds: number },
 ): BreathScore | null {
   if (holds.length < 3) return null;
-  const inSeconds = medianOf(holds.map((h) => h.endMs - h.startMs))! / 1000;
-  const cycleSeconds = medianOf(holds.slice(1).map((h, i) => h.startMs - holds[i]!.startMs))! / 1000;
+  const inSeconds = middleOf(holds.map((h) => h.endMs - h.startMs))! / 1000;
+  const cycleSeconds = middleOf(holds.slice(1).map((h, i) => h.startMs - holds[i]!.startMs))! / 1000;
   return {
     breaths: holds.length,
     inSeconds,

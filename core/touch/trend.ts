@@ -1,4 +1,4 @@
-import { type Estimate, meanOf, studentHalf } from './interval.ts';
+import { type Estimated, averageOf, studentHalf } from './interval.ts';
 
 const WEEK_DAYS = 7;
 /** Nothing is said of a course before it has so many days, over so long. Our choice. */
@@ -11,16 +11,16 @@ const SHORTEST_DAYS = 14;
  * @param tries each with its day, counted from any day, and its figure
  * @returns change a week; null for too few or too short a course
  */
-export function weeklyTrend(tries: readonly { day: number; value: number }[]): Estimate | null {
+export function weeklyTrend(tries: readonly { day: number; value: number }[]): Estimated | null {
   const days = new Map<number, number[]>();
   for (const { day, value } of tries) days.set(day, [...(days.get(day) ?? []), value]);
-  const points = [...days].map(([day, values]) => ({ x: day / WEEK_DAYS, y: meanOf(values) }));
+  const points = [...days].map(([day, values]) => ({ x: day / WEEK_DAYS, y: averageOf(values) }));
   const n = points.length;
   if (n < FEWEST_DAYS) return null;
   const xs = points.map((p) => p.x);
   if ((Math.max(...xs) - Math.min(...xs)) * WEEK_DAYS < SHORTEST_DAYS) return null;
-  const midX = meanOf(xs);
-  const midY = meanOf(points.map((p) => p.y));
+  const midX = averageOf(xs);
+  const midY = averageOf(points.map((p) => p.y));
   const sxx = points.reduce((sum, p) => sum + (p.x - midX) ** 2, 0);
   const slope = points.reduce((sum, p) => sum + (p.x - midX) * (p.y - midY), 0) / sxx;
   const rest = points.reduce((sum, p) => sum + (p.y - midY - slope * (p.x - midX)) ** 2, 0);
@@ -29,5 +29,5 @@ export function weeklyTrend(tries: readonly { day: number; value: number }[]): E
 }
 export type TrendVerdict = 'rises' | 'falls' | 'not-known';
 /** Which way it goes, where its interval does not hold 0. */
-export const trendVerdict = ({ least, most }: Estimate): TrendVerdict =>
+export const trendVerdict = ({ least, most }: Estimated): TrendVerdict =>
   least > 0 ? 'rises' : most < 0 ? 'falls' : 'not-known';

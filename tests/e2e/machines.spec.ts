@@ -130,11 +130,13 @@ async function expectDayDone(day: readonly Working[]): Promise<void> {
     await owner.getByRole('link', { name: client }).first().click();
     await owner.waitForURL(/\/clients\/[0-9a-f-]{36}$/);
     await owner.getByRole('link', { name: 'Visits', exact: true }).click();
-    await owner
-      .getByRole('row', { name: new RegExp(`Jaw, left ${value}`) })
-      .getByRole('link')
-      .first()
-      .click();
+    const row = owner.getByRole('row', { name: new RegExp(`Jaw, left ${value}`) });
+    // What another machine wrote a moment ago may come a moment later.
+    await expect(async () => {
+      await owner.reload();
+      await expect(row).toBeVisible({ timeout: 3000 });
+    }).toPass();
+    await row.getByRole('link').first().click();
     await owner.waitForURL('**/record');
     await expect(owner.getByLabel('Product used')).toHaveValue(`plain oil for ${client}`);
     await expect(owner.getByRole('row', { name: /Pin a knot/ })).toBeVisible();

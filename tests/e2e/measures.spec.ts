@@ -113,8 +113,10 @@ test('a press is counted, and what it brings up can be the pain the client knows
   await addClient(page, 'Jun Castellan', 'jaw', 'left');
   await toCompose(page);
   await page.goto(page.url().replace('/compose', '/assess'));
+  // It stands there for a second: looked for before it is pressed.
+  const counting = page.getByText('Press, 2 s left').waitFor();
   await page.getByRole('button', { name: 'Count 2 s' }).click();
-  await expect(page.getByText('Press, 2 s left')).toBeVisible();
+  await counting;
   await expect(page.getByText('Let go and ask.')).toBeVisible();
   const asked = page.getByRole('button', { name: 'Your pain? Masseter, client’s left' });
   await expect(asked).toHaveCount(0);

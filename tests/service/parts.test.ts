@@ -35,12 +35,22 @@ beforeAll(async () => {
 afterAll(() => owner.close());
 
 const TABLES = ['practices', 'practitioners', 'clients', 'visits', 'readings'];
-const sums = async () =>
+/** The columns that a table has now: later migrations add some. */
+const columnsOf = async (table: string): Promise<string> => {
+  const rows = await owner.query<{ name: string }>(
+    `select quote_ident(column_name) as name from information_schema.columns
+     where table_schema = 'public' and table_name = :table order by ordinal_position`,
+    { replacements: { table }, type: QueryTypes.SELECT },
+  );
+  return rows.map((r) => r.name).join(', ');
+};
+const sums = async (columns: ReadonlyMap<string, string>) =>
   Object.fromEntries(
     await Promise.all(
       TABLES.map(async (table) => {
         const [row] = await owner.query<{ n: number; hash: string }>(
-          `select count(*)::int as n, md5(string_agg(t::text, '|' order by t::text)) as hash from ${table} t`,
+          `select count(*)::int as n, md5(string_agg(t::text, '|' order by t::text)) as hash
+           from (select ${columns.get(table)!} from ${table}) t`,
           { type: QueryTypes.SELECT },
         );
         return [table, row!] as const;
@@ -49,10 +59,11 @@ const sums = async () =>
   );
 
 test('laid into parts, every row is there as it was, each practice within one part', async () => {
-  const before = await sums();
+  const columns = new Map(await Promise.all(TABLES.map(async (t) => [t, await columnsOf(t)] as const)));
+  const before = await sums(columns);
   expect(before.readings!.n).toBe(80);
   expect(await migrate(owner)).toContain(PARTS);
-  expect(await sums()).toEqual(before);
+  expect(await sums(columns)).toEqual(before);
   const spread = await owner.query<{ parts: number }>(
     'select count(distinct tableoid)::int as parts from readings group by practice_id',
     { type: QueryTypes.SELECT },
@@ -60,5 +71,5 @@ test('laid into parts, every row is there as it was, each practice within one pa
   expect(spread.map((s) => s.parts)).toEqual([1, 1]);
   // Letting a whole practice go still takes everything of it, and nothing else.
   await owner.query(`delete from practices where id = '${A}'`);
-  expect((await sums()).readings!.n).toBe(40);
+  expect((await sums(columns)).readings!.n).toBe(40);
 });

@@ -4,7 +4,11 @@ import { tellSignedOut } from './signed-out';
 export async function send<T>(
   path: string,
   body: unknown,
-): Promise<{ ok: true; value: T } | { ok: false; message: string; errors: Record<string, string> }> {
+): Promise<
+  | { ok: true; value: T }
+  /** Refused: the same again would be refused again. */
+  | { ok: false; message: string; errors: Record<string, string>; isRefused: boolean }
+> {
   const binary = body instanceof Blob;
   try {
     const answer = await fetch(path, {
@@ -23,8 +27,9 @@ export async function send<T>(
       ok: false,
       message: value.message ?? Object.values(value.errors ?? {})[0] ?? 'This was not kept.',
       errors: value.errors ?? {},
+      isRefused: answer.status === 422,
     };
   } catch {
-    return { ok: false, message: 'Not kept: no connection. Try again.', errors: {} };
+    return { ok: false, message: 'Not kept: no connection. Try again.', errors: {}, isRefused: false };
   }
 }

@@ -8,7 +8,7 @@ import {
   type Touch,
   type WeightRead,
 } from '../../../core/touch';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { useDates } from '../../parts/frame/use-dates';
 import { send } from '../../parts/frame/send';
@@ -45,6 +45,11 @@ export function CheckRoom({ checks }: { checks: readonly PadCheck[] }) {
   );
   const standing = nowN?.standing ?? null;
   const put = (grams: number) => void send('/devices/pad/hand', { pad, kind: 'weight', grams });
+  // What was put on a stand-in is not left there for the next.
+  useEffect(() => {
+    if (!isStandIn || pad === undefined) return;
+    return () => void send('/devices/pad/hand', { pad, kind: 'weight', grams: 0 });
+  }, [isStandIn, pad]);
   const take = (grams: number) => {
     if (standing === null) return;
     const readN = Math.round(standing * 1000) / 1000;

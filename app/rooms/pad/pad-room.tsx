@@ -9,7 +9,7 @@ import {
   type PadScale,
   type Touch,
 } from '../../../core/touch';
-import { CONTACT_NAMES } from '../../../core/words';
+import { CONTACT_NAMES, PRESSURE_KPA } from '../../../core/words';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { send } from '../../parts/frame/send';
 import { useKeys } from '../../parts/keys/use-keys';
@@ -165,8 +165,10 @@ export function PadRoom({ rehearsals, tries, mondays, checks, scale, client, tec
           </p>
         </div>
         <p className="pad-aim soft small">
-          aim {few(aim.leastKpa)} to {few(aim.mostKpa)} kPa within {rehearsal.pressure}, {aim.wordLeastKpa} to{' '}
-          {few(aim.wordMostKpa)}
+          aim {few(aim.leastKpa)} to {few(aim.mostKpa)} kPa
+          {aim.mostKpa < PRESSURE_KPA[aim.word].least
+            ? `, less than ${aim.word} usually is`
+            : ` within ${aim.word}, ${few(aim.wordLeastKpa)} to ${few(aim.wordMostKpa)}`}
           {rehearsal.cap && client && `, at most ${few(rehearsal.cap.capKpa)} for ${client.name}`}; black bars: press
         </p>
         <TraceCanvas

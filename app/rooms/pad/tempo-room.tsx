@@ -1,4 +1,4 @@
-import type { BreathScore, Estimate, TapRound } from '../../../core/touch';
+import type { BreathScore, Estimated, TapRound } from '../../../core/touch';
 import type { TempoSent } from '../../schemas/pad';
 import { useDates } from '../../parts/frame/use-dates';
 import { BreathAlong } from './breath-along';
@@ -15,7 +15,7 @@ const signed = (value: number, digits = 0): string => {
   return Number(text) === 0 ? text : `${value < 0 ? '−' : '+'}${text}`;
 };
 const percent = (share: number): string => `${signed(share * 100)} %`;
-const span = ({ value, least, most }: Estimate): string => `${percent(value)} (${percent(least)} to ${percent(most)})`;
+const span = ({ value, least, most }: Estimated): string => `${percent(value)} (${percent(least)} to ${percent(most)})`;
 
 /** Tempo without a pad: tapped along, and breaths that are led. */
 export function TempoRoom({ breaths, tries }: { breaths: readonly BreathAsked[]; tries: readonly TempoLine[] }) {

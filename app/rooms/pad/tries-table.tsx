@@ -4,7 +4,7 @@ import {
   padStanding,
   scoreTry,
   type KeptScore,
-  type Estimate,
+  type Estimated,
   type KeptTry,
   type PadCheck,
   type TryPlan,
@@ -129,16 +129,28 @@ function fullWords({ riseKpaPerSecond, tempoError }: KeptScore): string {
   return words && `Last try: ${words}.`;
 }
 /** How evenly both hands of the one who presses worked. */
-function handsWords(share: Estimate | null): string {
+function handsWords(share: Estimated | null): string {
   const verdict = handsVerdict(share);
   if (!share || verdict === 'not-known') return 'hands: not to be told';
   const by = `${Math.round(100 * harderBy(share.value))} %`;
   return verdict === 'even' ? `hands even, within ${by}` : `your ${verdict} hand ${by} harder`;
 }
+/** Ways over the pad as the one who presses sees them, each 45° on, from 0° to the right. */
+const WAYS = [
+  'to the right',
+  'away to the right',
+  'away',
+  'away to the left',
+  'to the left',
+  'near to the left',
+  'near',
+  'near to the right',
+];
 /** What is told of a way: how straight a stroke was, or how round and which way a circle. */
 function wayWords({ stroke, rounds, leftShare }: KeptScore): string {
   if (leftShare !== undefined) return handsWords(leftShare);
-  if (stroke) return `${stroke.offLineMm.toFixed(1)} mm off its line`;
+  if (stroke)
+    return `${Math.round(stroke.lengthMm)} mm ${WAYS[Math.round(stroke.directionDegrees / 45) % 8]}, ${stroke.offLineMm.toFixed(1)} mm off its line`;
   if (!rounds) return '';
   return `${rounds.rounds.toFixed(0)} rounds ${rounds.isClockwise ? 'clockwise' : 'anticlockwise'}, ${Math.round(rounds.perMinute)} a minute`;
 }

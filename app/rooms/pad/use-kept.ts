@@ -10,7 +10,8 @@ export function useKept<Sent extends { once: string }, Answer = unknown>(path: s
   async function keep(of: Sent): Promise<Answer | null> {
     setTold('Keeping it …');
     const answer = await send<Answer>(path, of);
-    setUnkept((all) => [...all.filter((t) => t.once !== of.once), ...(answer.ok ? [] : [of])]);
+    const waits = !answer.ok && !answer.isRefused;
+    setUnkept((all) => [...all.filter((t) => t.once !== of.once), ...(waits ? [of] : [])]);
     setTold(answer.ok ? 'Kept.' : answer.message);
     if (!answer.ok) return null;
     await revalidate();

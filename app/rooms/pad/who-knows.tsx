@@ -5,7 +5,7 @@ import {
   wordApart,
   wordKnown,
   wordLevel,
-  type Estimate,
+  type Estimated,
   type PadScale,
   type WordPress,
 } from '../../../core/touch';
@@ -24,7 +24,7 @@ export interface WordsOfPeople {
   others: { practitionerId: string; name: string; presses: WordPress[] }[];
 }
 const kpaOf = (presses: readonly WordPress[], word: Pressure): number[] => latestOf(presses, word).map((p) => p.kpa);
-const times = ({ value, least, most }: Estimate): string =>
+const times = ({ value, least, most }: Estimated): string =>
   `${value.toFixed(2)} × (${least.toFixed(2)} to ${most.toFixed(2)})`;
 
 /** How somebody and their colleagues know the words, how far apart theirs lie, and what the practice agreed on. */
