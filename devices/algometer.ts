@@ -4,8 +4,8 @@
  * a slip, and a made-up client who speaks at a made-up threshold. None of its figures is a measurement.
  */
 import type { GaugeSession } from '../core/devices/index.ts';
-import { createServer, type Server, type Socket } from 'node:net';
-import { once } from 'node:events';
+import type { Socket } from 'node:net';
+import { serveLines, type StandIn } from './line-server.ts';
 import { numbersFrom, spread } from './made-up.ts';
 
 const TIP_CM2 = 1;
@@ -81,44 +81,19 @@ export async function startAlgometer({
   port = 0,
   speed = 1,
   session,
-}: { port?: number; speed?: number; session?: GaugeSession } = {}): Promise<{
-  address: string;
-  close: () => Promise<void>;
-}> {
-  const open = new Set<Socket>();
+}: { port?: number; speed?: number; session?: GaugeSession } = {}): Promise<StandIn> {
   let played = 0;
-  const server: Server = createServer((socket) => {
-    open.add(socket);
+  return serveLines(port, (socket) => {
     let halt = () => {};
-    let rest = '';
-    socket.setEncoding('utf8');
-    socket.write(`${session?.hello ?? GAUGE_HELLO}\n`);
-    socket.on('data', (chunk: string) => {
-      const lines = (rest + chunk).split('\n');
-      rest = lines.pop()!.slice(-200);
-      for (const line of lines) {
-        const press = /^PRESS target=([\w.-]{1,80}) trial=(\d{1,3})$/.exec(line.trim());
-        if (press || line.trim() === 'STOP') halt();
+    return {
+      hello: session?.hello ?? GAUGE_HELLO,
+      onLine: (line) => {
+        const press = /^PRESS target=([\w.-]{1,80}) trial=(\d{1,3})$/.exec(line);
+        if (press || line === 'STOP') halt();
         if (press)
           halt = play(socket, session ? recorded(session, played++) : pressLines(press[1]!, Number(press[2])), speed);
-      }
-    });
-    const gone = () => {
-      halt();
-      open.delete(socket);
+      },
+      onGone: () => halt(),
     };
-    socket.on('close', gone);
-    socket.on('error', gone);
   });
-  server.listen(port, '127.0.0.1');
-  await once(server, 'listening');
-  const at = server.address();
-  return {
-    address: `127.0.0.1:${typeof at === 'object' && at ? at.port : port}`,
-    close: async () => {
-      for (const socket of open) socket.destroy();
-      server.close();
-      await once(server, 'close').catch(() => {});
-    },
-  };
 }

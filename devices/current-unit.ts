@@ -3,9 +3,8 @@
  * docs/formats/microcurrent-unit.md over TCP on loopback. Its level is set, its contact comes and goes by a made-up
  * plan. None of its figures is a measurement.
  */
-import { createServer, type Socket } from 'node:net';
-import { once } from 'node:events';
 import { currentHelloLine, currentReadingLine } from '../core/devices/index.ts';
+import { serveLines, type StandIn } from './line-server.ts';
 import { numbersFrom, spread } from './made-up.ts';
 
 const LEVEL_UA = 200;
@@ -22,19 +21,14 @@ const PLAN: Plan = { firstMs: 8000, goneMs: 4000, everyMs: 40_000 };
 const hasContactAt = (ms: number, { firstMs, goneMs, everyMs }: Plan): boolean =>
   ms < firstMs || (ms - firstMs) % everyMs >= goneMs;
 
-export async function startCurrentUnit({ port = 0, plan = PLAN }: { port?: number; plan?: Plan } = {}): Promise<{
-  address: string;
-  close: () => Promise<void>;
-}> {
-  const open = new Set<Socket>();
+export async function startCurrentUnit({
+  port = 0,
+  plan = PLAN,
+}: { port?: number; plan?: Plan } = {}): Promise<StandIn> {
   let levelUa = LEVEL_UA;
-  const server = createServer((socket) => {
+  return serveLines(port, (socket, open) => {
     // Switched off it stays, for as long as anybody listens.
     if (open.size === 0) levelUa = LEVEL_UA;
-    open.add(socket);
-    socket.setEncoding('utf8');
-    socket.setNoDelay(true);
-    socket.write(`${currentHelloLine({ mostUa: 600, isStandIn: true, name: 'stand-in unit' })}\n`);
     const began = performance.now();
     const random = numbersFrom('current');
     const timer = setInterval(() => {
@@ -43,28 +37,12 @@ export async function startCurrentUnit({ port = 0, plan = PLAN }: { port?: numbe
       const flowsUa = hasContact && levelUa ? Math.max(0, Math.round(levelUa + NOISE_UA * spread(random))) : 0;
       socket.write(`${currentReadingLine({ atMs, levelUa, flowsUa, hasContact })}\n`);
     }, EVERY_MS);
-    let rest = '';
-    socket.on('data', (chunk: string) => {
-      const lines = (rest + chunk).split('\n');
-      rest = lines.pop()!.slice(-200);
-      if (lines.some((line) => line.trim() === 'OFF')) levelUa = 0;
-    });
-    const gone = () => {
-      clearInterval(timer);
-      open.delete(socket);
+    return {
+      hello: currentHelloLine({ mostUa: 600, isStandIn: true, name: 'stand-in unit' }),
+      onLine: (line) => {
+        if (line === 'OFF') levelUa = 0;
+      },
+      onGone: () => clearInterval(timer),
     };
-    socket.on('close', gone);
-    socket.on('error', gone);
   });
-  server.listen(port, '127.0.0.1');
-  await once(server, 'listening');
-  const at = server.address();
-  return {
-    address: `127.0.0.1:${typeof at === 'object' && at ? at.port : port}`,
-    close: async () => {
-      for (const socket of open) socket.destroy();
-      server.close();
-      await once(server, 'close').catch(() => {});
-    },
-  };
 }

@@ -3,9 +3,8 @@
  * docs/formats/force-pad.md over TCP on loopback. What presses on it is a made-up hand, led by a key or by a script, with
  * the noise, drift, creep and lost readings of a made-up sensor. None of its figures is a measurement.
  */
-import { createServer, type Socket } from 'node:net';
-import { once } from 'node:events';
 import { padFrameLine, padHelloLine, readPadCommand, type PadCommand, type PadShape } from '../core/devices/index.ts';
+import { serveLines, type StandIn } from './line-server.ts';
 import { numbersFrom } from './made-up.ts';
 import { cellsUnder, STAND_IN_PAD } from './pad-cells.ts';
 import { LedHand, workingHand, type Patch } from './pad-hand.ts';
@@ -15,18 +14,13 @@ const LOST = 0.004;
 /** A weight stands on a round foot of this area. */
 const FOOT_CM2 = 8;
 
-export interface ForcePad {
-  address: string;
-  close: () => Promise<void>;
-}
-
 /** @param lost share of the readings that get lost; `onHours` for how long the pad seems to be on */
 export async function startForcePad({
   port = 0,
   lost = LOST,
   onHours = 0,
   shape = STAND_IN_PAD,
-}: { port?: number; lost?: number; onHours?: number; shape?: PadShape } = {}): Promise<ForcePad> {
+}: { port?: number; lost?: number; onHours?: number; shape?: PadShape } = {}): Promise<StandIn> {
   const began = performance.now();
   const random = numbersFrom('pad');
   const led = new LedHand();
@@ -35,7 +29,6 @@ export async function startForcePad({
   let tries = 0;
   let heldSince: number | null = null;
   let sequence = 0;
-  const open = new Set<Socket>();
 
   const obey = (command: PadCommand): void => {
     const ms = performance.now() - began;
@@ -63,49 +56,33 @@ export async function startForcePad({
     });
     return padFrameLine({ sequence: sequence++, atMs: Math.round(ms), cells });
   };
+  const server = await serveLines(port, () => ({
+    hello: padHelloLine(shape),
+    onLine: (line) => {
+      try {
+        const command = readPadCommand(line);
+        if (command) obey(command);
+      } catch {
+        // A command that is none is not obeyed.
+      }
+    },
+  }));
   const everyMs = 1000 / shape.ratePerSecond;
   let sentMs = 0;
   const timer = setInterval(() => {
     const now = performance.now() - began;
     // Nobody looks: nothing is read, and nothing is made up for a time that has passed.
-    if (!open.size) return void (sentMs = now);
+    if (!server.open.size) return void (sentMs = now);
     for (; sentMs + everyMs <= now; sentMs += everyMs) {
       const line = frame(sentMs + everyMs);
-      if (random() >= lost) for (const socket of open) socket.write(`${line}\n`);
+      if (random() >= lost) for (const socket of server.open) socket.write(`${line}\n`);
     }
   }, everyMs);
-
-  const server = createServer((socket) => {
-    let rest = '';
-    socket.setEncoding('utf8');
-    socket.setNoDelay(true);
-    socket.write(`${padHelloLine(shape)}\n`);
-    open.add(socket);
-    socket.on('data', (chunk: string) => {
-      const lines = (rest + chunk).split('\n');
-      rest = lines.pop()!.slice(-500);
-      for (const line of lines)
-        try {
-          const command = readPadCommand(line);
-          if (command) obey(command);
-        } catch {
-          // A command that is none is not obeyed.
-        }
-    });
-    const gone = () => open.delete(socket);
-    socket.on('close', gone);
-    socket.on('error', gone);
-  });
-  server.listen(port, '127.0.0.1');
-  await once(server, 'listening');
-  const at = server.address();
   return {
-    address: `127.0.0.1:${typeof at === 'object' && at ? at.port : port}`,
-    close: async () => {
+    address: server.address,
+    close: () => {
       clearInterval(timer);
-      for (const socket of open) socket.destroy();
-      server.close();
-      await once(server, 'close').catch(() => {});
+      return server.close();
     },
   };
 }

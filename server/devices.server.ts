@@ -114,3 +114,22 @@ export const tellDevice = ({ host, port }: Device, line: string): Promise<boolea
     socket.once('data', () => socket.end(`${line}\n`));
     socket.on('close', (failed) => done(!failed));
   });
+
+/** A page listens for no longer at one go; it asks again by itself. */
+const LONGEST_READING_MS = 30 * 60_000;
+/** All that a device reads, as server-sent events: lines that came together are told together. */
+export const readingStream = (device: Device, signal: AbortSignal): ReadableStream<Uint8Array> =>
+  deviceStream(
+    device,
+    {
+      first: '',
+      last: 'STOP',
+      onLines: (lines, send) => {
+        send('lines', lines.join('\n'));
+        return lines.some((line) => line.startsWith('END')) ? 'the device ended it' : null;
+      },
+      longestMs: LONGEST_READING_MS,
+      away: 'The device does not answer any more.',
+    },
+    signal,
+  );

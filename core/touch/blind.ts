@@ -25,7 +25,7 @@ export interface KeptWord {
 /** Presses agreed on in a practice for a word, kPa. */
 export type PadScale = Readonly<Partial<Record<Pressure, number>>>;
 
-/** A press is looked for from this on, kPa: half of the lightest word. */
+/** As if this were aimed at, kPa: a press begins at a quarter of it, half of the least that the lightest word is. */
 const LOOKED_FOR_KPA = PRESSURE_KPA.feather.nominal;
 /** What was pressed for a word: the mean of the press that was held longest; null where nothing was. */
 export function blindPress(trace: readonly Touch[]): number | null {

@@ -1,6 +1,5 @@
-import { once } from 'node:events';
-import { createServer } from 'node:net';
 import { padFrameLine, padHelloLine } from '../../core/devices/index.ts';
+import { serveLines, type StandIn } from '../../devices/line-server.ts';
 import { STAND_IN_PAD } from '../../devices/pad-cells.ts';
 import { openDemo } from './open-demo.ts';
 
@@ -9,30 +8,18 @@ const EVERY_MS = 1000 / STAND_IN_PAD.ratePerSecond;
 const AIM = { framesPerSecond: 60, latencyP95Ms: 50 } as const;
 
 /** A pad on which all cells bear, each reading told at the moment at which it is read; its clock is this machine's. */
-async function fullPad(): Promise<{ address: string; zeroMs: number; close: () => void }> {
+async function fullPad(): Promise<StandIn & { zeroMs: number }> {
   const zeroMs = Date.now();
-  const server = createServer((socket) => {
-    socket.setNoDelay(true);
-    socket.write(`${padHelloLine({ ...STAND_IN_PAD, name: 'full pad' })}\n`);
+  const pad = await serveLines(0, (socket) => {
     let sequence = 0;
     const timer = setInterval(() => {
       const atMs = Date.now() - zeroMs;
       const cells = Array.from({ length: CELLS }, (_, i) => [i, 40 + 10 * Math.sin((atMs + i * 9) / 300)] as const);
       socket.write(`${padFrameLine({ sequence: sequence++, atMs, cells })}\n`);
     }, EVERY_MS);
-    const gone = () => clearInterval(timer);
-    socket.on('close', gone);
-    socket.on('error', gone);
-    socket.resume();
+    return { hello: padHelloLine({ ...STAND_IN_PAD, name: 'full pad' }), onGone: () => clearInterval(timer) };
   });
-  server.listen(0, '127.0.0.1');
-  await once(server, 'listening');
-  const at = server.address();
-  return {
-    address: `127.0.0.1:${typeof at === 'object' && at ? at.port : 0}`,
-    zeroMs,
-    close: () => server.close(),
-  };
+  return { ...pad, zeroMs };
 }
 
 /** A hundred readings a second of 256 cells, drawn: frames a second, and from the sensor to the picture. */
@@ -92,6 +79,6 @@ export async function measurePad(
     );
   } finally {
     await demo.close();
-    pad.close();
+    await pad.close();
   }
 }

@@ -1,3 +1,4 @@
+import { streamAnswer } from '../stream.server';
 import { type SignedIn, stillSignedIn } from '../db/queries/accounts.server';
 import { type Pulse, pulseOf } from '../db/queries/pulse.server';
 import { hearVisit } from '../live/signals.server';
@@ -65,7 +66,5 @@ export async function visitStream(request: Request, who: SignedIn, visitId: stri
     },
     cancel: () => stop(),
   });
-  return new Response(stream, {
-    headers: { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' },
-  });
+  return streamAnswer(stream);
 }

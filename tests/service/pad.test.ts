@@ -111,7 +111,7 @@ describe('a pad', () => {
     const { events } = await heard(3000);
     expect(events[0]).toBe(session.hello);
     expect(events.filter((e) => e.startsWith('F '))).toEqual(session.lines.map((l) => l.line));
-    expect(events.at(-1)).toBe('the pad ended it');
+    expect(events.at(-1)).toBe('the device ended it');
   });
 
   test('that goes away is told, and one that is not there is no stream', async () => {

@@ -1,5 +1,5 @@
 import { checkRoutine } from '../../../core/rules';
-import { ribbonOf, stepsOf, type Catalogue, type Cue, type Routine, type Step } from '../../../core/routine';
+import { ribbonOf, stepsOf, type Catalogue, type Routine } from '../../../core/routine';
 import {
   doneSideAt,
   runRecord,
@@ -11,7 +11,7 @@ import {
   type PlainKind,
 } from '../../../core/guide';
 import { breachesOf, type PreparationItem, type Screening } from '../../../core/limits';
-import { PHASE_NAMES, type Pressure, type Side, counted } from '../../../core/words';
+import { PHASE_NAMES, type Side, counted } from '../../../core/words';
 import isEqual from 'fast-deep-equal';
 import { useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { Ribbon } from '../ribbon/ribbon';
@@ -26,7 +26,7 @@ import { useGuideSettings } from './guide-settings';
 import { HearingFields } from './hearing-fields';
 import { PlayerBar } from './player-bar';
 import { PlayerChart } from './player-chart';
-import type { OpenRun, RunPort } from './port';
+import type { BesideRun, OpenRun, RunPort } from './port';
 import { ReadyPanel } from './ready-panel';
 import { ALONE_COMMANDS, hearingAlone, onlyOther, outcomesOf, stoppedAt } from './run-words';
 import { hush, say } from './speech';
@@ -72,15 +72,6 @@ export interface PlayerProps {
   beside?: (now: BesideRun) => React.ReactNode;
   /** A reading that a test of the routine asked for. */
   onReading?: (reading: { measure: string; place: string; side: Side; value: number }) => void;
-}
-
-/** Where a run is, for what is measured beside it. */
-export interface BesideRun {
-  cue: Cue;
-  step: Step;
-  /** As it was made lighter or firmer. */
-  pressure: Pressure | null;
-  status: 'ready' | 'running' | 'paused' | 'done' | 'stopped';
 }
 
 /** Runs a routine: the ring on the chart, the cue large beside it, the ribbon and the controls below. */

@@ -1,5 +1,6 @@
-import type { GuideEvent } from '../../../core/guide';
-import type { Routine } from '../../../core/routine';
+import type { GuideEvent, GuideState } from '../../../core/guide';
+import type { Cue, Routine, Step } from '../../../core/routine';
+import type { Pressure } from '../../../core/words';
 
 /** One performance of a routine, with what happened in it so far. */
 export interface OpenRun {
@@ -21,4 +22,13 @@ export interface RunPort {
   send: (runId: string, events: readonly GuideEvent[]) => Promise<string[] | 'refused' | null>;
   /** Hands over the run when it has ended; true once its end is kept. */
   packet: (run: OpenRun) => Promise<boolean>;
+}
+
+/** Where a run is, for what is measured beside it. */
+export interface BesideRun {
+  cue: Cue;
+  step: Step;
+  /** As it was made lighter or firmer. */
+  pressure: Pressure | null;
+  status: GuideState['status'];
 }

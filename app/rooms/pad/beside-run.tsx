@@ -1,7 +1,7 @@
 import { aimOf, middleKpa, type PadScale, type Touch, wordNow } from '../../../core/touch';
 import { useEffect, useRef, useState } from 'react';
 import { Form } from 'react-bootstrap';
-import type { BesideRun } from '../../parts/player/player';
+import type { BesideRun } from '../../parts/player/port';
 import { PressureDot } from '../../parts/marks/marks';
 import { send } from '../../parts/frame/send';
 import { usePadHeard, usePadHere } from './pad-link';

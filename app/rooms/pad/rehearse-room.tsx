@@ -11,7 +11,7 @@ import type { ThresholdTaken } from './thresholds';
 
 export interface RehearseData {
   /** What is rehearsed; null while one is to be chosen. */
-  rehearsed: { routine: Routine; name: string; client: string | null; back: string } | null;
+  rehearsed: { routine: Routine; name: string; client: { id: string; name: string } | null; back: string } | null;
   thresholds: ThresholdTaken[];
   scale: PadScale;
   routines: { id: string; name: string }[];
@@ -69,7 +69,8 @@ function Rehearsed({
     <div className="pad-rehearsal">
       <p className="pad-told">
         <strong>Rehearsal:</strong> {name}
-        {client && ` for ${client}`}. Nobody is worked on, and nothing is kept.
+        {client && ` for ${client.name}`}. Nobody is worked on, and nothing is kept.{' '}
+        {client && <Link to={`/pad?client=${client.id}`}>One technique at a time, within what they can bear</Link>}
       </p>
       <Player
         routine={routine}

@@ -1,10 +1,9 @@
 import { useEffect, useEffectEvent, useRef } from 'react';
-import { isQuiet } from '../../parts/keys/keys';
 
 /**
  * The space bar, or a button by touch, told when it goes down and up: with the browser's own time, so that drawing does
  * not make it late. Gives what the button needs.
- * @param id of the button: while another one has the focus, the space bar is that one's
+ * @param id of the button: the space bar is its own while it has the focus
  */
 export function useHeld(id: string, onDown: (atMs: number) => void, onUp: (atMs: number) => void) {
   const isDown = useRef(false);
@@ -16,12 +15,8 @@ export function useHeld(id: string, onDown: (atMs: number) => void, onUp: (atMs:
     (on ? onDown : onUp)(atMs);
   };
   useEffect(() => {
-    const own = (event: KeyboardEvent) => {
-      const at = (event.target as HTMLElement | null)?.closest('button, select, input');
-      return event.key === ' ' && !isQuiet(event) && (!at || at.id === id);
-    };
     const onKeyDown = (event: KeyboardEvent) => {
-      if (!own(event) || document.activeElement?.id !== id) return;
+      if (event.key !== ' ' || document.activeElement?.id !== id) return;
       event.preventDefault();
       if (event.repeat || isDown.current) return;
       isDown.current = true;

@@ -185,13 +185,17 @@ function measuredFrom(view: View, x: number, y: number): Marked | null {
   );
 }
 
+/** A mark on a view, in px of its sheet. */
+interface MarkOnView {
+  view: View;
+  x: number;
+  y: number;
+}
 /** Judge a mark against the border of a muscle: how far it lies from the nearest place of it. */
 function judgeOnEdge(
   q: Question,
   side: OneSide,
-  view: View,
-  x: number,
-  y: number,
+  { view, x, y }: MarkOnView,
   outlines: Outlines,
 ): Answered | NotCounted {
   if (PICTURES[view].body !== 'head' || !outlines[`${q.id}.${side}`]?.[view]) return 'hidden';
@@ -225,7 +229,7 @@ export function judgeOnView(
   y: number,
   outlines: Outlines,
 ): Answered | NotCounted {
-  if (q.kind === 'edge') return judgeOnEdge(q, side, view, x, y, outlines);
+  if (q.kind === 'edge') return judgeOnEdge(q, side, { view, x, y }, outlines);
   const asked = questionPlace(q, side);
   const target = spotOf(asked, view);
   if (!target) return 'hidden';

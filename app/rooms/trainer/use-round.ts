@@ -1,3 +1,4 @@
+import { median } from 'd3';
 import { useState } from 'react';
 
 /** So many places make a round against the clock. */
@@ -11,16 +12,11 @@ export interface Round {
   answers: RoundAnswer[];
   isOver: boolean;
 }
-const medianOf = (values: readonly number[]): number => {
-  const sorted = [...values].sort((a, b) => a - b);
-  const half = sorted.length >> 1;
-  return sorted.length % 2 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2;
-};
 /** What a round was, as far as it has come: how far off in the middle, and how long all of it took. */
 export const roundSums = ({ answers }: Round): { medianMm: number; seconds: number } | null =>
   answers.length
     ? {
-        medianMm: medianOf(answers.map((a) => a.errorMm)),
+        medianMm: median(answers, (a) => a.errorMm)!,
         seconds: answers.reduce((sum, a) => sum + a.tookMs, 0) / 1000,
       }
     : null;

@@ -1,6 +1,7 @@
 import { data } from 'react-router';
 import { permitted } from '../../../server/access/session.server';
 import { currentStream, switchCurrentOff } from '../../../server/current.server';
+import { streamAnswer } from '../../../server/stream.server';
 import type { Route } from './+types/current';
 
 /** What a microcurrent unit reads, line by line, for as long as the page listens. */
@@ -9,11 +10,7 @@ export async function loader({ request }: Route.LoaderArgs) {
   // Somebody who opens the address would wait for ever.
   if (!request.headers.get('Accept')?.includes('text/event-stream')) return new Response(null, { status: 406 });
   const stream = currentStream(request.signal);
-  return stream
-    ? new Response(stream, {
-        headers: { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' },
-      })
-    : data({ message: 'No unit is named.' }, { status: 404 });
+  return stream ? streamAnswer(stream) : data({ message: 'No unit is named.' }, { status: 404 });
 }
 
 /** Switches the current off: the one thing that is told to a unit. */

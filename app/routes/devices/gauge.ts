@@ -1,6 +1,7 @@
 import { data } from 'react-router';
 import { object, number, string } from 'yup';
 import { pressStream } from '../../../server/gauge.server';
+import { streamAnswer } from '../../../server/stream.server';
 import { check } from '../../schemas/read';
 import { permitted } from '../../../server/access/session.server';
 import type { Route } from './+types/gauge';
@@ -18,10 +19,5 @@ export async function loader({ request }: Route.LoaderArgs) {
   const input = await check(pressSchema, Object.fromEntries(new URL(request.url).searchParams));
   if (!input.ok) return data({ message: Object.values(input.errors)[0] }, { status: 422 });
   const stream = pressStream({ kind: 'press', ...input.value }, request.signal);
-  // no-transform: what is packed to be smaller would arrive late.
-  return stream
-    ? new Response(stream, {
-        headers: { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' },
-      })
-    : data({ message: 'No gauge is named.' }, { status: 404 });
+  return stream ? streamAnswer(stream) : data({ message: 'No gauge is named.' }, { status: 404 });
 }

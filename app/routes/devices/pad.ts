@@ -2,6 +2,7 @@ import { data } from 'react-router';
 import { object, string } from 'yup';
 import { permitted } from '../../../server/access/session.server';
 import { padStream } from '../../../server/pad.server';
+import { streamAnswer } from '../../../server/stream.server';
 import { check } from '../../schemas/read';
 import type { Route } from './+types/pad';
 
@@ -15,9 +16,5 @@ export async function loader({ request }: Route.LoaderArgs) {
   // Somebody who opens the address would wait for ever.
   if (!request.headers.get('Accept')?.includes('text/event-stream')) return new Response(null, { status: 406 });
   const stream = padStream(input.value.pad, request.signal);
-  return stream
-    ? new Response(stream, {
-        headers: { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' },
-      })
-    : data({ message: 'No pad of this name is here.' }, { status: 404 });
+  return stream ? streamAnswer(stream) : data({ message: 'No pad of this name is here.' }, { status: 404 });
 }

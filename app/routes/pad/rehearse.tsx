@@ -38,7 +38,12 @@ export async function loader({ request }: Route.LoaderArgs) {
     if (!visit?.routine || !client) notFound('routine');
     thresholds = latestThresholds(await seriesOfClient(practiceId, client.id));
     const back = `/visits/${visitId}/compose`;
-    rehearsed = { routine: visit.routine, name: visit.routine.name, client: client.name, back };
+    rehearsed = {
+      routine: visit.routine,
+      name: visit.routine.name,
+      client: { id: client.id, name: client.name },
+      back,
+    };
   }
   return data({
     rehearsed,
