@@ -129,7 +129,9 @@ async function expectDayDone(day: readonly Working[]): Promise<void> {
     await owner.goto('/clients');
     await owner.getByRole('link', { name: client }).first().click();
     await owner.waitForURL(/\/clients\/[0-9a-f-]{36}$/);
-    await owner.getByRole('link', { name: 'Visits', exact: true }).click();
+    // The list that is left has a column of that name.
+    await owner.getByRole('navigation', { name: 'Client' }).getByRole('link', { name: 'Visits' }).click();
+    await owner.waitForURL('**/visits');
     const row = owner.getByRole('row', { name: new RegExp(`Jaw, left ${value}`) });
     // What another machine wrote a moment ago may come a moment later.
     await expect(async () => {

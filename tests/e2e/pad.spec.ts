@@ -129,6 +129,7 @@ test('words are pressed blind: nothing is shown until both are done, what was pr
   await atThePad(page);
   await page.getByRole('link', { name: 'Words, blind' }).click();
   await expect(page.locator('.pad-asked')).toHaveText('feather, then light');
+  await page.route('**/pad/words/keep', (route) => route.abort(), { times: 1 });
   await page.getByRole('button', { name: 'Begin' }).click();
   for (const word of ['feather', 'light']) {
     await expect(page.locator('.pad-asked')).toContainText(`Press ${word}`);
@@ -137,6 +138,8 @@ test('words are pressed blind: nothing is shown until both are done, what was pr
     await page.waitForTimeout(1300);
     await page.keyboard.up('Space');
   }
+  // The network was cut just then: nothing is lost, and what was pressed is told as soon as it is kept.
+  await page.getByRole('button', { name: 'Try to keep it again' }).click();
   await expect(page.locator('.pad-result')).toHaveCount(2);
   await expect(page.locator('.pad-result').nth(1)).toContainText(
     /light.* kPa, (in the aim|within the word|(hard|soft)er than the word)/,

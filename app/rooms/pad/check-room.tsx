@@ -26,7 +26,7 @@ export function CheckRoom({ checks }: { checks: readonly PadCheck[] }) {
   const { shortDay } = useDates();
   const [read, setRead] = useState<WeightRead[]>([]);
   const [nowN, setNowN] = useState<{ forceN: number; standing: number | null } | null>(null);
-  const kept = useKept<{ once: string; pad: string; weights: WeightRead[] }>('/pad/check/keep');
+  const kept = useKept<{ once: string; pad: string; weights: WeightRead[] }>('/pad/check/keep', () => setRead([]));
   const recent = useRef<Touch[]>([]);
   const toldAt = useRef(0);
   usePadHeard(
@@ -56,10 +56,7 @@ export function CheckRoom({ checks }: { checks: readonly PadCheck[] }) {
     setRead((all) => [...all.filter((w) => w.grams !== grams), { grams, readN }].sort((a, b) => a.grams - b.grams));
     if (isStandIn) put(0);
   };
-  const keep = async () => {
-    const answer = await kept.keep({ once: crypto.randomUUID(), pad: pad!, weights: read });
-    if (answer) setRead([]);
-  };
+  const keep = () => void kept.keep({ once: crypto.randomUUID(), pad: pad!, weights: read });
   const [last, before] = checks;
   const drift = last && before ? driftBetween(before, last) : null;
   return (
@@ -121,7 +118,7 @@ export function CheckRoom({ checks }: { checks: readonly PadCheck[] }) {
           </tbody>
         </table>
         <div className="pad-buttons">
-          <Button disabled={!read.length || here.status !== 'here'} onClick={() => void keep()}>
+          <Button disabled={!read.length || here.status !== 'here'} onClick={keep}>
             Keep this check
           </Button>
           <KeptLine kept={kept} />

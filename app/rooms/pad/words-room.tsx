@@ -46,13 +46,11 @@ export function WordsRoom({ people, scale, shows, isOwner, now }: WordsData) {
   const [contact, setContact] = useState<PadContact>('two-fingers');
   const [asked, setAsked] = useState<[Pressure, Pressure]>(() => wordsToAsk(wordCards(own, scale), new Date(now)));
   const [result, setResult] = useState<KeptWord[] | null>(null);
-  const kept = useKept<WordsSent, { words: KeptWord[] }>('/pad/words/keep');
+  const kept = useKept<WordsSent, { words: KeptWord[] }>('/pad/words/keep', ({ words }) => setResult(words));
   const { setTold } = kept;
   const round = useWordRound((pressed: PressedWord[]) => {
     const presses = pressed.map(({ word, trace }) => ({ word, readings: sentOf(fromFirst(trace)) }));
-    void kept
-      .keep({ once: crypto.randomUUID(), pad: pad!, contact, presses })
-      .then((answer) => answer && setResult(answer.words));
+    void kept.keep({ once: crypto.randomUUID(), pad: pad!, contact, presses });
   });
   usePadHeard(
     (touch) => round.hear(touch),

@@ -116,7 +116,7 @@ export function FindItRoom({ cards, answers, timeZone, now }: TrainerData) {
           <span className="soft">
             {known} of {keys.length} begun, {dueNow} due
           </span>
-          <div className="end">
+          <div className="end flex-wrap">
             <BsForm.Select
               size="sm"
               aria-label="What to practise"
@@ -136,7 +136,7 @@ export function FindItRoom({ cards, answers, timeZone, now }: TrainerData) {
               className="text-nowrap"
               onClick={round.isRunning ? round.end : begin}
             >
-              {round.isRunning ? 'End the round' : 'Ten against the clock (t)'}
+              {round.isRunning ? 'End the round' : 'Against the clock (t)'}
             </Button>
             <Link to="/atlas" className="btn btn-outline-primary btn-sm">
               Atlas
