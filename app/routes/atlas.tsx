@@ -1,6 +1,6 @@
 import { ENTRY_KINDS, type EntryKind } from '../../core/atlas';
 import { screen } from '../../core/limits';
-import { useMemo, useRef } from 'react';
+import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import { Form as BsForm } from 'react-bootstrap';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { findClient } from '../../server/db/queries/clients.server';
@@ -8,6 +8,7 @@ import { latestMeasures, measuredClients } from '../../server/db/queries/measure
 import { answersTo, readAsk, reachOf } from '../rooms/atlas/ask';
 import { chartAsSvg } from '../parts/export/picture';
 import { PictureButtons } from '../parts/export/picture-buttons';
+import { JawDial, type Opening } from '../rooms/atlas/jaw-dial';
 import { Results } from '../rooms/atlas/results';
 import { SearchPanel } from '../rooms/atlas/search-panel';
 import { Sheet } from '../rooms/atlas/sheet';
@@ -37,6 +38,9 @@ export const meta: Route.MetaFunction = ({ params }) => {
   const entry = ATLAS_ENTRIES.find((e) => e.kind === params.kind && e.id === params.id);
   return [{ title: `${entry?.name ?? 'Atlas'} · Velvet Compass` }];
 };
+
+/** Fetched when a jaw is opened. */
+const JawChanges = lazy(() => import('../rooms/atlas/jaw-changes-told'));
 
 const PICKABLE: readonly EntryKind[] = ['point', 'muscle', 'node', 'landmark'];
 
@@ -75,10 +79,13 @@ export default function Atlas({ loaderData: { whose, measured }, params }: Route
   );
   const caution = CAUTIONS.find((c) => c.key === ask.caution);
   const keepOff = useMemo(() => keepOffMarks(screen(caution ? [{ ...caution, question: null }] : [], {})), [caution]);
+  const [openingMm, setOpening] = useState<Opening>(0);
+  const jaw = useMemo(() => (openingMm ? { pose: { openingMm } } : null), [openingMm]);
   const fitting = useFitted(whose?.measures ?? null);
   return (
     <div className="visit-body is-page atlas">
       <div className="chart-side" ref={chart}>
+        <JawDial openingMm={openingMm} onOpening={setOpening} />
         <FaceChart
           map={['Points']}
           pick={pick}
@@ -90,6 +97,8 @@ export default function Atlas({ loaderData: { whose, measured }, params }: Route
           keepOff={keepOff}
           measures={whose?.measures ?? null}
           fitted={fitting.head}
+          jaw={jaw}
+          turn={openingMm ? 'left' : null}
         />
       </div>
       <main className="work">
@@ -125,6 +134,11 @@ export default function Atlas({ loaderData: { whose, measured }, params }: Route
             <Results answers={answers} ask={ask} query={search} chosen={entry ? `${entry.kind}/${entry.id}` : null} />
           </div>
           <article className="atlas-sheet" aria-live="polite">
+            {openingMm > 0 && (
+              <Suspense>
+                <JawChanges openingMm={openingMm} />
+              </Suspense>
+            )}
             {entry ? (
               <>
                 <div className="sheet-actions no-print">

@@ -5,6 +5,7 @@ import type { Bodies } from './bodies.ts';
 import type { Mouth } from './mouth.ts';
 import { mouthSvg, openMouthCurves } from './mouth-drawing.ts';
 import type { PosedBodies } from './posed-head.ts';
+import type { PoseView } from './poses.ts';
 import { drawRelief, type QuietZone, type Relief } from './relief.ts';
 import { terrainSvg } from './svg.ts';
 import { thumbsSvg } from './thumbs.ts';
@@ -51,14 +52,20 @@ export function traceView(bodies: Bodies, view: View, resolution: number, left?:
 export const drawView = (bodies: Bodies, view: View, map: DepthMap): string =>
   terrainSvg(view, PICTURES[view], reliefOf(bodies, view, map));
 
-/** The same of a head whose jaw is posed, traced at a resolution: an aside pose is not the same on both sides. */
-export function drawPose({ bodies, flesh, mouth }: PosedBodies, view: 'front' | 'left', resolution: number): string {
+/** What a view of the head sees of it with its jaw posed: an aside pose is not the same on both sides. */
+export function tracePose({ bodies, flesh }: PosedBodies, view: PoseView, resolution: number): DepthMap {
+  if (view === 'right' && !flesh.motion.pose.leftMm)
+    return flipped(tracePose({ bodies, flesh, mouth: null }, 'left', resolution));
   const picture = PICTURES[view];
   const symmetric = picture.symmetric && !flesh.motion.pose.leftMm;
-  const map = traceDepth(bodies.head.body.distance, lensOf(view, bodies), { ...picture, symmetric }, resolution);
+  return traceDepth(bodies.head.body.distance, lensOf(view, bodies), { ...picture, symmetric }, resolution);
+}
+
+/** The terrain drawing of a view of a head whose jaw is posed, as SVG text. */
+export function drawPose({ bodies, mouth }: PosedBodies, view: PoseView, map: DepthMap): string {
   if (!mouth) return drawView(bodies, view, map);
   const relief = reliefOf(bodies, view, map, mouth);
-  return terrainSvg(view, picture, relief, mouthSvg(mouth, view, map, relief.silhouette));
+  return terrainSvg(view, PICTURES[view], relief, mouthSvg(mouth, view, map, relief.silhouette));
 }
 
 /** One small picture of every view, side by side in one SVG text. */
@@ -92,7 +99,7 @@ function reliefOf(bodies: Bodies, view: View, map: DepthMap, mouth?: Mouth): Rel
         : { ...zone, depthMm: project(side(head.ear.at(0, 15, 0)))[2], slackMm: 22 },
     );
   }
-  if (mouth && view === 'front')
+  if (mouth && (view === 'front' || view === 'opened'))
     quiet.push({
       outline: mouth.rim.map((p): Xy => {
         const q = project(p);

@@ -38,14 +38,18 @@ export {
 } from './views.ts';
 export type { DepthMap } from './trace.ts';
 // Drawing a view.
-export { drawPose, drawThumbs, drawView, traceView } from './draw.ts';
-export { bellyOf, drawFibres, fibreLines, type FibreDrawing } from './muscle-drawing.ts';
+export { drawPose, drawThumbs, drawView, tracePose, traceView } from './draw.ts';
+export { bellyOf, drawFibres, fibreDrawing, fibreLines, seenFibres, type FibreDrawing } from './muscle-drawing.ts';
 export { spotsOf, type Spot } from './places.ts';
 export { polylinesOf } from './path.ts';
 // A place of the skin, out of one view and into another.
 export { flatViewOf, skinAt, spotOfSkin } from './skin.ts';
 export { tapeMm } from './tape.ts';
 // A jaw that opens.
-export { jawMotion, jawPlaces } from './jaw-motion.ts';
-export { poseFlesh } from './jaw-flesh.ts';
+export { DRAWN_POSES, nearestPose, POSE_VIEWS, POSES_OF, type PoseName, type PoseView } from './poses.ts';
+export { jawMotion, jawPlaces, type JawMotion, type JawPose } from './jaw-motion.ts';
+export { poseFlesh, type PosedFlesh } from './jaw-flesh.ts';
 export { poseBodies } from './posed-head.ts';
+export { chinLine, condyleWay, incisorWay, jawOutline } from './jaw-bone.ts';
+export { DRAWN_JAW, drawnFlesh, MOST_DRAWN_MM, onPosedSheet, posedPlace, stretchedFibre } from './drawn-jaw.ts';
+export { carriedPaths, depthBytes, pathsOfSvg, pathText, type PathPoints } from './carry.ts';

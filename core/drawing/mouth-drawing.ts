@@ -5,8 +5,9 @@ import type { Mouth } from './mouth.ts';
 import { curvePath, lengthOf, linePath, simplify, smoothed } from './path.ts';
 import { alongRay, type DepthMap } from './trace.ts';
 import type { Vec3, Xy } from './vector.ts';
+import { PICTURES, type View } from './views.ts';
 
-const inProfile = (view: string): boolean => view === 'left' || view === 'right';
+const inProfile = (view: View): boolean => view === 'left' || view === 'right';
 
 /** The edges of the red of open lips, and what is left of the line where they meet. */
 export function openMouthCurves({ redTop, redFoot, corners }: Mouth): FeatureCurve[] {
@@ -55,38 +56,40 @@ const LINE = 'var(--chart-line,#2B1F33)';
 const TOOTH_MM = 9;
 const TONGUE = { belowPx: 14, rx: 24, ry: 21 } as const;
 
+/** The teeth as a pale band with an edge and a few joints, and what they are cut to. */
+function teethSvg({ teeth }: Mouth, at: (p: Vec3) => Xy, isProfile: boolean): string {
+  const { upper, lower, upperGaps, lowerGaps } = teeth;
+  const raised = (p: Vec3, mm: number): Xy => at([p[0], p[1] + mm, p[2]]);
+  const band = (edge: readonly Vec3[], mm: number) =>
+    linePath([...edge.map(at), ...edge.toReversed().map((p) => raised(p, mm))], true);
+  const line = (edge: readonly Vec3[]) => curvePath(edge.map(at));
+  const joints = (gaps: readonly Vec3[], mm: number) =>
+    isProfile ? '' : gaps.map((p) => linePath([at(p), raised(p, mm)], false)).join('');
+  return [
+    `<path d="${band(upper, TOOTH_MM)}${band(lower, -TOOTH_MM)}" fill="var(--chart-teeth,#F5F4F6)" fill-opacity=".8"/>`,
+    `<path d="${line(upper)}${line(lower)}" fill="none" stroke="${LINE}" stroke-width=".6" stroke-opacity=".7"/>`,
+    `<path d="${joints(upperGaps, TOOTH_MM)}${joints(lowerGaps, -TOOTH_MM)}" fill="none" stroke="${LINE}" stroke-width=".45" stroke-opacity=".45"/>`,
+  ].join('');
+}
+
 /**
- * What is seen in an open mouth: in front the dark opening with the tongue and a hint of the teeth, clipped to it. In
- * profile one sees through the notch between the lips.
+ * What is seen in an open mouth: the dark opening, in front with the tongue and a hint of the teeth, clipped to it. In
+ * profile one sees through the notch between the lips. On the opened face, a map, the opening is all.
  */
-export function mouthSvg(mouth: Mouth, view: 'front' | 'left', map: DepthMap, silhouette: string): string {
+export function mouthSvg(mouth: Mouth, view: View, map: DepthMap, silhouette: string): string {
   const at = (p: Vec3): Xy => {
     const q = map.lens.project(p);
     return [q[0], q[1]];
   };
   const id = `chart-${view}-mouth`;
-  const opening = view === 'front' ? openingPath(mouth, map) : '';
-  const lower = (p: Vec3, mm: number): Vec3 => [p[0], p[1] + mm, p[2]];
-  const band = (edge: readonly Vec3[], mm: number) =>
-    linePath([...edge.map(at), ...edge.toReversed().map((p) => at(lower(p, mm)))], true);
-  const line = (edge: readonly Vec3[]) => curvePath(edge.map(at));
-  const joints = (gaps: readonly Vec3[], mm: number) =>
-    view === 'front' ? gaps.map((p) => linePath([at(p), at(lower(p, mm))], false)).join('') : '';
-  const { upper, lower: foot, upperGaps, lowerGaps } = mouth.teeth;
-  const clip = opening
-    ? `<path d="${opening}"/>`
-    : `<path clip-rule="evenodd" d="M0 0l440 0l0 560l-440 0z${silhouette}"/>`;
-  const [tx, ty] = at(mouth.tongue);
-  const inside = opening
-    ? `<path d="${opening}" fill="var(--chart-mouth,#63506A)"/><ellipse cx="${tx.toFixed(1)}" cy="${(ty + TONGUE.belowPx).toFixed(1)}" rx="${TONGUE.rx}" ry="${TONGUE.ry}" fill="var(--chart-tongue,#7A6681)" clip-path="url(#${id})"/>`
-    : '';
-  const teeth = [
-    `<path d="${band(upper, TOOTH_MM)}${band(foot, -TOOTH_MM)}" fill="var(--chart-teeth,#F5F4F6)" fill-opacity=".8"/>`,
-    `<path d="${line(upper)}${line(foot)}" fill="none" stroke="${LINE}" stroke-width=".6" stroke-opacity=".7"/>`,
-    `<path d="${joints(upperGaps, TOOTH_MM)}${joints(lowerGaps, -TOOTH_MM)}" fill="none" stroke="${LINE}" stroke-width=".45" stroke-opacity=".45"/>`,
-  ].join('');
-  const rim = opening
-    ? `<path d="${opening}" fill="none" stroke="${LINE}" stroke-width="1.1" stroke-opacity=".85" stroke-linejoin="round"/>`
-    : '';
-  return `<clipPath id="${id}">${clip}</clipPath><g class="chart-mouth">${inside}<g clip-path="url(#${id})">${teeth}</g>${rim}</g>`;
+  const { widthPx, heightPx } = PICTURES[view];
+  if (inProfile(view))
+    return `<clipPath id="${id}"><path clip-rule="evenodd" d="M0 0l${widthPx} 0l0 ${heightPx}l-${widthPx} 0z${silhouette}"/></clipPath><g class="chart-mouth"><g clip-path="url(#${id})">${teethSvg(mouth, at, true)}</g></g>`;
+  const opening = openingPath(mouth, map);
+  const dark = `<path d="${opening}" fill="var(--chart-mouth,#63506A)"/>`;
+  const rim = `<path d="${opening}" fill="none" stroke="${LINE}" stroke-width="1.1" stroke-opacity=".85" stroke-linejoin="round"/>`;
+  if (view === 'opened') return `<g class="chart-mouth">${dark}${rim}</g>`;
+  const [x, y] = at(mouth.tongue);
+  const tongue = `<ellipse cx="${x.toFixed(1)}" cy="${(y + TONGUE.belowPx).toFixed(1)}" rx="${TONGUE.rx}" ry="${TONGUE.ry}" fill="var(--chart-tongue,#7A6681)" clip-path="url(#${id})"/>`;
+  return `<clipPath id="${id}"><path d="${opening}"/></clipPath><g class="chart-mouth">${dark}${tongue}<g clip-path="url(#${id})">${teethSvg(mouth, at, false)}</g>${rim}</g>`;
 }

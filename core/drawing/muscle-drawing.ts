@@ -87,22 +87,36 @@ export function bellyOf(lines: readonly Fibre[]): Vec3 | null {
   return near.sort((a, b) => a.off - b.off)[0]?.p ?? null;
 }
 
-/** Draw fibres in one view, null when they cannot be seen; fibres that crowd by foreshortening thin out to 2.4 px. */
+/** What a view sees of each fibre; null when it shows too little of the muscle. */
+export function seenFibres(lines: readonly Fibre[], map: DepthMap, onRight: boolean): Vec3[][] | null {
+  const seen = lines.map((line) => longestSeen(line, map, onRight)).filter((line) => line.length > 2);
+  return seen.length < Math.min(3, lines.length - 1) ? null : seen;
+}
+
+/** Draw fibres in one view, null when they cannot be seen. */
 export function drawFibres(
   lines: readonly Fibre[],
   isRing: boolean,
   map: DepthMap,
   onRight: boolean,
 ): FibreDrawing | null {
-  const seen = lines
-    .map((line) =>
-      longestSeen(line, map, onRight).map((p): Xy => {
-        const [x, y] = map.lens.project(p);
-        return [x, y];
-      }),
+  const seen = seenFibres(lines, map, onRight);
+  return (
+    seen &&
+    fibreDrawing(
+      seen.map((line) =>
+        line.map((p): Xy => {
+          const [x, y] = map.lens.project(p);
+          return [x, y];
+        }),
+      ),
+      isRing,
     )
-    .filter((line) => line.length > 2);
-  if (seen.length < Math.min(3, lines.length - 1)) return null;
+  );
+}
+
+/** Fibres on the sheet as path data; those that crowd by foreshortening thin out to 2.4 px. */
+export function fibreDrawing(seen: readonly Xy[][], isRing: boolean): FibreDrawing {
   const first = seen[0]!;
   const last = seen[seen.length - 1]!;
   const inner = seen.slice(1, -1);

@@ -28,6 +28,7 @@ export {
 export { countsBySide, unevenSteps } from './uneven.ts';
 // What sounds, speaks or shows, ahead of time.
 export { momentsAhead, type Moment } from './moments.ts';
+export { jawShare } from './jaw-beat.ts';
 export { beginsStep, speakerOf, spokenAt, USUAL_HEARING, type Hearing, type HearingAlone } from './spoken.ts';
 export { bodyWords, faceOf, goOnWords, handWords, middleWords, nextWords } from './words.ts';
 // Comparing the sides when one of them is done.

@@ -46,6 +46,7 @@ export {
   LIMITED_BELOW_MM,
   movedByOverlap,
   OPENING_KEYS,
+  OPENING_MARKS_MM,
   openingBand,
   openingChange,
   openingFromFingers,
@@ -53,7 +54,14 @@ export {
   openingsContradict,
   type OpeningKey,
 } from './opening.ts';
-export { lateralMovement, movementBand, openingPath, protrusion, USUAL_MOVEMENT_MM } from './jaw-movement.ts';
+export {
+  lateralMovement,
+  movementBand,
+  openingPath,
+  type OpeningPath,
+  protrusion,
+  USUAL_MOVEMENT_MM,
+} from './jaw-movement.ts';
 export { jawLimitation20, jawLimitation8, oralBehaviours } from './jaw-function.ts';
 // Head, eyes, stress, pain, own goals.
 export {

@@ -13,6 +13,8 @@ export interface Opening {
 /** Below 40 mm is limited in the published rule, which is about the assisted opening; taken here as a level of caution. */
 export type OpeningBand = 'limited' | 'not-limited';
 export const LIMITED_BELOW_MM = 40;
+/** Marks on the way of an opening, mm: the published rule, and a stricter one before it (common practice, no source). */
+export const OPENING_MARKS_MM = [35, LIMITED_BELOW_MM] as const;
 
 export function openingFromRuler(distanceMm: number, overlapMm = 0): Opening {
   if (!Number.isFinite(distanceMm) || distanceMm < 0 || distanceMm > 90)

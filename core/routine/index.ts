@@ -42,6 +42,7 @@ export {
 // Techniques and schools, as the reference writes them.
 export { catalogueWith, newStep, stepNames, techniqueFor, type Catalogue, type Technique } from './technique.ts';
 export { touchedRegions } from './touched.ts';
+export { stepOpening, type JawLimits, type StepOpening } from './jaw.ts';
 export type { School } from './school.ts';
 // What happens from when to when, and how long it takes.
 export {

@@ -1,5 +1,5 @@
 import type { GuideEvent } from '../guide/index.ts';
-import type { Catalogue, Routine, School, Step, Technique } from '../routine/index.ts';
+import type { Catalogue, JawLimits, Routine, School, Step, Technique } from '../routine/index.ts';
 import type { PlaceRef, Region } from '../words/index.ts';
 import type { DateFormat, Felt } from '../record/index.ts';
 import type { Day } from './days.ts';
@@ -33,6 +33,8 @@ export interface HomePacket extends PacketHead {
   /** Those of the plan, each with the client’s own words as its cue. */
   techniques: Technique[];
   school: School;
+  /** How far the mouth may open in its steps; nothing where it was not measured. */
+  jaw: JawLimits;
   /** The places of the plan, by kind and id. */
   places: Record<string, HomePlace>;
   /** What is rated; null where there is no complaint. */

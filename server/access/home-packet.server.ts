@@ -6,6 +6,7 @@ import { findClient } from '../db/queries/clients.server';
 import { openHomeFlags } from '../db/queries/home-arrivals.server';
 import { runsOfPlan } from '../db/queries/home-plans.server';
 import type { LinkHolder } from '../db/queries/links.server';
+import { openingOfClient } from '../db/queries/readings.server';
 import { homeReach } from '../db/queries/practice.server';
 import { homeOffer } from './home.server';
 
@@ -24,11 +25,12 @@ export async function packetHead(holder: LinkHolder, client: Pick<Client, 'name'
 export async function homePacket(holder: LinkHolder, now: Date): Promise<HomePacket | null> {
   const { practiceId, clientId, planId } = holder;
   if (!planId) return null;
-  const [offer, client, runs, flags] = await Promise.all([
+  const [offer, client, runs, flags, jaw] = await Promise.all([
     homeOffer(practiceId, clientId, new Set()),
     findClient(practiceId, clientId),
     runsOfPlan(practiceId, planId),
     openHomeFlags(practiceId, clientId),
+    openingOfClient(practiceId, clientId),
   ]);
   const plan = offer?.plans.find((p) => p.id === planId && p.endedAt === null);
   const head = client && (await packetHead(holder, client));
@@ -57,6 +59,7 @@ export async function homePacket(holder: LinkHolder, now: Date): Promise<HomePac
       clientCue: words,
     })),
     school,
+    jaw,
     places: homePlaces(stepsOf({ items: steps }), offer.catalogue),
     complaint: first ? { id: first.id, name: complaintName(first).toLowerCase() } : null,
     runs,

@@ -1,5 +1,4 @@
 import type { ClientMeasureId, ClientMeasures } from '../../../core/atlas';
-import type { OneSide } from '../../../core/words';
 import { lazy, memo, Suspense, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useInBrowser } from '../fields/use-in-browser';
 import { ChartTools } from './chart-tools';
@@ -22,6 +21,7 @@ import { PathLayer, type PathMark } from './path-layer';
 import { aimAt, near, visiblePart, wordBoxes } from './part-of-sheet';
 import { ChoiceRing } from './choice-ring';
 import { PickLayer } from './pick-layer';
+import { pickOn } from './pick-on';
 import {
   bestView,
   edgesOf,
@@ -36,6 +36,11 @@ import {
   type View,
 } from './places';
 import type { FittedHead } from './fitted';
+import { isAtJoint, JawHollows } from './jaw/hollows';
+import { JawLine } from './jaw/jaw-line';
+import { PoseTerrain } from './jaw/pose-terrain';
+import { isProfile, type JawShown, posedFibres, shownPosed, useJawFibres, usePosed } from './jaw/posed';
+import { MusclesLayer, type MuscleSide } from './muscles-layer';
 import { THUMBS_URL } from './terrain';
 import type Layers from './map-layers';
 import { Edges, Terrain } from './terrain-layer';
@@ -48,11 +53,6 @@ const MapLayers = lazy(() =>
   import('./map-layers').catch(() => ({ default: memo(() => null) as unknown as typeof Layers })),
 );
 
-interface MuscleSide {
-  id: string;
-  side: OneSide;
-  chosen?: boolean;
-}
 interface Props {
   stops?: readonly Stop[];
   onChooseStop?: (id: string) => void;
@@ -61,6 +61,8 @@ interface Props {
   soundings?: readonly Sounding[];
   keepOff?: readonly KeepOff[];
   muscles?: readonly MuscleSide[];
+  /** How the jaw of the drawn head is held; shut where nothing is said. */
+  jaw?: JawShown | null;
   changes?: readonly Change[];
   pick?: Pick;
   ring?: RingState | null;
@@ -77,6 +79,8 @@ interface Props {
   focusedMeasure?: ClientMeasureId | null;
   /** The chart comes near to these whenever they change. */
   nearTo?: readonly Place[];
+  /** How near, as a scale of the whole sheet. */
+  nearScale?: number | undefined;
   /** The chart turns here whenever this changes. */
   turn?: View | null;
   /** Drawings fitted to this client instead of the standard ones. */
@@ -105,6 +109,7 @@ export function FaceChart(props: Props) {
     soundings,
     keepOff,
     muscles,
+    jaw,
     changes,
     pick,
     ring,
@@ -116,6 +121,7 @@ export function FaceChart(props: Props) {
     focusedMeasure = null,
     turn = null,
     nearTo,
+    nearScale,
     over,
     onPoint,
     onView,
@@ -146,20 +152,39 @@ export function FaceChart(props: Props) {
   const moving = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
   const standardFibres = useFibres(!!muscles?.length || !!pick);
-  const fibres = fitted?.fibres ?? standardFibres;
-  const table = fitted?.places ?? standardPlaces;
-  const shown = useMemo(() => shownIn(view, mirrored, table), [view, mirrored, table]);
+  // A jaw that opens is drawn on the adult that all know, with everything that goes along.
+  const posed = usePosed(view, jaw);
+  const own = posed ? null : fitted;
+  const jawFibres = useJawFibres(!!posed);
+  const fibres = useMemo(
+    () => (posed && !posed.moving ? posedFibres(jawFibres, standardFibres, posed) : (own?.fibres ?? standardFibres)),
+    [posed, own, jawFibres, standardFibres],
+  );
+  const table = own?.places ?? standardPlaces;
+  const shown = useMemo(
+    () => (posed ? shownPosed(posed, mirrored) : shownIn(view, mirrored, table)),
+    [posed, view, mirrored, table],
+  );
+  // Come near to where things are while the mouth is shut: an opening jaw does not shift the sheet.
+  const aimed = useMemo(() => shownIn(view, mirrored, table), [view, mirrored, table]);
   const aim = useMemo(
-    () => (nearTo?.length ? aimAt(nearTo, sheetOf(view), size, shown) : null),
-    [nearTo, view, size, shown],
+    () => (nearTo?.length ? aimAt(nearTo, sheetOf(view), size, aimed, nearScale) : null),
+    [nearTo, view, size, aimed, nearScale],
   );
   const zoomed = useZoom(frame, moving, view, aim, !zoom);
 
   const sheet = sheetOf(view);
   const { drawn } = zoomed;
+  /** What is worked, or asked, lies where the head of the jaw comes and goes. */
+  const atJoint = !!map || [...(follow ?? []), ...(paths ?? []).flatMap((p) => p.sides.flat())].some(isAtJoint);
+  /** A profile that opens keeps its mouth in sight. */
+  const isOpen = !!jaw && isProfile(view);
   const part = useMemo(
-    () => (zoom && follow?.length ? near(follow, sheetOf(view), shown) : visiblePart(sheetOf(view), size, drawn)),
-    [zoom, follow, view, shown, size, drawn],
+    () =>
+      zoom && follow?.length
+        ? near(isOpen ? [...follow, ...JAW_FRAME] : follow, sheetOf(view), aimed)
+        : visiblePart(sheetOf(view), size, drawn),
+    [zoom, follow, isOpen, view, aimed, size, drawn],
   );
   const unit = size.width ? Math.max(part.width / size.width, part.height / size.height) : 1;
   const taken = useMemo(() => wordBoxes(part, size, unit), [part, size, unit]);
@@ -177,7 +202,7 @@ export function FaceChart(props: Props) {
   });
   const flip = mirrored ? `matrix(-1 0 0 1 ${sheet.width} 0)` : undefined;
   const on = (layer: Layer) => !hidden.has(layer);
-  const own = (
+  const layers = (
     [
       ['Route', stops],
       ['Tenderness', soundings],
@@ -202,7 +227,7 @@ export function FaceChart(props: Props) {
         ))}
       </div>
       <ChartTools
-        own={own}
+        own={layers}
         hidden={hidden}
         onHide={(l) => setHidden(toggled(hidden, l as Layer))}
         mapOn={mapOn}
@@ -225,7 +250,11 @@ export function FaceChart(props: Props) {
         }}
       >
         <div className="chart-moving" ref={moving}>
-          <Terrain view={view} flip={flip} fitted={fitted?.svg[view]} {...svg} />
+          {posed ? (
+            <PoseTerrain posed={posed} flip={flip} {...svg} />
+          ) : (
+            <Terrain view={view} flip={flip} fitted={fitted?.svg[view]} {...svg} />
+          )}
           <svg {...svg} role="group" aria-label={`${VIEW_NAMES[view]} view${mirrored ? ', mirrored' : ''}`}>
             {inBrowser && (mapOn.size > 0 || chosen) && (
               <Suspense>
@@ -237,7 +266,7 @@ export function FaceChart(props: Props) {
                   taken={taken}
                   shown={shown}
                   table={table}
-                  fitted={fitted?.fibres ?? null}
+                  fitted={posed || own ? fibres : null}
                   on={mapOn}
                   chosen={chosen}
                   second={second}
@@ -248,18 +277,14 @@ export function FaceChart(props: Props) {
             )}
             {inBrowser && muscles && on('Muscle work') && (
               <g transform={flip}>
-                {muscles.map((m) => {
-                  const drawing = fibres[`${m.id}.${m.side}`]?.[view];
-                  return (
-                    drawing && (
-                      <g key={`${m.id}.${m.side}`} className={`chart-muscle${m.chosen ? ' is-chosen' : ''}`}>
-                        <path className="body" d={drawing.outline} />
-                        <path d={drawing.fibres} />
-                      </g>
-                    )
-                  );
-                })}
+                <MusclesLayer muscles={muscles} view={view} fibres={fibres} posed={posed} />
               </g>
+            )}
+            {inBrowser && posed && isProfile(view) && (
+              <>
+                {atJoint && <JawHollows view={view} pose={posed.pose} mirrored={mirrored} />}
+                <JawLine posed={posed} flip={flip} mirrored={mirrored} unit={layer.unit} />
+              </>
             )}
             {inBrowser && keepOff && on('Keep off') && <KeepOffLayer {...layer} zones={keepOff} />}
             {inBrowser && stops && on('Route') && (
@@ -301,6 +326,9 @@ export function FaceChart(props: Props) {
         )}
         {!zoom && <Edges left={leftEdge} right={rightEdge} />}
         {!zoom && view === 'opened' && <span className="chart-edge-word">{OPENED_IS}</span>}
+        {posed && fitted && (
+          <span className="chart-edge-word is-second">an open jaw is drawn on the average adult</span>
+        )}
         {zoom && (
           <span className="chart-corner-word">{nearWords(view, leftEdge, follow, isOwn ? 'your' : 'client’s')}</span>
         )}
@@ -308,6 +336,9 @@ export function FaceChart(props: Props) {
     </section>
   );
 }
+
+/** The places of the midline that an opening mouth keeps in sight. */
+const JAW_FRAME: Place[] = ['labiale-superius', 'gnathion'].map((id) => ({ kind: 'landmark', id, side: 'midline' }));
 
 /** Said beside the opened face, once. */
 const OPENED_IS = 'opened: both sides, ear to ear; a map, not a likeness';
@@ -335,19 +366,3 @@ const thumbOf = (view: View) => ({
 
 const toggled = <T,>(set: ReadonlySet<T>, value: T): ReadonlySet<T> =>
   new Set(set.has(value) ? [...set].filter((v) => v !== value) : [...set, value]);
-
-/** On a chart that is a map, places of a kind can be picked while their layer is on. */
-const LAYER_OF: Partial<Record<Place['kind'], MapLayer>> = {
-  point: 'Points',
-  muscle: 'Muscles',
-  node: 'Lymph',
-  landmark: 'Landmarks',
-};
-
-/** What can be picked now: on a map the kinds whose layer is on, elsewhere all while the places are shown. */
-const pickOn = (pick: Pick | undefined, map: ReadonlySet<MapLayer> | null, hidden: boolean): Pick | undefined =>
-  !pick || hidden
-    ? undefined
-    : map
-      ? { ...pick, places: pick.places.filter((p) => map.has(LAYER_OF[p.place.kind] ?? 'Points')) }
-      : pick;

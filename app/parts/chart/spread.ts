@@ -26,3 +26,11 @@ export function spread<T extends { x: number; y: number }>(
   for (let i = 0; i < 140; i++) simulation.tick();
   return marks.map((m, i) => ({ ...m, x: Math.round(free[i]!.x * 10) / 10, y: Math.round(free[i]!.y * 10) / 10 }));
 }
+
+/** Heights in their order moved down until each stands so far below the one before, the whole about where it was. */
+export function spreadDown(heights: readonly number[], gap: number): number[] {
+  const moved: number[] = [];
+  for (const y of heights) moved.push(Math.max(y, (moved.at(-1) ?? -Infinity) + gap));
+  const shift = moved.reduce((sum, y, i) => sum + y - heights[i]!, 0) / (moved.length || 1);
+  return moved.map((y) => y - shift / 2);
+}

@@ -1,9 +1,10 @@
 import { bodyWords, endsByFeel, faceOf, nextWords, type GuideState } from '../../../core/guide';
-import { type Catalogue, type Cue, pathWords, type Step } from '../../../core/routine';
+import { type Catalogue, type Cue, pathWords, type Step, type StepOpening } from '../../../core/routine';
 import { CONTACT_NAMES, type OneSide, type Side } from '../../../core/words';
 import { PressureDot, SideMark, sideName } from '../marks/marks';
 import { FeltEnd } from './felt-end';
 import { TestPanel } from './test-panel';
+import { jawWords } from './use-jaw';
 
 const ownSide = (side: Side): string => (side === 'left' || side === 'right' ? `your ${side}` : sideName(side));
 
@@ -17,6 +18,7 @@ export function CuePanel({
   nameOf,
   catalogue,
   holdWord,
+  opening,
   doneSide,
   refused,
   isFirstTouch,
@@ -34,6 +36,8 @@ export function CuePanel({
   catalogue: Catalogue;
   /** What the school calls staying on a place. */
   holdWord: string | undefined;
+  /** How far the mouth opens in this step; null where it stays shut. */
+  opening: StepOpening | null;
   /** The side that is wholly done while the other waits. */
   doneSide: OneSide | null;
   refused: string;
@@ -78,6 +82,7 @@ export function CuePanel({
             <div className="beside">
               <strong>{face.line}</strong>
               <div className="soft">{face.under}</div>
+              {opening && <div className="soft jaw-words">{jawWords(cue, state, opening)}</div>}
               {technique.clientCue && !isAlone && <div>“{technique.clientCue}”</div>}
             </div>
           </div>

@@ -1,12 +1,14 @@
 import { cueLengthMs, type GuideState } from '../../../core/guide';
-import { alongPath, type Cue, type Step } from '../../../core/routine';
+import { alongPath, type Cue, type Step, type StepOpening } from '../../../core/routine';
 import type { Screening } from '../../../core/limits';
 import { keepOffMarks, standingMarks } from '../chart/chart-marks';
 import { FaceChart } from '../chart/face-chart';
 import type { RingState } from '../chart/layers';
 import { pathMark } from '../chart/path-layer';
-import { bestView, placesOn, spotOf, VIEWS, worldOf, type Place } from '../chart/places';
+import { viewWithJaw } from '../chart/jaw/jaw-view';
+import { placesOn, spotOf, VIEWS, worldOf, type Place } from '../chart/places';
 import { useMemo } from 'react';
+import { useJaw } from './use-jaw';
 
 /** A keep-off place is named when the contact comes so near. Our choice. */
 const NEAR_MM = 55;
@@ -44,6 +46,7 @@ export function PlayerChart({
   cue,
   state,
   screening,
+  opening,
   mirror,
   onTouch,
 }: {
@@ -51,6 +54,8 @@ export function PlayerChart({
   cue: Cue;
   state: GuideState;
   screening: Screening | null;
+  /** How far the mouth opens in this step; null where it stays shut. */
+  opening: StepOpening | null;
   /** As in a mirror, or not, whatever the practitioner chose for the chart. */
   mirror?: boolean | undefined;
   /** The face itself is a large control; who cannot touch it has another. */
@@ -65,7 +70,8 @@ export function PlayerChart({
     () => keepOff.map((k) => ({ ...k, named: follow.some((p) => mmBetween(p, k.place) < NEAR_MM) })),
     [keepOff, follow],
   );
-  const view = follow.length ? bestView(follow) : null;
+  const jaw = useJaw(cue, state, opening);
+  const view = follow.length ? viewWithJaw(opening, follow) : null;
   /** What the view that fits best does not show: the other side, the back, a hand. */
   const elsewhere = useMemo(() => (view ? follow.filter((p) => !spotOf(p, view)) : []), [view, follow]);
   const lengthMs = cueLengthMs(cue, state);
@@ -79,6 +85,8 @@ export function PlayerChart({
         {...(mirror === undefined ? {} : { mirror, bare: true, isOwn: true })}
         zoom={isLive}
         follow={follow}
+        turn={view}
+        jaw={jaw}
         paths={paths}
         keepOff={isReady ? keepOff : near}
         muscles={step.path
@@ -98,6 +106,7 @@ export function PlayerChart({
             mirror={mirror ?? false}
             isOwn={mirror !== undefined}
             follow={elsewhere}
+            jaw={jaw}
             paths={paths}
             ring={ring}
           />

@@ -1,5 +1,5 @@
 import { checkRoutine } from '../../../core/rules';
-import { ribbonOf, stepsOf, type Catalogue, type Routine } from '../../../core/routine';
+import { type JawLimits, ribbonOf, stepOpening, stepsOf, type Catalogue, type Routine } from '../../../core/routine';
 import {
   doneSideAt,
   runRecord,
@@ -46,6 +46,8 @@ export interface PlayerProps {
   stopped: OpenRun | null;
   port: RunPort;
   catalogue: Catalogue;
+  /** How far the client's mouth may open; nothing where it was not measured. */
+  jaw?: JawLimits | undefined;
   /** What the client may have; null where nobody was screened. */
   screening: Screening | null;
   /** The routine as it is composed now: a run that began with another one says so. */
@@ -188,6 +190,7 @@ export function Player(props: PlayerProps) {
 
   const cue = cues[state.cueIndex]!;
   const step = steps[cue.stepIndex]!;
+  const opening = useMemo(() => stepOpening(cue.body, props.jaw), [cue.body, props.jaw]);
   const technique = catalogue.techniques.get(step.technique)!;
   const ended = state.status === 'done' || state.status === 'stopped';
   const doneSide = doneSideAt(cues, cue.index);
@@ -228,6 +231,7 @@ export function Player(props: PlayerProps) {
           cue={cue}
           state={state}
           screening={screening}
+          opening={opening}
           mirror={alone ? atMirror.mirror : undefined}
           onTouch={alone && live ? () => command('toggle') : undefined}
         />
@@ -279,6 +283,7 @@ export function Player(props: PlayerProps) {
               nameOf={nameOf}
               catalogue={catalogue}
               holdWord={catalogue.schools.get(run.routine.school)?.doseWords.hold}
+              opening={opening}
               doneSide={doneSide}
               refused={refused}
               isFirstTouch={isFirstTouch}

@@ -9,15 +9,18 @@ import {
   stepsOf,
   type Routine,
   type Step,
+  stepOpening,
 } from '../../../core/routine';
 import { applyFix, type RuleFinding } from '../../../core/rules';
 import { admitRoutine } from '../../../core/limits';
 import type { RoutineOrigin } from '../../../core/record';
 import { clock, counted, InputError } from '../../../core/words';
-import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { keepOffMarks, stopsOf } from '../chart/chart-marks';
 import { FaceChart } from '../chart/face-chart';
+import { ClientJaw } from '../chart/jaw/client-jaw';
+import { jawHeld } from '../chart/jaw/jaw-view';
 import type { Sounding } from '../chart/layers';
 import { pathsOf } from '../chart/path-layer';
 import type { Place } from '../chart/places';
@@ -111,6 +114,8 @@ export function RoutineTable({
   };
   const steps = stepsOf(routine);
   const openStep = steps.find((s) => s.id === chosen) ?? null;
+  const limits = useContext(ClientJaw);
+  const jaw = openStep && jawHeld(stepOpening(openStep.body, limits));
   const behind = openStep ? steps.indexOf(openStep) + 1 : null;
   /** While places are picked for the open step, the chart gives it places, in order. */
   const pickPlace = (p: Place) => {
@@ -178,6 +183,7 @@ export function RoutineTable({
             soundings={soundings}
             keepOff={keepOffMarks(screening)}
             pick={{ places: pickable, onPick: pickPlace }}
+            jaw={jaw}
           />
         </div>
         <main className="work">

@@ -1,11 +1,19 @@
 import type { KeptHomePlan } from '../../../core/record';
-import { type Catalogue, routineSeconds, emptyRoutine, stepSeconds } from '../../../core/routine';
+import {
+  type Catalogue,
+  emptyRoutine,
+  type JawLimits,
+  routineSeconds,
+  stepOpening,
+  stepSeconds,
+} from '../../../core/routine';
 import { aboutMinutes, dailyMost, plannedDays, rhythmWords, weekdayOf, yourSides } from '../../../core/schedule';
 import { counted } from '../../../core/words';
 import { StopLists } from '../../parts/marks/stop-lists';
 import { lazy, Suspense } from 'react';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { pathMark } from '../../parts/chart/path-layer';
+import { jawHeld, viewWithJaw } from '../../parts/chart/jaw/jaw-view';
 import { viewsShowing } from '../../parts/paper/paper-charts';
 import { useDates } from '../../parts/frame/use-dates';
 
@@ -23,6 +31,7 @@ export function HandOut({
   address,
   today,
   complaint,
+  jaw,
 }: {
   plan: KeptHomePlan;
   catalogue: Catalogue;
@@ -35,6 +44,8 @@ export function HandOut({
   today: string;
   /** What is rated in the evening. */
   complaint: string;
+  /** How far the mouth may open; nothing where it was not measured. */
+  jaw: JawLimits;
 }) {
   const { dayWords } = useDates();
   // What lies behind is ticked already, or was not.
@@ -71,11 +82,13 @@ export function HandOut({
       {plan.steps.map(({ step, words }, i) => {
         const path = pathMark(step);
         const places = path.sides.flat();
+        const opening = stepOpening(step.body, jaw);
+        const views = opening ? [viewWithJaw(opening, places)] : viewsShowing(places).slice(0, 1);
         return (
           <section key={step.id} className="hand-out-step">
             <div className="drawing">
               {places.length > 0 && (
-                <FaceChart bare mirror views={viewsShowing(places).slice(0, 1)} follow={places} paths={[path]} />
+                <FaceChart bare mirror views={views} follow={places} paths={[path]} jaw={jawHeld(opening)} />
               )}
             </div>
             <div>

@@ -1,10 +1,10 @@
 import { useEffect, useMemo } from 'react';
 import { runRecord } from '../../../core/guide';
-import { expandRoutine, type Step } from '../../../core/routine';
+import { expandRoutine, type JawLimits, type Step, stepOpening } from '../../../core/routine';
 import { countsAsDone, homeCatalogue, type HomePacket } from '../../../core/schedule';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { pathMark } from '../../parts/chart/path-layer';
-import { bestView } from '../../parts/chart/places';
+import { jawHeld, viewWithJaw } from '../../parts/chart/jaw/jaw-view';
 import { nowMs } from '../../parts/player/clock';
 import { Player } from '../../parts/player/player';
 import type { OpenRun, RunPort } from '../../parts/player/port';
@@ -17,11 +17,22 @@ import '@fontsource-variable/bricolage-grotesque/index.css';
 import '../../styles/phone-player.scss';
 
 /** Where one step is done, as in a mirror. */
-export function StepDrawing({ step }: { step: Step }) {
+export function StepDrawing({ step, jaw }: { step: Step; jaw: JawLimits }) {
   const path = useMemo(() => pathMark(step), [step]);
   const places = path.sides.flat();
   if (!places.length) return null;
-  return <FaceChart bare mirror isOwn views={[bestView(places)]} follow={places} paths={[path]} />;
+  const opening = stepOpening(step.body, jaw);
+  return (
+    <FaceChart
+      bare
+      mirror
+      isOwn
+      views={[viewWithJaw(opening, places)]}
+      follow={places}
+      paths={[path]}
+      jaw={jawHeld(opening)}
+    />
+  );
 }
 
 const SEEN_EVERY_MS = 2000;
@@ -85,6 +96,7 @@ export function HomePlayer({
         port={port}
         catalogue={catalogue}
         screening={null}
+        jaw={packet.jaw}
         composed={open?.routine ?? routine}
         bar={{ who: null, caution: '', onLeave }}
         before={{ again: false, toReady: [], onReady: () => {}, avoid: [] }}

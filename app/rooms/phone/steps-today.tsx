@@ -21,7 +21,7 @@ export function StepsToday({ packet, draws }: { packet: HomePacket; draws: boole
               <div className="drawing" aria-hidden="true">
                 {draws && (
                   <Suspense>
-                    <StepDrawing step={step} />
+                    <StepDrawing step={step} jaw={packet.jaw} />
                   </Suspense>
                 )}
               </div>

@@ -1,6 +1,6 @@
 import { faceOf, nextWords, speakerOf, timeLeftMs } from '../../../core/guide';
 import type { Screening } from '../../../core/limits';
-import { stepsOf } from '../../../core/routine';
+import { type JawLimits, stepOpening, stepsOf } from '../../../core/routine';
 import { clock } from '../../../core/words';
 import { useMemo } from 'react';
 import { useRevalidator } from 'react-router';
@@ -9,6 +9,7 @@ import { usePulse } from '../../parts/live/use-pulse';
 import { PressureDot, SideMark, sideName } from '../../parts/marks/marks';
 import { PlayerChart } from '../../parts/player/player-chart';
 import type { OpenRun } from '../../parts/player/port';
+import { jawWords } from '../../parts/player/use-jaw';
 import { type ShownRun, useShownRun } from './use-shown-run';
 
 /** What another device guides, large enough for the room: nothing is pressed here. */
@@ -16,14 +17,15 @@ export function RoomScreen({
   visitId,
   run,
   screening,
+  jaw,
   ...clocks
-}: Omit<ShownRun, 'run'> & { visitId: string; run: OpenRun | null; screening: Screening }) {
+}: Omit<ShownRun, 'run'> & { visitId: string; run: OpenRun | null; screening: Screening; jaw: JawLimits }) {
   const { revalidate } = useRevalidator();
   usePulse(visitId, () => void revalidate());
   return (
     <main id="work" className="room-screen">
       {run ? (
-        <Shown run={run} screening={screening} {...clocks} />
+        <Shown run={run} screening={screening} jaw={jaw} {...clocks} />
       ) : (
         <div className="empty">
           <h1 className="h4">The guide has not begun yet</h1>
@@ -36,7 +38,7 @@ export function RoomScreen({
 
 const ENDED = { ready: 'About to begin', done: 'Done', stopped: 'Stopped' } as const;
 
-function Shown({ screening, ...shown }: ShownRun & { screening: Screening }) {
+function Shown({ screening, jaw, ...shown }: ShownRun & { screening: Screening; jaw: JawLimits }) {
   const catalogue = useCatalogue();
   const { cues, state } = useShownRun(shown);
   const { routine } = shown.run;
@@ -46,11 +48,12 @@ function Shown({ screening, ...shown }: ShownRun & { screening: Screening }) {
   const cue = cues[state.cueIndex]!;
   const step = steps[cue.stepIndex]!;
   const technique = catalogue.techniques.get(step.technique)!;
+  const opening = useMemo(() => stepOpening(cue.body, jaw), [cue.body, jaw]);
   const isLive = state.status === 'running' || state.status === 'paused';
   const face = faceOf(cue, state, catalogue.schools.get(routine.school)?.doseWords.hold);
   return (
     <>
-      <PlayerChart step={step} cue={cue} state={state} screening={screening} />
+      <PlayerChart step={step} cue={cue} state={state} screening={screening} opening={opening} />
       <section aria-label="What is done now">
         <p className="soft mb-2">
           {routine.name}, step {cue.stepIndex + 1} of {steps.length}
@@ -75,6 +78,7 @@ function Shown({ screening, ...shown }: ShownRun & { screening: Screening }) {
               <div className="beside">
                 <strong>{face.line}</strong>
                 <div className="soft">{face.under}</div>
+                {opening && <div className="soft jaw-words">{jawWords(cue, state, opening)}</div>}
               </div>
             </div>
             {technique.clientCue && <p className="said">“{technique.clientCue}”</p>}

@@ -5,6 +5,7 @@ import { useLocation } from 'react-router';
 import { homeOffer } from '../../../server/access/home.server';
 import { findClient } from '../../../server/db/queries/clients.server';
 import { contactOf } from '../../../server/db/queries/practice.server';
+import { openingOfClient } from '../../../server/db/queries/readings.server';
 import { ownTechniques } from '../../../server/db/queries/techniques.server';
 import { notFound, permitted } from '../../../server/access/session.server';
 import { withOwn } from '../../parts/catalogue/catalogue';
@@ -16,11 +17,12 @@ import type { Route } from './+types/home-plan';
 
 export async function loader({ request, params }: Route.LoaderArgs) {
   const { practiceId, name, timeZone } = await permitted(request, 'see', 'care');
-  const [client, offer, own, contact] = await Promise.all([
+  const [client, offer, own, contact, jaw] = await Promise.all([
     findClient(practiceId, params.clientId),
     homeOffer(practiceId, params.clientId, new Set()),
     ownTechniques(practiceId),
     contactOf(practiceId),
+    openingOfClient(practiceId, params.clientId),
   ]);
   if (!client || !offer) notFound('home plan');
   return {
@@ -30,6 +32,7 @@ export async function loader({ request, params }: Route.LoaderArgs) {
     own,
     name,
     contact,
+    jaw,
     today: dayOf(new Date().toISOString(), timeZone),
   };
 }
@@ -46,7 +49,7 @@ function useLinkAddress(): string {
 
 /** The plan in force as a page to take along. */
 export default function HomePlanPaper({
-  loaderData: { client, plan, noLonger, own, name, contact, today },
+  loaderData: { client, plan, noLonger, own, name, contact, jaw, today },
 }: Route.ComponentProps) {
   const catalogue = useMemo(() => withOwn(own), [own]);
   const address = useLinkAddress();
@@ -77,6 +80,7 @@ export default function HomePlanPaper({
           contact={contact}
           address={address}
           today={today}
+          jaw={jaw}
           complaint={first ? complaintName(first).toLowerCase() : 'how it is'}
         />
       )}

@@ -5,6 +5,7 @@ import { AssessChart, type ChartMode } from '../../rooms/visit/assess/assess-cha
 import { UndoButtons } from '../../parts/frame/undo-buttons';
 import { useVisit } from '../../rooms/visit/session/context';
 import { Correction } from '../../rooms/visit/session/correction';
+import { type JawLook, lookedOn } from '../../rooms/visit/assess/jaw-look';
 import { LevelSection } from '../../rooms/visit/assess/level-section';
 import { MeasuresSection } from '../../rooms/visit/assess/measures-section';
 import { OpeningFields } from '../../rooms/visit/assess/opening-fields';
@@ -20,12 +21,13 @@ export default function Assess() {
   const { goTo, ended, client, undo, redo } = useVisit();
   const [mode, setMode] = useState<ChartMode>({ kind: 'press' });
   const [spot, setSpot] = useState<string | null>(null);
+  const [look, setLook] = useState<JawLook | null>(null);
   const toggle = (kind: 'spots' | 'scan') => (on: boolean) => setMode(on ? { kind } : { kind: 'press' });
   const habits = habitWords(client.habitSides);
   return (
     <div className="visit-body">
       <div className="chart-side">
-        <AssessChart mode={mode} onMode={setMode} chosenSpot={spot} onChooseSpot={setSpot} />
+        <AssessChart mode={mode} onMode={setMode} chosenSpot={spot} onChooseSpot={setSpot} look={look} />
       </div>
       <main className="work">
         <SaveConflict />
@@ -62,7 +64,7 @@ export default function Assess() {
           <ScanSection phase="before" on={mode.kind === 'scan'} onScan={toggle('scan')} />
           <section className="section">
             <h2>Mouth opening</h2>
-            <OpeningFields phase="before" />
+            <OpeningFields phase="before" onLook={(next) => setLook((last) => lookedOn(last, next))} />
           </section>
           <ThresholdSection phase="before" />
         </fieldset>

@@ -15,7 +15,7 @@ import { UndoButtons } from '../../parts/frame/undo-buttons';
 import { readingWords } from '../../parts/words/reading-words';
 import { runsTold } from '../../../server/access/runs-told.server';
 import { notFound, permitted } from '../../../server/access/session.server';
-import { BarChoice, ChartBar } from '../../rooms/visit/chart/chart-bar';
+import { BarChoice, ChartBar } from '../../parts/chart/chart-bar';
 import { FindingsOver } from '../../rooms/visit/chart/findings-over';
 import { useNumbers } from '../../rooms/visit/chart/use-numbers';
 import { Amendments } from '../../rooms/visit/record/amendments';

@@ -14,6 +14,8 @@ import { ownTechniques } from '../../../server/db/queries/techniques.server';
 import { hasGauge } from '../../../server/gauge.server';
 import { OwnTechniques } from '../../parts/catalogue/own-techniques';
 import { ClientChart } from '../../parts/chart/client-chart';
+import { ClientJaw } from '../../parts/chart/jaw/client-jaw';
+import { useOpeningLimits } from '../../rooms/visit/assess/jaw-readings';
 import { useFitted } from '../../parts/chart/fitted';
 import { notFound, permitted } from '../../../server/access/session.server';
 import { ClientStrip } from '../../rooms/visit/frame/client-strip';
@@ -118,10 +120,13 @@ function Inside() {
   const last = pathname.split('/').at(-1) as Stage;
   const showing = STAGES.includes(last) ? last : 'screen';
   const { ended } = useVisit();
+  const jaw = useOpeningLimits();
   return (
     <div className={`visit${ended ? ' has-ended' : ''}`}>
       <ClientStrip showing={showing} />
-      <Outlet />
+      <ClientJaw value={jaw}>
+        <Outlet />
+      </ClientJaw>
     </div>
   );
 }

@@ -371,3 +371,13 @@ export const JAW_MUSCLES: readonly MuscleRow[] = [
     belly: front('mid', 0, -104),
   },
 ];
+
+/** Muscles that run from the skull to the jaw, and so are stretched when it opens (anatomy, sure). */
+export const STRETCHED_BY_OPENING = [
+  'masseter-superficial',
+  'masseter-deep',
+  'temporalis-anterior',
+  'temporalis-middle',
+  'temporalis-posterior',
+  'medial-pterygoid',
+] as const;

@@ -1,5 +1,6 @@
 import type { CourseRating } from '../../../core/record/index.ts';
 import type { EarlierReadings, MeasureKey, Reading } from '../../../core/measures/index.ts';
+import type { JawLimits } from '../../../core/routine/index.ts';
 import { literal, type Order, QueryTypes, type Transaction } from 'sequelize';
 import { database } from '../connection.ts';
 import { ReadingModel } from '../models/index.ts';
@@ -59,6 +60,22 @@ export const readingsBefore = byPractice(
     return rows;
   },
 );
+
+/** How far a client's mouth opened when it was measured last: the comfortable opening, and where it clicks on its way. */
+export const openingOfClient = byPractice(async (practiceId: string, clientId: string): Promise<JawLimits> => {
+  if (!isUuid(clientId)) return {};
+  const measures: Record<keyof JawLimits, MeasureKey> = { comfortableMm: 'opening-mm', clickMm: 'click-opening-mm' };
+  const rows = await database().query<{ measure: MeasureKey; mm: number }>(
+    // Of two sides that click, the one that clicks earlier, as they were taken together last.
+    `select measure, min(value)::float8 as mm from
+       (select measure, value, visit_id, first_value(visit_id) over (partition by measure order by taken_at desc, id desc) as last_visit
+        from readings where practice_id = :practiceId and client_id = :clientId and measure in (:measures) and visit_id is not null) read
+     where visit_id = last_visit group by measure`,
+    { replacements: { practiceId, clientId, measures: Object.values(measures) }, type: QueryTypes.SELECT },
+  );
+  const of = (measure: MeasureKey) => rows.find((r) => r.measure === measure)?.mm;
+  return { comfortableMm: of(measures.comfortableMm), clickMm: of(measures.clickMm) };
+});
 
 /** Ratings of one complaint that are looked at closer, at most: a rating a day for five years. */
 const MOST_RATINGS = 2000;

@@ -13,11 +13,14 @@ import type { Pickable } from '../../../parts/chart/picking';
 import type { Pick } from '../../../parts/chart/use-picking';
 import { placesOn, type Place, type View } from '../../../parts/chart/places';
 import { muscleName } from '../../../parts/words/muscle-name';
-import { BarChoice, ChartBar } from '../chart/chart-bar';
+import { BarChoice, ChartBar } from '../../../parts/chart/chart-bar';
 import { FindingsOver } from '../chart/findings-over';
 import { useNumbers } from '../chart/use-numbers';
 import { useVisit } from '../session/context';
 import { useFeltElsewhere, type PressedAt } from './felt-elsewhere';
+import { type JawLook, sceneOf, sceneWords } from './jaw-look';
+import { useJawReadings } from './jaw-readings';
+import { OpeningLayer } from './opening-layer';
 import { useScan } from './scan-section';
 import { pinFrom } from './spot-places';
 import { useBodies } from './use-bodies';
@@ -31,16 +34,27 @@ const EVERY_REGION = REGION_PATCHES.flatMap((r) =>
   placesOn({ kind: 'region', id: r.id }, 'both').map((place) => ({ place, name: REGION_NAMES[r.id], region: null })),
 );
 
+/** What the chart comes near to while the jaw is looked at. */
+const NEAR_JAW: Partial<Record<View, Place[]>> = {
+  left: placesOn({ kind: 'muscle', id: 'masseter-superficial' }, 'left'),
+  right: placesOn({ kind: 'muscle', id: 'masseter-superficial' }, 'right'),
+  front: placesOn({ kind: 'landmark', id: 'stomion' }, 'midline'),
+};
+const NOWHERE: Place[] = [];
+
 export function AssessChart({
   mode,
   onMode,
   chosenSpot,
   onChooseSpot,
+  look,
 }: {
   mode: ChartMode;
   onMode: (mode: ChartMode) => void;
   chosenSpot: string | null;
   onChooseSpot: (id: string) => void;
+  /** What of the jaw is being typed. */
+  look: JawLook | null;
 }) {
   const { findings, setFindings, ended } = useVisit();
   const client = useContext(ClientChart);
@@ -51,7 +65,12 @@ export function AssessChart({
   const scan = useScan('before');
   const numbers = useNumbers('before');
   const [view, setView] = useState<View>('opened');
-  const pinning = mode.kind === 'spots' && !ended;
+  const pinning = mode.kind === 'spots' && !ended && !look;
+  const jaw = useJawReadings('before');
+  const scene = look && sceneOf(look, jaw);
+  /** The view to come back to when the jaw is looked at no more. */
+  const [before, setBefore] = useState<{ look: boolean; view: View }>({ look: false, view });
+  if (!!look !== before.look) setBefore({ look: !!look, view: look ? view : before.view });
 
   const pin = (on: View, x: number, y: number) => {
     const at = pinFrom(on, x, y, bodies, table);
@@ -89,9 +108,11 @@ export function AssessChart({
     <>
       <ChartBar
         told={
-          mode.kind === 'elsewhere'
-            ? `Touch where the press on the client’s ${mode.from.side} ${muscleName(mode.from.muscle)} was felt.`
-            : numbers.told
+          scene
+            ? sceneWords(scene)
+            : mode.kind === 'elsewhere'
+              ? `Touch where the press on the client’s ${mode.from.side} ${muscleName(mode.from.muscle)} was felt.`
+              : numbers.told
         }
       >
         {!ended && (
@@ -110,26 +131,36 @@ export function AssessChart({
         {numbers.choice}
       </ChartBar>
       <FaceChart
-        soundings={numbers.soundings}
-        changes={numbers.changes}
+        soundings={scene ? [] : numbers.soundings}
+        changes={scene ? [] : numbers.changes}
+        jaw={scene?.jaw ?? null}
+        turn={scene ? scene.view : before.view}
+        nearTo={scene ? NEAR_JAW[scene.view] : NOWHERE}
+        nearScale={scene?.view === 'front' ? 2 : 1.75}
         muscles={
-          mode.kind === 'press'
-            ? USUAL_SITES.flatMap((id) => (['left', 'right'] as const).map((side) => ({ id, side })))
-            : mode.kind === 'elsewhere'
-              ? [{ id: mode.from.muscle, side: mode.from.side, chosen: true }]
-              : []
+          scene
+            ? []
+            : mode.kind === 'press'
+              ? USUAL_SITES.flatMap((id) => (['left', 'right'] as const).map((side) => ({ id, side })))
+              : mode.kind === 'elsewhere'
+                ? [{ id: mode.from.muscle, side: mode.from.side, chosen: true }]
+                : []
         }
-        pick={pick}
+        pick={scene ? undefined : pick}
         onView={setView}
         onPoint={pinning ? pin : undefined}
-        over={(on, shown, unit, mirrored) => (
-          <>
-            {mode.kind === 'scan' && <ScanLayer shown={shown} unit={unit} regions={scan.told} />}
-            {numbers.over(shown, unit)}
-            <FindingsOver view={on} shown={shown} unit={unit} mirrored={mirrored} chosenSpot={chosenSpot} />
-            {pinning && <Cross at={cross.at} view={on} mirrored={mirrored} unit={unit} />}
-          </>
-        )}
+        over={(on, shown, unit, mirrored) =>
+          scene ? (
+            <OpeningLayer scene={scene} view={on} unit={unit} mirrored={mirrored} />
+          ) : (
+            <>
+              {mode.kind === 'scan' && <ScanLayer shown={shown} unit={unit} regions={scan.told} />}
+              {numbers.over(shown, unit)}
+              <FindingsOver view={on} shown={shown} unit={unit} mirrored={mirrored} chosenSpot={chosenSpot} />
+              {pinning && <Cross at={cross.at} view={on} mirrored={mirrored} unit={unit} />}
+            </>
+          )
+        }
       />
     </>
   );

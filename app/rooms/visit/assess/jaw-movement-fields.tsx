@@ -7,21 +7,22 @@ import {
   USUAL_MOVEMENT_MM,
 } from '../../../../core/measures';
 import { SideMark } from '../../../parts/marks/marks';
+import type { JawLook } from './jaw-look';
 import type { JawReadings } from './jaw-readings';
 import { MmField } from './mm-field';
 
 const SIDES = ['right', 'left'] as const;
 const ROWS = [
-  { measure: 'sideways-mm', oneSide: false },
-  { measure: 'midline-mm', oneSide: true },
-  { measure: 'path-off-mm', oneSide: true },
-  { measure: 'click-opening-mm', oneSide: false },
-  { measure: 'click-closing-mm', oneSide: false },
+  { measure: 'sideways-mm', oneSide: false, look: null },
+  { measure: 'midline-mm', oneSide: true, look: null },
+  { measure: 'path-off-mm', oneSide: true, look: 'way' },
+  { measure: 'click-opening-mm', oneSide: false, look: 'click' },
+  { measure: 'click-closing-mm', oneSide: false, look: 'click' },
 ] as const;
 const PATH_WORDS = { returns: 'and comes back to the midline', 'stays-off': 'and stays off at full opening' } as const;
 
 /** Sideways, forward, the path and clicks: open when any of it was taken, today or last time. */
-export function JawMovementFields({ jaw }: { jaw: JawReadings }) {
+export function JawMovementFields({ jaw, onLook }: { jaw: JawReadings; onLook: (look: JawLook | null) => void }) {
   const known =
     ROWS.some(({ measure }) =>
       SIDES.some((side) => jaw.of(measure, side) !== undefined || jaw.was(measure, side) !== undefined),
@@ -42,7 +43,7 @@ export function JawMovementFields({ jaw }: { jaw: JawReadings }) {
           </tr>
         </thead>
         <tbody>
-          {ROWS.map(({ measure, oneSide }) => (
+          {ROWS.map(({ measure, oneSide, look }) => (
             <tr key={measure}>
               <th scope="row" className="fw-bold">
                 {MEASURES[measure].name}
@@ -54,6 +55,9 @@ export function JawMovementFields({ jaw }: { jaw: JawReadings }) {
                     hideLabel
                     value={jaw.of(measure, side)}
                     past={jaw.past(measure, side)}
+                    onTyping={(typedMm) =>
+                      onLook(look === 'click' ? { at: look, side, typedMm } : look && { at: look })
+                    }
                     check={jaw.check(measure)}
                     onValue={(v) => (oneSide ? jaw.setOneSide(measure, v, side) : jaw.set(measure, v, side))}
                     note={
@@ -72,6 +76,7 @@ export function JawMovementFields({ jaw }: { jaw: JawReadings }) {
         <input
           type="checkbox"
           checked={returns}
+          onFocus={() => onLook({ at: 'way' })}
           onChange={(e) => jaw.set('path-returns', e.target.checked ? 1 : null)}
         />{' '}
         {MEASURES['path-returns'].name}

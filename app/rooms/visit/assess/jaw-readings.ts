@@ -8,6 +8,8 @@ import {
   OPENING_KEYS,
   type ReadingPhase,
 } from '../../../../core/measures';
+import type { JawLimits } from '../../../../core/routine';
+import { useMemo } from 'react';
 import { useVisit } from '../session/context';
 import { usePast } from './past';
 
@@ -77,5 +79,14 @@ export function useJawReadings(phase: ReadingPhase) {
       return overlap;
     },
   };
+}
+/** How far the client's mouth may open today: as measured in this visit, else at the last one. */
+export function useOpeningLimits(): JawLimits {
+  const { of, was } = useJawReadings('before');
+  const latest = (measure: MeasureKey, side?: Sided) => of(measure, side) ?? was(measure, side);
+  const clicks = (['left', 'right'] as const).flatMap((side) => latest('click-opening-mm', side) ?? []);
+  const comfortableMm = latest('opening-mm');
+  const clickMm = clicks.length ? Math.min(...clicks) : undefined;
+  return useMemo(() => ({ comfortableMm, clickMm }), [comfortableMm, clickMm]);
 }
 export type JawReadings = ReturnType<typeof useJawReadings>;

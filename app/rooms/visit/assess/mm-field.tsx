@@ -15,20 +15,25 @@ interface Props {
   note?: React.ReactNode;
   /** At earlier visits, oldest first. */
   past?: readonly number[];
+  /** What stands in the field while it is typed; null where it is no number. Told first when the field is entered. */
+  onTyping?: (mm: number | null) => void;
 }
 
+const numberIn = (typed: string): number => Number(typed.trim().replace(',', '.').replace('−', '-'));
+
 /** One length in mm. What is refused stays in the field with the reason under it; an emptied field takes the reading away. */
-export function MmField({ label, hideLabel = false, value, check, onValue, note, past = [] }: Props) {
+export function MmField({ label, hideLabel = false, value, check, onValue, note, past = [], onTyping }: Props) {
   const id = useId();
   const [typed, setTyped] = useDraft(value === undefined ? '' : String(value));
   const [error, setError] = useState('');
+  const tell = (text: string) =>
+    onTyping?.(text.trim() === '' || !Number.isFinite(numberIn(text)) ? null : numberIn(text));
   const commit = () => {
-    const text = typed.trim().replace(',', '.').replace('−', '-');
     try {
-      if (text === '') {
+      if (typed.trim() === '') {
         if (value !== undefined) onValue(null);
       } else {
-        const kept = check(Number(text));
+        const kept = check(numberIn(typed));
         if (kept !== value) onValue(kept);
       }
       setError('');
@@ -50,7 +55,11 @@ export function MmField({ label, hideLabel = false, value, check, onValue, note,
         value={typed}
         isInvalid={!!error}
         aria-describedby={`${id}-note`}
-        onChange={(e) => setTyped(e.target.value)}
+        onFocus={() => tell(typed)}
+        onChange={(e) => {
+          setTyped(e.target.value);
+          tell(e.target.value);
+        }}
         onBlur={commit}
         onKeyDown={(e) => e.key === 'Enter' && commit()}
       />

@@ -11,6 +11,7 @@ import {
   type ReadingPhase,
 } from '../../../../core/measures';
 import { useVisit } from '../session/context';
+import type { JawLook } from './jaw-look';
 import { useJawReadings, type JawReadings } from './jaw-readings';
 import { JawMovementFields } from './jaw-movement-fields';
 import { MmField } from './mm-field';
@@ -23,7 +24,14 @@ const CHANGE_WORDS = {
 } as const;
 
 /** Mouth opening by ruler and by finger widths, with its band and, on re-test, what the change is worth. */
-export function OpeningFields({ phase }: { phase: ReadingPhase }) {
+export function OpeningFields({
+  phase,
+  onLook = () => {},
+}: {
+  phase: ReadingPhase;
+  /** What of the jaw is being typed; null when nothing is any more. */
+  onLook?: (look: JawLook | null) => void;
+}) {
   const jaw = useJawReadings(phase);
   const { client } = useVisit();
   const fingers = jaw.of('opening-fingers');
@@ -38,14 +46,30 @@ export function OpeningFields({ phase }: { phase: ReadingPhase }) {
     'opening-assisted-mm': jaw.of('opening-assisted-mm'),
   };
   return (
-    <>
+    <div
+      onBlur={(e) => {
+        if (!e.currentTarget.contains(e.relatedTarget)) onLook(null);
+      }}
+    >
       <div className="field-row">
-        <OpeningField jaw={jaw} measure="opening-mm" label="Comfortable opening, mm" phase={phase} />
+        <OpeningField jaw={jaw} measure="opening-mm" label="Comfortable opening, mm" phase={phase} onLook={onLook} />
         {isAsked('opening-furthest-mm') && (
-          <OpeningField jaw={jaw} measure="opening-furthest-mm" label="Furthest alone, mm" phase={phase} />
+          <OpeningField
+            jaw={jaw}
+            measure="opening-furthest-mm"
+            label="Furthest alone, mm"
+            phase={phase}
+            onLook={onLook}
+          />
         )}
         {isAsked('opening-assisted-mm') && (
-          <OpeningField jaw={jaw} measure="opening-assisted-mm" label="Gently helped, mm" phase={phase} />
+          <OpeningField
+            jaw={jaw}
+            measure="opening-assisted-mm"
+            label="Gently helped, mm"
+            phase={phase}
+            onLook={onLook}
+          />
         )}
         {phase === 'before' && (
           <MmField
@@ -83,8 +107,8 @@ export function OpeningFields({ phase }: { phase: ReadingPhase }) {
           helped one. Measure again.
         </p>
       )}
-      {(phase === 'before' || jaw.hasMoved) && <JawMovementFields jaw={jaw} />}
-    </>
+      {(phase === 'before' || jaw.hasMoved) && <JawMovementFields jaw={jaw} onLook={onLook} />}
+    </div>
   );
 }
 
@@ -99,11 +123,13 @@ function OpeningField({
   measure,
   label,
   phase,
+  onLook,
 }: {
   jaw: JawReadings;
   measure: OpeningKey;
   label: string;
   phase: ReadingPhase;
+  onLook: (look: JawLook) => void;
 }) {
   const overlap = jaw.overlapMm ?? 0;
   const mm = jaw.of(measure);
@@ -117,6 +143,7 @@ function OpeningField({
       label={label}
       value={edges}
       past={jaw.past(measure)}
+      onTyping={(typedMm) => onLook({ at: 'opening', measure, typedMm, wasMm: mm ?? null })}
       check={(typed) => {
         jaw.check(measure)(openingFromRuler(jaw.check(measure)(typed), overlap).openingMm);
         return typed;

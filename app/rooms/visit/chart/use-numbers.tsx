@@ -6,7 +6,7 @@ import type { Place, Shown } from '../../../parts/chart/places';
 import { muscleName } from '../../../parts/words/muscle-name';
 import { useFirst } from '../assess/past';
 import { useVisit } from '../session/context';
-import { BarChoice } from './chart-bar';
+import { BarChoice } from '../../../parts/chart/chart-bar';
 
 type Telling = 'now' | 'first' | 'sides';
 const muscle = (id: string, side: OneSide): Place => ({ kind: 'muscle', id, side });

@@ -1,9 +1,10 @@
 import { preparationFor, type Screening, toMind } from '../../../../core/limits';
 import { MEASURES, type MeasureKey } from '../../../../core/measures';
 import type { Catalogue, Routine, Step } from '../../../../core/routine';
-import { useMemo } from 'react';
+import { useContext, useMemo } from 'react';
 import { useCatalogue } from '../../../parts/catalogue/catalogue';
 import { PREPARATION } from '../../../../reference/facts/preparation';
+import { ClientJaw } from '../../../parts/chart/jaw/client-jaw';
 import type { OpenRun } from '../../../parts/player/port';
 import { Player } from '../../../parts/player/player';
 import { useProductToday } from '../screen/product-choice';
@@ -43,6 +44,7 @@ export function VisitPlayer({
   const product = useProductToday();
   const port = useMemo(() => portOfVisit(visit.id), [visit.id]);
   const played = open?.routine ?? routine;
+  const jaw = useContext(ClientJaw);
   return (
     <Player
       routine={routine}
@@ -57,6 +59,7 @@ export function VisitPlayer({
       port={port}
       catalogue={catalogue}
       screening={screening}
+      jaw={jaw}
       composed={composed}
       before={{
         again,

@@ -1,0 +1,54 @@
+import { DRAWN_POSES, MOST_DRAWN_MM, POSES_OF, type PoseName } from '../../../../core/drawing';
+import type { Carried, CarryAsked } from '../../../workers/carry-lines';
+import { poseDepths, poseMarkup } from './pose-drawings';
+
+export type Profile = 'left' | 'right';
+export const drawnMm = (pose: PoseName | null): number => (pose ? DRAWN_POSES[pose].openingMm : 0);
+
+/** The drawn openings of a profile in their order, the shut one first. */
+const order = (view: Profile): readonly (PoseName | null)[] => [null, ...POSES_OF[view]];
+
+/** From where to where a drawing is carried: half way to its neighbours. */
+export function reachOf(view: Profile, pose: PoseName | null): { fromMm: number; toMm: number } {
+  const all = order(view);
+  const i = all.indexOf(pose);
+  const half = (a: number, b: number) => (drawnMm(all[a]!) + drawnMm(all[b]!)) / 2;
+  return { fromMm: i > 0 ? half(i - 1, i) : 0, toMm: i < all.length - 1 ? half(i, i + 1) : MOST_DRAWN_MM };
+}
+
+/** A drawn profile whose lines can be carried to any opening within its reach. */
+export interface CarriedDrawing extends Carried {
+  reach: { fromMm: number; toMm: number };
+  atMm: number;
+}
+
+const known = new Map<string, Promise<CarriedDrawing>>();
+/** Worked out once per drawing, in a worker. */
+export function carriedDrawing(view: Profile, pose: PoseName | null): Promise<CarriedDrawing> {
+  const key = `${view} ${pose}`;
+  let made = known.get(key);
+  if (!made) {
+    made = carry(view, pose);
+    known.set(key, made);
+    made.catch(() => known.delete(key));
+  }
+  return made;
+}
+
+async function carry(view: Profile, pose: PoseName | null): Promise<CarriedDrawing> {
+  const [markup, depths] = await Promise.all([poseMarkup(view, pose), poseDepths(view, pose)]);
+  const reach = reachOf(view, pose);
+  const atMm = drawnMm(pose);
+  const asked: CarryAsked = { view, markup, depths, drawnMm: atMm, toMm: [reach.fromMm, reach.toMm] };
+  const worker = new Worker(new URL('../../../workers/carry-lines.ts', import.meta.url), { type: 'module' });
+  try {
+    const carried = await new Promise<Carried>((done, failed) => {
+      worker.onmessage = ({ data }: MessageEvent<Carried>) => done(data);
+      worker.onerror = () => failed(new Error('the lines could not be carried'));
+      worker.postMessage(asked);
+    });
+    return { ...carried, reach, atMm };
+  } finally {
+    worker.terminate();
+  }
+}

@@ -1,0 +1,142 @@
+import {
+  DRAWN_POSES,
+  fibreDrawing,
+  type JawPose,
+  MOST_DRAWN_MM,
+  nearestPose,
+  onPosedSheet,
+  POSE_VIEWS,
+  posedPlace,
+  type PoseName,
+  type PoseView,
+  stretchedFibre,
+  type Vec3,
+} from '../../../../core/drawing';
+import { STRETCHED_BY_OPENING } from '../../../../reference/facts/muscles/jaw';
+import type { OneSide } from '../../../../core/words';
+import { useEffect, useMemo, useState } from 'react';
+import type { FibreDrawing, Fibres } from '../fibres';
+import { flipX, placeKey, places, type Shown, type View } from '../places';
+
+/** How the jaw of the drawn head is held. */
+export interface JawShown {
+  pose: JawPose;
+  /** It moves by itself: how far open it is at a time of the browser's clock, mm, and how far at most. */
+  moving?: { at: (nowMs: number) => number; mostMm: number };
+}
+
+/** What a view shows of a jaw: the drawing that comes nearest, and the pose that is really drawn. */
+export interface PosedView {
+  view: PoseView;
+  drawing: PoseName | null;
+  /** The drawing is seen in a mirror: the midline goes to the other side. */
+  flipped: boolean;
+  pose: JawPose;
+  moving: JawShown['moving'];
+}
+export const isProfile = (view: View): view is 'left' | 'right' => view === 'left' || view === 'right';
+
+/** Null where the view shows nothing of it: then the shut head stands. */
+export function posedView(view: View, jaw: JawShown | null | undefined): PosedView | null {
+  const on = POSE_VIEWS.find((v) => v === view);
+  if (!jaw || !on) return null;
+  const { name, mirrored } = nearestPose(jaw.pose, on);
+  const moving = isProfile(on) ? jaw.moving : undefined;
+  // An O is drawn in front only; elsewhere its lips would be wrong.
+  if ((jaw.pose.round ?? 0) > 0 && name !== 'o-shape') return null;
+  // A profile's lines are carried to the very millimetre; elsewhere what is drawn is what stands.
+  if (isProfile(on)) {
+    const openingMm = Math.min(MOST_DRAWN_MM, Math.max(0, jaw.pose.openingMm));
+    return openingMm > 0 || moving ? { view: on, drawing: name, flipped: false, pose: { openingMm }, moving } : null;
+  }
+  if (!name) return null;
+  const drawn: JawPose = DRAWN_POSES[name];
+  const pose = mirrored ? { ...drawn, leftMm: -(drawn.leftMm ?? 0) } : drawn;
+  return { view: on, drawing: name, flipped: mirrored, pose, moving };
+}
+
+/** The same, anew only when something of it changed. */
+export function usePosed(view: View, jaw: JawShown | null | undefined): PosedView | null {
+  const { pose, moving } = jaw ?? {};
+  const { openingMm, leftMm, round } = pose ?? {};
+  return useMemo(
+    () =>
+      openingMm === undefined
+        ? null
+        : posedView(view, {
+            pose: { openingMm, ...(leftMm ? { leftMm } : {}), ...(round ? { round } : {}) },
+            ...(moving ? { moving } : {}),
+          }),
+    [view, openingMm, leftMm, round, moving],
+  );
+}
+
+/** Places as a view shows them on the drawn adult with its jaw posed: what the shut head shows, carried along. */
+export const shownPosed =
+  ({ view, pose }: Pick<PosedView, 'view' | 'pose'>, mirrored: boolean): Shown =>
+  (place) => {
+    const located = places[typeof place === 'string' ? place : placeKey(place)];
+    if (!located?.views[view] || located.body === 'hand') return null;
+    const [x, y] = onPosedSheet(view, posedPlace(located.mm, pose));
+    return { x: flipX(x, mirrored, view), y };
+  };
+
+interface FibreRow {
+  isRing: boolean;
+  front?: number[][][];
+  left?: number[][][];
+  opened?: number[][][];
+}
+let rows: Record<string, FibreRow> | null = null;
+/** Fibres that an opening jaw moves, loaded when a jaw first opens. */
+export function useJawFibres(wanted: boolean): Record<string, FibreRow> {
+  const [known, set] = useState(rows ?? {});
+  useEffect(() => {
+    if (!wanted || rows) return;
+    void import('../../../../reference/derived/jaw-fibres.json').then(
+      (m) => set((rows = m.default as unknown as Record<string, FibreRow>)),
+      () => {},
+    );
+  }, [wanted]);
+  return known;
+}
+
+const STRETCHED: ReadonlySet<string> = new Set(STRETCHED_BY_OPENING);
+
+/** Whether a jaw that opens moves a muscle, as far as is known by now. */
+export const moves = (id: string): boolean => !!rows?.[id];
+
+/** A muscle of one side in a pose; undefined where the jaw does not move it, or the view does not show it. */
+export function posedFibre(
+  all: Record<string, FibreRow>,
+  id: string,
+  side: OneSide,
+  { view, pose }: Pick<PosedView, 'view' | 'pose'>,
+): FibreDrawing | undefined {
+  const row = all[id];
+  if (isProfile(view) && view !== side) return undefined;
+  const lines = row?.[view === 'right' ? 'left' : view];
+  if (!row || !lines) return undefined;
+  const own = (p: number[]): Vec3 => [side === 'right' ? -p[0]! : p[0]!, p[1]!, p[2]!];
+  const seen = lines.map((line) => {
+    const shut = line.map(own);
+    const posed = STRETCHED.has(id) ? stretchedFibre(shut, pose) : shut.map((q) => posedPlace(q, pose));
+    return posed.map((p) => onPosedSheet(view, p));
+  });
+  return fibreDrawing(seen, row.isRing);
+}
+
+/** Every muscle as the view shows it: those that the jaw moves anew, the others as they were. */
+export function posedFibres(
+  all: Record<string, FibreRow>,
+  standard: Fibres,
+  posed: Pick<PosedView, 'view' | 'pose'>,
+): Fibres {
+  const anew = Object.keys(all).flatMap((id) =>
+    (['left', 'right'] as const).flatMap((side) => {
+      const drawing = posedFibre(all, id, side, posed);
+      return drawing ? [[`${id}.${side}`, { ...standard[`${id}.${side}`], [posed.view]: drawing }] as const] : [];
+    }),
+  );
+  return { ...standard, ...Object.fromEntries(anew) };
+}
