@@ -1,5 +1,5 @@
 /**
- * Draws the head with its jaw posed: `npm run chart:poses [-- resolution [drawings]]`, a drawing being a view and a pose
+ * Draws the head with its jaw posed: `npm run chart-poses [-- resolution [drawings]]`, a drawing being a view and a pose
  * (`left.open-25`), or a view alone for what carries the lines of the shut one. Writes beside the terrain of the shut
  * head, and the fibres that an opening jaw stretches under reference/derived/. The results are committed.
  */
@@ -28,7 +28,9 @@ import { MUSCLES } from '../reference/facts/muscles/index.ts';
 import { STRETCHED_BY_OPENING } from '../reference/facts/muscles/jaw.ts';
 
 const FOLDER = 'app/parts/chart/terrain';
-const resolution = Number(process.argv[2] ?? 1.4);
+/** Samples per px of what is committed. */
+const SHIPPED = 1.4;
+const resolution = Number(process.argv[2] ?? SHIPPED);
 const PROFILES = ['left', 'right'] as const;
 const every = [...PROFILES, ...POSE_VIEWS.flatMap((view) => POSES_OF[view].map((pose) => `${view}.${pose}`)), 'fibres'];
 const asked = process.argv[3]?.split(',') ?? every;
@@ -41,6 +43,8 @@ for (const [i, name] of asked.entries()) {
   // The shut one is drawn by `npm run chart`.
   const svg = pose ? drawPose(posed, view, map) : readFileSync(`${FOLDER}/${view}.svg`, 'utf8');
   if (pose) writeFileSync(`${FOLDER}/${name}.svg`, svg);
+  else if (resolution === SHIPPED && drawPose(posed, view, map) !== svg)
+    throw new Error(`${name}: a shut jaw is drawn otherwise than the head of ${FOLDER}; run npm run chart first`);
   if (view === 'left' || view === 'right')
     writeFileSync(`${FOLDER}/${name}.depths.bin`, depthBytes(pathsOfSvg(svg), map, CAMERAS[view]));
   console.log(`${i + 1} of ${asked.length}: ${name}, ${(svg.length / 1000).toFixed(0)} kB`);

@@ -15,7 +15,7 @@ export const pathsOfSvg = (svg: string): PathPoints[] =>
   [...svg.matchAll(/<path[^>]* d="([^"]*)"/g)].map(([, d]) => pathPoints(d!));
 
 /** Path data of the commands M, l, q and z, as the drawings are written. */
-export function pathPoints(d: string): PathPoints {
+function pathPoints(d: string): PathPoints {
   const at: number[] = [];
   let commands = '';
   let [x, y] = [0, 0];

@@ -47,12 +47,9 @@ export function drawnFlesh(pose: JawPose): PosedFlesh {
 const STATION_MM = 5;
 const STATIONS = Array.from({ length: MOST_DRAWN_MM / STATION_MM + 1 }, (_, i) => i * STATION_MM);
 const ways = new Map<string, Vec3[]>();
-/** Below the chin the skin is held back by the neck, which does not follow an opening: places there stay, mm. */
-const THROAT = { belowY: -98, beforeZ: -20 } as const;
 
-/** Where a place of the shut drawn adult is in a pose: within 0.3 mm above the throat, quick enough for every frame. */
-export function posedPlace(q: Vec3, pose: JawPose): Vec3 {
-  if (q[1] < THROAT.belowY && q[2] > THROAT.beforeZ) return q;
+/** Where a place of the shut drawn adult's flesh is in a pose: within 0.3 mm, quick enough for every frame. */
+export function posedFlesh(q: Vec3, pose: JawPose): Vec3 {
   const { openingMm, leftMm, round } = asDrawn(pose);
   if (leftMm || round) return drawnFlesh(pose).posed(q);
   const key = q.join(' ');
@@ -64,6 +61,12 @@ export function posedPlace(q: Vec3, pose: JawPose): Vec3 {
   return [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t, a[2] + (b[2] - a[2]) * t];
 }
 
+/** The throat: its skin is held back by the neck, which does not follow an opening, mm. */
+const THROAT = { belowY: -102, fromZ: -20, toZ: 60 } as const;
+/** The same of a place that is worked or told; those of the throat stay. */
+export const posedPlace = (q: Vec3, pose: JawPose): Vec3 =>
+  q[1] < THROAT.belowY && q[2] > THROAT.fromZ && q[2] < THROAT.toZ ? q : posedFlesh(q, pose);
+
 /**
  * A fibre that runs from the skull, which stays, to the jaw, which carries its lower end: straight stays straight, its
  * slant changes. Sideways it lies on the skin.
@@ -74,6 +77,6 @@ export function stretchedFibre(line: readonly Vec3[], pose: JawPose): Vec3[] {
   const to = drawnFlesh(pose).motion.moved(end);
   return line.map((q, i) => {
     const share = i / (line.length - 1);
-    return [posedPlace(q, pose)[0], q[1] + share * (to[1] - end[1]), q[2] + share * (to[2] - end[2])];
+    return [posedFlesh(q, pose)[0], q[1] + share * (to[1] - end[1]), q[2] + share * (to[2] - end[2])];
   });
 }

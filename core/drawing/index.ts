@@ -47,9 +47,18 @@ export { flatViewOf, skinAt, spotOfSkin } from './skin.ts';
 export { tapeMm } from './tape.ts';
 // A jaw that opens.
 export { DRAWN_POSES, nearestPose, POSE_VIEWS, POSES_OF, type PoseName, type PoseView } from './poses.ts';
-export { jawMotion, jawPlaces, type JawMotion, type JawPose } from './jaw-motion.ts';
-export { poseFlesh, type PosedFlesh } from './jaw-flesh.ts';
+export { jawMotion, jawPlaces, type JawPose } from './jaw-motion.ts';
+export { poseFlesh } from './jaw-flesh.ts';
 export { poseBodies } from './posed-head.ts';
 export { chinLine, condyleWay, incisorWay, jawOutline } from './jaw-bone.ts';
-export { DRAWN_JAW, drawnFlesh, MOST_DRAWN_MM, onPosedSheet, posedPlace, stretchedFibre } from './drawn-jaw.ts';
+export {
+  DRAWN_JAW,
+  drawnFlesh,
+  MOST_DRAWN_MM,
+  onPosedSheet,
+  posedFlesh,
+  posedPlace,
+  stretchedFibre,
+} from './drawn-jaw.ts';
+export { movingPath, textAt, type MovingText } from './moving-path.ts';
 export { carriedPaths, depthBytes, pathsOfSvg, pathText, type PathPoints } from './carry.ts';

@@ -70,7 +70,7 @@ const CHIN = [
 export const chinLine = (posed: (p: Vec3) => Vec3): Vec3[] => CHIN.map(([y, z]) => posed([0, y, z]));
 
 /** Where the lower incisors stand at an opening. */
-export const incisorAt = (openingMm: number, places: JawPlaces): Vec3 =>
+const incisorAt = (openingMm: number, places: JawPlaces): Vec3 =>
   jawMotion({ openingMm }, places).moved(places.incisor);
 
 /** The way of the lower incisors, a place for every mm from shut to an opening. */

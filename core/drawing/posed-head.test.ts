@@ -1,5 +1,15 @@
 import { describe, expect, test } from 'vitest';
-import { buildBodies, drawPose, drawView, polylinesOf, poseBodies, traceView, type Vec3 } from './index.ts';
+import {
+  buildBodies,
+  drawPose as drawTraced,
+  drawView,
+  polylinesOf,
+  poseBodies,
+  tracePose,
+  traceView,
+  type PoseView,
+  type Vec3,
+} from './index.ts';
 
 const shut = buildBodies();
 const POSES = [
@@ -10,6 +20,8 @@ const POSES = [
   { openingMm: 30, leftMm: 4 },
 ] as const;
 const posed = POSES.map((pose) => poseBodies(pose));
+const drawPose = (of: (typeof posed)[number], view: PoseView, resolution: number): string =>
+  drawTraced(of, view, tracePose(of, view, resolution));
 /** How high the opening is on the midline as it is seen from the front, mm. */
 const heightOf = ({ mouth }: (typeof posed)[number]): number => {
   const ys = mouth!.rim.map((p) => p[1]);

@@ -6,7 +6,7 @@ import { CATALOGUE } from '../../reference/catalogue.ts';
 import { findClient, updateClient } from '../../server/db/queries/clients.server.ts';
 import { storedCourses } from '../../server/db/queries/courses.server.ts';
 import { keepRating } from '../../server/db/queries/ratings.server.ts';
-import { readingsOfVisit, seriesOfClient } from '../../server/db/queries/readings.server.ts';
+import { openingOfClient, readingsOfVisit, seriesOfClient } from '../../server/db/queries/readings.server.ts';
 import { openRun, takeEvents } from '../../server/db/queries/runs.server.ts';
 import { saveVisit } from '../../server/db/queries/save-visit.server.ts';
 import { findVisit, noteReferralOutcome } from '../../server/db/queries/visits.server.ts';
@@ -102,6 +102,32 @@ test('a course of a measure reaches back to the very first reading, however many
   }
   const values = (await seriesOfClient(own.tenant.practiceId, client.id)).map((r) => r.value);
   expect([values[0], values.at(-1), values.length]).toEqual([30, 44, 13]);
+});
+
+test('how far the mouth may open is what was measured last, and of two sides that click the earlier', async () => {
+  const take = (
+    entries: [measure: 'opening-mm' | 'click-opening-mm', side: 'midline' | 'left' | 'right', value: number][],
+  ) =>
+    write({
+      kind: 'readings',
+      entries: entries.map(([measure, side, value]) => ({
+        ...{ measure, complaintId: null, place: '', side, phase: 'before' as const, value },
+      })),
+    });
+  const { practiceId } = own.tenant;
+  expect(await openingOfClient(practiceId, client.id)).toEqual({});
+  await take([
+    ['opening-mm', 'midline', 30],
+    ['click-opening-mm', 'left', 15],
+  ]);
+  visitId = await addVisit(own.tenant, client.id);
+  await take([
+    ['opening-mm', 'midline', 34],
+    ['click-opening-mm', 'left', 26],
+    ['click-opening-mm', 'right', 22],
+  ]);
+  expect(await openingOfClient(practiceId, client.id)).toEqual({ comfortableMm: 34, clickMm: 22 });
+  expect(await openingOfClient(randomUUID(), client.id)).toEqual({});
 });
 
 test('a worst of the week below its average is refused, whichever is written last, and nothing of it is kept', async () => {

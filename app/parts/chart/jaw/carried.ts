@@ -3,13 +3,13 @@ import type { Carried, CarryAsked } from '../../../workers/carry-lines';
 import { poseDepths, poseMarkup } from './pose-drawings';
 
 export type Profile = 'left' | 'right';
-export const drawnMm = (pose: PoseName | null): number => (pose ? DRAWN_POSES[pose].openingMm : 0);
+const drawnMm = (pose: PoseName | null): number => (pose ? DRAWN_POSES[pose].openingMm : 0);
 
 /** The drawn openings of a profile in their order, the shut one first. */
 const order = (view: Profile): readonly (PoseName | null)[] => [null, ...POSES_OF[view]];
 
 /** From where to where a drawing is carried: half way to its neighbours. */
-export function reachOf(view: Profile, pose: PoseName | null): { fromMm: number; toMm: number } {
+function reachOf(view: Profile, pose: PoseName | null): { fromMm: number; toMm: number } {
   const all = order(view);
   const i = all.indexOf(pose);
   const half = (a: number, b: number) => (drawnMm(all[a]!) + drawnMm(all[b]!)) / 2;

@@ -6,6 +6,7 @@ import {
   nearestPose,
   onPosedSheet,
   POSE_VIEWS,
+  posedFlesh,
   posedPlace,
   type PoseName,
   type PoseView,
@@ -120,7 +121,7 @@ export function posedFibre(
   const own = (p: number[]): Vec3 => [side === 'right' ? -p[0]! : p[0]!, p[1]!, p[2]!];
   const seen = lines.map((line) => {
     const shut = line.map(own);
-    const posed = STRETCHED.has(id) ? stretchedFibre(shut, pose) : shut.map((q) => posedPlace(q, pose));
+    const posed = STRETCHED.has(id) ? stretchedFibre(shut, pose) : shut.map((q) => posedFlesh(q, pose));
     return posed.map((p) => onPosedSheet(view, p));
   });
   return fibreDrawing(seen, row.isRing);

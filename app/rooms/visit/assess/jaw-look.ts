@@ -24,7 +24,7 @@ export const lookedOn = (last: JawLook | null, next: JawLook | null): JawLook | 
     : next;
 
 /** The name of an opening on the chart. */
-export const OPENING_SHORT: Record<OpeningKey, string> = {
+const OPENING_SHORT: Record<OpeningKey, string> = {
   'opening-mm': 'comfortable',
   'opening-furthest-mm': 'furthest',
   'opening-assisted-mm': 'helped',

@@ -1,0 +1,104 @@
+import { describe, expect, test } from 'vitest';
+import { polylinesOf } from '../../../../core/drawing';
+import { stepOpening } from '../../../../core/routine';
+import JAW_FIBRES from '../../../../reference/derived/jaw-fibres.json';
+import { placesOn, shownIn, type Place } from '../places';
+import { hollowsAt, isAtJoint } from './hollows';
+import { jawHeld, viewWithJaw } from './jaw-view';
+import { measuringLine } from './measuring';
+import { posedFibre, posedView, shownPosed } from './posed';
+
+const open = (openingMm: number, more = {}) => ({ pose: { openingMm, ...more } });
+const masseter = (side: 'left' | 'right'): Place => ({ kind: 'muscle', id: 'masseter-superficial', side });
+const chin: Place = { kind: 'landmark', id: 'gnathion', side: 'midline' };
+
+describe('what a view shows of a jaw', () => {
+  test('a profile shows the very millimetre, up to 45; in front the drawing that comes nearest', () => {
+    expect(posedView('left', open(31))).toMatchObject({ drawing: 'open-25', pose: { openingMm: 31 } });
+    expect(posedView('left', open(52))).toMatchObject({ pose: { openingMm: 45 } });
+    expect(posedView('front', open(31))).toMatchObject({ drawing: 'open-25', pose: { openingMm: 25 } });
+  });
+  test('shut, or where it is not to be seen, it shows the shut head', () => {
+    for (const view of ['left', 'front', 'opened'] as const) expect(posedView(view, open(0))).toBeNull();
+    for (const view of ['back', 'top', 'palms'] as const) expect(posedView(view, open(40))).toBeNull();
+    expect(posedView('left', null)).toBeNull();
+  });
+  test('an O is shown from in front only', () => {
+    expect(posedView('front', open(22, { round: 1 }))).toMatchObject({ drawing: 'o-shape', pose: { round: 1 } });
+    for (const view of ['left', 'opened'] as const) expect(posedView(view, open(22, { round: 1 }))).toBeNull();
+  });
+  test('aside to the client’s right is the drawing to the left in a mirror', () => {
+    expect(posedView('front', open(30, { leftMm: 5 }))).toMatchObject({ flipped: false, pose: { leftMm: 4 } });
+    expect(posedView('front', open(30, { leftMm: -5 }))).toMatchObject({ flipped: true, pose: { leftMm: -4 } });
+  });
+  test('a profile that moves stays posed while it is shut', () =>
+    expect(posedView('right', { pose: { openingMm: 0 }, moving: { at: () => 0, mostMm: 25 } })).not.toBeNull());
+});
+
+describe('places and muscles of an open jaw', () => {
+  test('the chin goes down on every side of the sheet, mirrored or not; the nose stays', () => {
+    const nose: Place = { kind: 'landmark', id: 'pronasale', side: 'midline' };
+    for (const view of ['left', 'right', 'front'] as const)
+      for (const mirrored of [false, true]) {
+        const [shut, posed] = [shownIn(view, mirrored), shownPosed({ view, pose: { openingMm: 25 } }, mirrored)];
+        expect(posed(chin)!.y).toBeGreaterThan(shut(chin)!.y + 20);
+        expect(posed(nose)!.x).toBeCloseTo(shut(nose)!.x, 0);
+        expect(posed(nose)!.y).toBeCloseTo(shut(nose)!.y, 0);
+      }
+  });
+  test('what a view does not show when shut, it does not show open', () =>
+    expect(shownPosed({ view: 'left', pose: { openingMm: 25 } }, false)(masseter('right'))).toBeNull());
+  test('the masseter is drawn longer, on its own side only', () => {
+    const rows = JAW_FIBRES as unknown as Parameters<typeof posedFibre>[0];
+    const foot = (mm: number) => {
+      const drawing = posedFibre(rows, 'masseter-superficial', 'left', { view: 'left', pose: { openingMm: mm } })!;
+      return Math.max(...polylinesOf(drawing.fibres).flatMap((line) => line.points.map((p) => p[1])));
+    };
+    expect(foot(40)).toBeGreaterThan(foot(0) + 5);
+    expect(
+      posedFibre(rows, 'masseter-superficial', 'right', { view: 'left', pose: { openingMm: 20 } }),
+    ).toBeUndefined();
+    expect(posedFibre(rows, 'masseter-superficial', 'right', { view: 'right', pose: { openingMm: 20 } })).toBeDefined();
+    expect(posedFibre(rows, 'trapezius-upper', 'left', { view: 'left', pose: { openingMm: 20 } })).toBeUndefined();
+  });
+  test('the hollow under the arch closes, the one before the ear opens, with every drawn opening', () => {
+    const all = [0, 10, 25, 40].map(hollowsAt);
+    all.slice(1).forEach((h, i) => {
+      expect(h.underArch[1]).toBeLessThan(all[i]!.underArch[1]);
+      expect(h.beforeEar[0]).toBeGreaterThan(all[i]!.beforeEar[0]);
+    });
+    expect(all[3]!.underArch[1]).toBeLessThan(2);
+    expect([isAtJoint({ kind: 'point', id: 'ST7' }), isAtJoint({ kind: 'point', id: 'ST6' })]).toEqual([true, false]);
+  });
+});
+
+describe('the view of a step whose mouth is open', () => {
+  const both = placesOn({ kind: 'muscle', id: 'masseter-superficial' }, 'both');
+  test('a jaw that moves is followed in profile, on the side that is worked', () => {
+    const moves = stepOpening({ jaw: 'opens-and-closes' });
+    expect(viewWithJaw(moves, [masseter('right')])).toBe('right');
+    expect(viewWithJaw(moves, both)).toBe('left');
+    expect(viewWithJaw(null, both)).toBe('opened');
+  });
+  test('an O from in front, unless what is worked lies elsewhere', () => {
+    const o = stepOpening({ jaw: 'o-shape' });
+    expect(viewWithJaw(o, [chin])).toBe('front');
+    expect(viewWithJaw(o, [{ kind: 'point', id: 'LI4', side: 'left' }])).toMatch(/palms|backs/);
+  });
+  test('a step that is not to open at all is drawn shut', () => {
+    expect(jawHeld(stepOpening({ jaw: 'wide' }, { clickMm: 1 }))).toBeNull();
+    expect(jawHeld(stepOpening({ jaw: 'o-shape' }))).toEqual({ pose: { openingMm: 22, round: 1 } });
+    expect(jawHeld(stepOpening({ jaw: 'wide' }, { comfortableMm: 31 }))).toEqual({ pose: { openingMm: 31 } });
+  });
+});
+
+describe('the measuring line', () => {
+  test.each([true, false])('is as long as the opening and stands clear of the face (looks left: %s)', (looksLeft) => {
+    const s = looksLeft ? 1 : -1;
+    const { line, label } = measuringLine([100, 300], [100 + 10 * s, 340], looksLeft, 1);
+    const [x0, y0, x1, y1] = line.match(/-?[\d.]+/g)!.map(Number) as [number, number, number, number];
+    expect(Math.hypot(x1 - x0, y1 - y0)).toBeCloseTo(Math.hypot(10, 40), 0);
+    expect(looksLeft ? x0 < 70 : x0 > 130).toBe(true);
+    expect(looksLeft ? label[0] < x0 + 10 : label[0] > x0 - 10).toBe(true);
+  });
+});

@@ -1,0 +1,155 @@
+import type { Page } from '@playwright/test';
+import { addClient, addStep, expect, openPractice, saved, test, toCompose } from './base.ts';
+
+const PX_PER_MM = 1.5;
+const MASSETER_STEP = 'Pin a knot in the chewing muscle while the jaw drops';
+const drawn = (page: Page) => page.locator('.chart-terrain').first();
+/** How long the line is that measures the opening, mm. */
+const measuredMm = (page: Page) =>
+  page.locator('.jaw-line .measure').evaluate((path, perMm) => {
+    const [x0, y0, x1, y1] = path
+      .getAttribute('d')!
+      .match(/-?[\d.]+/g)!
+      .map(Number) as [number, number, number, number];
+    return Math.hypot(x1 - x0, y1 - y0) / perMm;
+  }, PX_PER_MM);
+
+test.beforeEach(async ({ page }) => {
+  await openPractice(page);
+  await addClient(page);
+  await toCompose(page);
+});
+
+test('an opening that is typed opens the profile to it; 31 comfortable and 41 at most stand on one', async ({
+  page,
+}) => {
+  const fetched: string[] = [];
+  page.on('request', (r) => /terrain|(open-\d\d|depths|aside|o-shape)/.test(r.url()) && fetched.push(r.url()));
+  await page.goto(page.url().replace(/compose$/, 'assess'));
+  await expect(page.locator('.chart-terrain path').first()).toBeAttached();
+  expect(fetched.filter((url) => /open-\d\d|depths|aside|o-shape/.test(url))).toEqual([]);
+
+  await page.getByLabel('Comfortable opening, mm').fill('31');
+  await expect(page.locator('.jaw-mm')).toHaveText('31');
+  await expect(drawn(page)).toHaveAttribute('data-pose', 'open-25');
+  expect(await measuredMm(page)).toBeCloseTo(31, 0);
+  await page.getByLabel('Furthest alone, mm').fill('41');
+  await expect(page.locator('.jaw-mm')).toHaveText('41');
+  await expect(drawn(page)).toHaveAttribute('data-pose', 'open-40');
+  expect(await measuredMm(page)).toBeCloseTo(41, 0);
+  // Both jaws, the one that was kept as a line.
+  await expect(page.locator('.opening-layer .is-other')).toHaveCount(1);
+  await expect(page.locator('.opening-layer .told')).toHaveText(['31 comfortable', '41 now']);
+  await expect(page.locator('.opening-layer .mark')).toHaveText(['35', '40']);
+  await expect(page.getByText('from memory; the teeth are a hint')).toBeVisible();
+  // More than is drawn is told.
+  await page.getByLabel('Gently helped, mm').fill('52');
+  await expect(page.getByText('52 mm is told; up to 45 is drawn.')).toBeVisible();
+  await page.getByLabel('Gently helped, mm').fill('');
+
+  await page.locator('summary').filter({ hasText: 'Sideways, forward, path and clicks' }).click();
+  await page.getByLabel('Click while opening, at, client’s right, mm').fill('22');
+  await expect(page.getByRole('group', { name: 'Right view' })).toBeVisible();
+  await page.getByLabel('Furthest off while opening, client’s left, mm').fill('4');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('group', { name: 'Front view' })).toBeVisible();
+  await expect(drawn(page)).toHaveAttribute('data-pose', 'aside');
+  await expect(page.locator('.opening-layer .figure')).toHaveText('4 mm to the client’s left, stays off');
+  await page.getByLabel('Back on the midline at full opening').check();
+  await expect(page.locator('.opening-layer .figure')).toHaveText('4 mm to the client’s left, and back');
+  // What is looked at no more is drawn no more.
+  await page.locator('.routine-name, h1').first().click();
+  await page.getByLabel('Back on the midline at full opening').blur();
+  await expect(page.getByRole('group', { name: 'Opened view' })).toBeVisible();
+  await expect(page.locator('.jaw-line')).toHaveCount(0);
+});
+
+/** Opens the guide on a masseter step, at its first count. */
+async function atOpenings(page: Page): Promise<void> {
+  await addStep(page, 'masseter press open 5x left');
+  await saved(page);
+  await page.getByRole('button', { name: 'Guide', exact: true }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(page.getByRole('heading', { name: MASSETER_STEP })).toBeVisible();
+  await expect(page.locator('.guide-count .beside')).toContainText('of 5 openings');
+}
+/** What the jaw says of itself for some seconds: its millimetres, and how its lines lie. */
+const watched = (page: Page, ms: number) =>
+  page.evaluate(async (forMs) => {
+    const seen: { mm: number; words: string; lines: string }[] = [];
+    const until = performance.now() + forMs;
+    while (performance.now() < until) {
+      await new Promise((next) => setTimeout(next, 60));
+      seen.push({
+        mm: Number(document.querySelector('.jaw-mm')?.textContent ?? 0),
+        words: document.querySelector('.jaw-words')?.textContent ?? '',
+        lines: document.querySelector('.chart-terrain.is-lines .is-on path')?.getAttribute('d') ?? '',
+      });
+    }
+    return seen;
+  }, ms);
+
+test('a masseter step opens and closes with its count, to just before the click', async ({ page }) => {
+  const compose = page.url();
+  await page.goto(compose.replace(/compose$/, 'assess'));
+  await page.locator('summary').filter({ hasText: 'Sideways, forward, path and clicks' }).click();
+  await page.getByLabel('Click while opening, at, client’s left, mm').fill('22');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  await page.getByRole('button', { name: 'Compose' }).click();
+  await page.waitForURL('**/compose');
+  await atOpenings(page);
+  await expect(page.locator('.chart-terrain.is-lines .is-on path').first()).toBeAttached();
+  const seen = await watched(page, 6000);
+  const mm = seen.map((s) => s.mm);
+  expect(Math.max(...mm)).toBeLessThanOrEqual(20);
+  expect(Math.max(...mm)).toBeGreaterThan(16);
+  expect(Math.min(...mm)).toBeLessThan(4);
+  // Up and down again, in the words too.
+  const turns = mm.slice(1).filter((v, i) => v < mm[i]!).length;
+  expect(turns).toBeGreaterThan(5);
+  expect(seen.some((s) => s.words === 'now opening, to 20 mm, to just before the click')).toBe(true);
+  expect(seen.some((s) => s.words === 'now closing')).toBe(true);
+  expect(new Set(seen.map((s) => s.lines)).size).toBeGreaterThan(10);
+  // Paused it holds still.
+  await page.getByRole('button', { name: /pause/i }).click();
+  await page.waitForTimeout(200);
+  const held = await watched(page, 900);
+  expect(new Set(held.map((s) => s.lines)).size).toBe(1);
+});
+
+test('on a device that asks for stillness the drawn poses take turns', async ({ page }) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  await atOpenings(page);
+  await expect.poll(async () => (await page.locator('.jaw-mm').allTextContents()).join()).toBe('25');
+  const seen = await watched(page, 6000);
+  expect([...new Set(seen.map((s) => s.mm))].sort((a, b) => a - b)).toEqual([0, 25]);
+});
+
+test('a chosen step opens the jaw of the table’s chart, the atlas has a dial for it', async ({ page }) => {
+  await addStep(page, 'masseter press open 5x left');
+  await page.getByRole('button', { name: 'Left', exact: true }).click();
+  // What was added is chosen.
+  await expect(drawn(page)).toHaveAttribute('data-pose', 'open-25');
+  await expect(page.locator('.jaw-mm')).toHaveText('25');
+  await page.locator('.step .name').first().click();
+  await expect(drawn(page)).not.toHaveAttribute('data-pose');
+
+  await page.goto('/atlas');
+  await page.getByRole('button', { name: '40 mm open' }).click();
+  await expect(drawn(page)).toHaveAttribute('data-pose', 'open-40');
+  await expect(page.locator('.jaw-hollows ellipse')).toHaveCount(2);
+  const changes = page.getByRole('region', { name: 'What a jaw open by 40 mm changes' });
+  await expect(changes).toContainText('ST5');
+  await expect(changes).toContainText('It says nothing about this or that client’s joint');
+  const [shut, open] = (
+    await changes
+      .getByRole('row', { name: /^Masseter \d/ })
+      .getByRole('cell')
+      .allTextContents()
+  ).map(Number);
+  expect(open!).toBeGreaterThan(shut! + 5);
+  await page.getByRole('button', { name: 'Jaw shut' }).click();
+  await expect(changes).toHaveCount(0);
+  await expect(drawn(page)).not.toHaveAttribute('data-pose');
+});
