@@ -3,6 +3,9 @@ import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 import { phoneFiles } from './vite/phone-files';
 
+/** Workers are no part of what a page is bundled from. */
+const PHONE_WORKERS = /\/carry-lines-[\w-]+\.js$/;
+
 export default defineConfig(({ isSsrBuild, command }) => {
   const phone = phoneFiles();
   return {
@@ -26,7 +29,9 @@ export default defineConfig(({ isSsrBuild, command }) => {
                 // The page itself is kept when it is opened; of the rest, what it needs.
                 manifestTransforms: [
                   (entries) => ({
-                    manifest: entries.filter((e) => !/\.(js|css)$/.test(e.url) || phone.files.has(e.url)),
+                    manifest: entries.filter(
+                      (e) => !/\.(js|css)$/.test(e.url) || phone.files.has(e.url) || PHONE_WORKERS.test(e.url),
+                    ),
                     warnings: [],
                   }),
                 ],

@@ -3,7 +3,7 @@ import type { Plugin } from 'vite';
 /** Modules from which everything that a phone runs is reached. */
 const ROOTS = ['app/entry.client.tsx', 'app/root.tsx', 'app/routes/phone/page.tsx', 'app/rooms/phone/home-player.tsx'];
 /** Reached only when it is asked for, and needed all the same. */
-const ASKED_FOR = /\/fibres-[\w-]+\.js$/;
+const ASKED_FOR = /\/(jaw-)?fibres-[\w-]+\.js$/;
 
 /** Notes, while the browser's files are made, which of them a phone needs: code, styles and fonts of its page. */
 export function phoneFiles(): { plugin: Plugin; files: ReadonlySet<string> } {

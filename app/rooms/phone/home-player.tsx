@@ -4,7 +4,9 @@ import { expandRoutine, type JawLimits, type Step, stepOpening } from '../../../
 import { countsAsDone, homeCatalogue, type HomePacket } from '../../../core/schedule';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { pathMark } from '../../parts/chart/path-layer';
+import { fetchMovement } from '../../parts/chart/jaw/carried';
 import { jawHeld, viewWithJaw } from '../../parts/chart/jaw/jaw-view';
+import { isProfile } from '../../parts/chart/jaw/posed';
 import { nowMs } from '../../parts/player/clock';
 import { Player } from '../../parts/player/player';
 import type { OpenRun, RunPort } from '../../parts/player/port';
@@ -20,19 +22,15 @@ import '../../styles/phone-player.scss';
 export function StepDrawing({ step, jaw }: { step: Step; jaw: JawLimits }) {
   const path = useMemo(() => pathMark(step), [step]);
   const places = path.sides.flat();
-  if (!places.length) return null;
   const opening = stepOpening(step.body, jaw);
-  return (
-    <FaceChart
-      bare
-      mirror
-      isOwn
-      views={[viewWithJaw(opening, places)]}
-      follow={places}
-      paths={[path]}
-      jaw={jawHeld(opening)}
-    />
-  );
+  const view = viewWithJaw(opening, places);
+  const mostMm = opening?.moves ? opening.openingMm : 0;
+  // What the guide moves later, perhaps without a network, is packed with the page.
+  useEffect(() => {
+    if (mostMm > 0 && isProfile(view)) void fetchMovement(view, mostMm);
+  }, [view, mostMm]);
+  if (!places.length) return null;
+  return <FaceChart bare mirror isOwn views={[view]} follow={places} paths={[path]} jaw={jawHeld(opening)} />;
 }
 
 const SEEN_EVERY_MS = 2000;

@@ -1,4 +1,4 @@
-import { DRAWN_POSES, MOST_DRAWN_MM, POSES_OF, type PoseName } from '../../../../core/drawing';
+import { DRAWN_POSES, MOST_DRAWN_MM, nearestPose, POSES_OF, type PoseName } from '../../../../core/drawing';
 import type { Carried, CarryAsked } from '../../../workers/carry-lines';
 import { poseDepths, poseMarkup } from './pose-drawings';
 
@@ -20,6 +20,17 @@ function reachOf(view: Profile, pose: PoseName | null): { fromMm: number; toMm: 
 export interface CarriedDrawing extends Carried {
   reach: { fromMm: number; toMm: number };
   atMm: number;
+}
+
+/** The drawings between which a profile moves that opens so far at most. */
+export function drawingsUpTo(view: Profile, mostMm: number): (PoseName | null)[] {
+  const all = order(view);
+  return all.slice(0, all.indexOf(nearestPose({ openingMm: mostMm }, view).name) + 1);
+}
+/** Fetches what such a movement needs, so that it is there when there is no network. */
+export async function fetchMovement(view: Profile, mostMm: number): Promise<void> {
+  const each = drawingsUpTo(view, mostMm).flatMap((pose) => [poseMarkup(view, pose), poseDepths(view, pose)]);
+  await Promise.allSettled(each);
 }
 
 const known = new Map<string, Promise<CarriedDrawing>>();

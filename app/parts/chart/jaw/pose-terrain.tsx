@@ -1,8 +1,8 @@
-import { nearestPose, POSES_OF, type PoseName } from '../../../../core/drawing';
+import { nearestPose, type PoseName } from '../../../../core/drawing';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { sheetOf } from '../places';
 import { Terrain } from '../terrain-layer';
-import { carriedDrawing, type Profile } from './carried';
+import { carriedDrawing, drawingsUpTo, type Profile } from './carried';
 import { LinePainter, type DrawingLayers } from './line-painter';
 import { usePoseMarkup } from './pose-drawings';
 import { isProfile, type PosedView } from './posed';
@@ -38,20 +38,14 @@ function DrawnTerrain({ posed: { view, drawing, flipped }, flip, ...svg }: { pos
   );
 }
 
-/** The drawings between which a profile moves, or the one that it stands on. */
-function drawingsFor({ drawing, moving }: PosedView, view: Profile): (PoseName | null)[] {
-  if (!moving) return [drawing];
-  const last = nearestPose({ openingMm: moving.mostMm }, view).name;
-  const all = [null, ...POSES_OF[view]];
-  return all.slice(0, all.indexOf(last) + 1);
-}
-
 /** Shade is soft: while the jaw moves it follows so often. */
 const AREAS_EVERY_MS = 50;
 
 /** A profile whose lines are carried along with the skin between its drawn poses. */
 function CarriedTerrain({ posed, view, flip, ...svg }: { posed: PosedView; view: Profile } & Sheet) {
-  const names = useMemo(() => drawingsFor(posed, view), [posed, view]);
+  const { drawing, moving } = posed;
+  const mostMm = moving?.mostMm;
+  const names = useMemo(() => (mostMm === undefined ? [drawing] : drawingsUpTo(view, mostMm)), [view, drawing, mostMm]);
   const markup = usePoseMarkup(view, names);
   const layers = useRef(new Map<PoseName | null, Partial<DrawingLayers>>());
   const painters = useRef(new WeakMap<Element, LinePainter>());
