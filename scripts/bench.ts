@@ -33,6 +33,7 @@ import { ComplaintModel, ReadingModel, TemplateModel, VisitModel } from '../serv
 import { measureArchives } from './lib/bench-archive.ts';
 import { measureCues } from './lib/bench-cues.ts';
 import { measureChart, measureTyping } from './lib/bench-chart.ts';
+import { measureJaw } from './lib/bench-jaw.ts';
 import { measurePad } from './lib/bench-pad.ts';
 import { measurePhone } from './lib/bench-phone.ts';
 import { measureProposals, measureProposing } from './lib/bench-proposal.ts';
@@ -190,13 +191,14 @@ try {
   );
 
   say(`\nThe library of techniques is a script of ${library.kilobytes.toFixed(1)} kB gz (aim: at most 60).`);
-  const terrain = readdirSync(join(ROOT, 'app', 'parts', 'chart', 'terrain'));
+  const terrain = readdirSync(join(ROOT, 'app', 'parts', 'chart', 'terrain')).filter((f) => /^\w+\.svg$/.test(f));
   say(
     `\nChart drawings, loaded when a view is first shown: ${terrain.map((f) => `${f.replace('.svg', '')} ${(statSync(join(ROOT, 'app', 'parts', 'chart', 'terrain', f)).size / 1000).toFixed(0)} kB`).join(', ')}.`,
   );
 
   await measureChart({ page, url, visit, say, quantile });
   await measureTyping(page, visit, say);
+  await measureJaw(page, visit, say);
   await measureProposing(page, visit, say);
 
   await measureCues(page, visit, practiceId, { seconds: RUN_SECONDS, say, quantile });

@@ -58,6 +58,8 @@ export function JawLine({
     [upper, lower].forEach(([cx, cy], i) => {
       teeth.current[i]?.setAttribute('cx', cx.toFixed(1));
       teeth.current[i]?.setAttribute('cy', cy.toFixed(1));
+      // Shut, the teeth are one line and nothing is measured.
+      teeth.current[i]?.setAttribute('visibility', isOpen ? 'visible' : 'hidden');
     });
     if (words.current) {
       words.current.textContent = isOpen ? String(Math.round(mm)) : '';

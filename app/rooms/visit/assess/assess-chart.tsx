@@ -34,11 +34,12 @@ const EVERY_REGION = REGION_PATCHES.flatMap((r) =>
   placesOn({ kind: 'region', id: r.id }, 'both').map((place) => ({ place, name: REGION_NAMES[r.id], region: null })),
 );
 
+const MOUTH = placesOn({ kind: 'landmark', id: 'stomion' }, 'midline');
 /** What the chart comes near to while the jaw is looked at. */
 const NEAR_JAW: Partial<Record<View, Place[]>> = {
-  left: placesOn({ kind: 'muscle', id: 'masseter-superficial' }, 'left'),
-  right: placesOn({ kind: 'muscle', id: 'masseter-superficial' }, 'right'),
-  front: placesOn({ kind: 'landmark', id: 'stomion' }, 'midline'),
+  left: [...MOUTH, ...placesOn({ kind: 'muscle', id: 'masseter-superficial' }, 'left')],
+  right: [...MOUTH, ...placesOn({ kind: 'muscle', id: 'masseter-superficial' }, 'right')],
+  front: MOUTH,
 };
 const NOWHERE: Place[] = [];
 
@@ -136,7 +137,7 @@ export function AssessChart({
         jaw={scene?.jaw ?? null}
         turn={scene ? scene.view : before.view}
         nearTo={scene ? NEAR_JAW[scene.view] : NOWHERE}
-        nearScale={scene?.view === 'front' ? 2 : 1.75}
+        nearScale={scene?.view === 'front' ? 2 : 1.65}
         muscles={
           scene
             ? []

@@ -39,11 +39,17 @@ describe('what the chart shows while an opening is typed', () => {
   });
   test('a click is looked at on its own side, where it is typed', () => {
     const at = sceneOf(
-      { at: 'click', side: 'right', typedMm: 24 },
+      { at: 'click', side: 'right', opening: true, typedMm: 24 },
       readings({ 'click-opening-mm right': 22, 'click-opening-mm left': 30 }),
     );
     expect(at).toMatchObject({ view: 'right', jaw: { pose: { openingMm: 24 } }, nowMm: null });
-    expect(at.clicks).toEqual([{ mm: 22, opening: true, side: 'right' }]);
+    expect(at.clicks).toEqual([{ mm: 24, opening: true, side: 'right' }]);
+    const closing = sceneOf(
+      { at: 'click', side: 'right', opening: false, typedMm: null },
+      readings({ 'click-opening-mm right': 22, 'opening-mm': 36 }),
+    );
+    expect(closing).toMatchObject({ jaw: { pose: { openingMm: 36 } } });
+    expect(closing.clicks).toEqual([{ mm: 22, opening: true, side: 'right' }]);
     expect(sceneOf(typing(40), readings({ 'click-opening-mm right': 22 })).view).toBe('right');
   });
 });

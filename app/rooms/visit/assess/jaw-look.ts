@@ -14,7 +14,7 @@ import type { JawReadings } from './jaw-readings';
 /** What of the jaw is being typed: then the chart opens to it. */
 export type JawLook =
   | { at: 'opening'; measure: OpeningKey; typedMm: number | null; wasMm: number | null }
-  | { at: 'click'; side: OneSide; typedMm: number | null }
+  | { at: 'click'; side: OneSide; opening: boolean; typedMm: number | null }
   | { at: 'way' };
 
 /** While a field is typed in, what stood in it at first stays told. */
@@ -87,15 +87,23 @@ export function sceneOf(look: JawLook, jaw: JawReadings): JawScene {
       ...{ others: [], clicks: [], way: { path, ...off } },
     };
   }
-  const clicks = SIDES.flatMap((side) =>
+  const keptClicks = SIDES.flatMap((side) =>
     (['click-opening-mm', 'click-closing-mm'] as const).flatMap((measure) => {
       const mm = jaw.of(measure, side);
       return mm === undefined ? [] : [{ mm, opening: measure === 'click-opening-mm', side }];
     }),
   );
+  const typed = look.at === 'click' && look.typedMm !== null ? { ...look, mm: look.typedMm } : null;
+  const clicks = typed
+    ? [
+        ...keptClicks.filter((c) => c.side !== typed.side || c.opening !== typed.opening),
+        { mm: typed.mm, opening: typed.opening, side: typed.side },
+      ]
+    : keptClicks;
   const side =
     look.at === 'click' ? look.side : clicks.length && clicks.every((c) => c.side === 'right') ? 'right' : 'left';
-  const clickMm = look.at === 'click' ? (look.typedMm ?? clicks.find((c) => c.side === side)?.mm) : undefined;
+  const clickMm =
+    look.at === 'click' ? clicks.find((c) => c.side === side && c.opening === look.opening)?.mm : undefined;
   // A click is told where it is; it is no opening of its own.
   const nowMm = look.at === 'opening' ? typedOpening(look, jaw) : null;
   const drawnMm = nowMm ?? clickMm ?? (look.at === 'click' ? kept('opening-mm') : null) ?? 0;

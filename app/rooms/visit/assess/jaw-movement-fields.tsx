@@ -56,7 +56,11 @@ export function JawMovementFields({ jaw, onLook }: { jaw: JawReadings; onLook: (
                     value={jaw.of(measure, side)}
                     past={jaw.past(measure, side)}
                     onTyping={(typedMm) =>
-                      onLook(look === 'click' ? { at: look, side, typedMm } : look && { at: look })
+                      onLook(
+                        look === 'click'
+                          ? { at: look, side, opening: measure === 'click-opening-mm', typedMm }
+                          : look && { at: look },
+                      )
                     }
                     check={jaw.check(measure)}
                     onValue={(v) => (oneSide ? jaw.setOneSide(measure, v, side) : jaw.set(measure, v, side))}
