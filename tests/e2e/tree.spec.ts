@@ -71,7 +71,7 @@ test('Compose and a run say everything to a screen reader: the step with its sid
       - paragraph: Masseter, palm
       - text: /\\d+/
       - strong: hold, seconds left
-      - text: “Mouth a little open, let the warmth sink in.”
+      - text: mouth open 10 mm “Mouth a little open, let the warmth sink in.”
       - paragraph: /Lay hot palms on both chewing muscles/
       - paragraph:
         - strong: Feel

@@ -51,7 +51,7 @@ const STOPS = {
 export function jawWords(cue: Cue, state: GuideState, opening: StepOpening | null): string {
   if (!opening) return '';
   const to = `${Number(opening.openingMm.toFixed(1))} mm${STOPS[opening.stopsAt]}`;
-  if (!opening.moves) return `open ${to}`;
+  if (!opening.moves) return `mouth open ${to}`;
   if (!WORKING.has(cue.kind)) return `then opens to ${to}`;
   return jawShare(cue, state.intoMs).closing ? 'now closing' : `now opening, to ${to}`;
 }
