@@ -30,9 +30,16 @@ const ASIDE_FROM_MM = 2;
 /** From so round the O is nearer. */
 const ROUND_FROM = 0.5;
 
-/** The drawing of a view that comes nearest to a pose, null for the shut one; and whether it is seen in a mirror. */
-export function nearestPose(pose: JawPose, view: PoseView): { name: PoseName | null; mirrored: boolean } {
-  const drawn = POSES_OF[view];
+/**
+ * The drawing of a view that comes nearest to a pose, null for the shut one; and whether it is seen in a mirror.
+ * @param notWider of those only that open no further: what is not to be opened is not drawn open
+ */
+export function nearestPose(
+  pose: JawPose,
+  view: PoseView,
+  notWider = false,
+): { name: PoseName | null; mirrored: boolean } {
+  const drawn = POSES_OF[view].filter((name) => !notWider || DRAWN_POSES[name].openingMm <= pose.openingMm);
   const straight = (name: PoseName | null): { name: PoseName | null; mirrored: boolean } => ({ name, mirrored: false });
   if ((pose.round ?? 0) >= ROUND_FROM && drawn.includes('o-shape')) return straight('o-shape');
   const leftMm = pose.leftMm ?? 0;

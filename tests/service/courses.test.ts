@@ -104,14 +104,15 @@ test('a course of a measure reaches back to the very first reading, however many
   expect([values[0], values.at(-1), values.length]).toEqual([30, 44, 13]);
 });
 
-test('how far the mouth may open is what was measured last, and of two sides that click the earlier', async () => {
+test('how far the mouth may open is what was measured last before the work, and of two sides that click the earlier', async () => {
   const take = (
     entries: [measure: 'opening-mm' | 'click-opening-mm', side: 'midline' | 'left' | 'right', value: number][],
+    phase: 'before' | 'after' = 'before',
   ) =>
     write({
       kind: 'readings',
       entries: entries.map(([measure, side, value]) => ({
-        ...{ measure, complaintId: null, place: '', side, phase: 'before' as const, value },
+        ...{ measure, complaintId: null, place: '', side, phase, value },
       })),
     });
   const { practiceId } = own.tenant;
@@ -126,6 +127,12 @@ test('how far the mouth may open is what was measured last, and of two sides tha
     ['click-opening-mm', 'left', 26],
     ['click-opening-mm', 'right', 22],
   ]);
+  // What work made of it is not what it is the next time.
+  await take([['opening-mm', 'midline', 41]], 'after');
+  expect(await openingOfClient(practiceId, client.id)).toEqual({ comfortableMm: 34, clickMm: 22 });
+  // The side that is not measured again still clicks where it did.
+  visitId = await addVisit(own.tenant, client.id);
+  await take([['click-opening-mm', 'left', 28]]);
   expect(await openingOfClient(practiceId, client.id)).toEqual({ comfortableMm: 34, clickMm: 22 });
   expect(await openingOfClient(randomUUID(), client.id)).toEqual({});
 });

@@ -17,5 +17,5 @@ export function useFibres(wanted: boolean): Fibres {
       () => {},
     );
   }, [wanted]);
-  return fibres;
+  return known ?? fibres;
 }

@@ -33,10 +33,10 @@ export function useJaw(cue: Cue, state: GuideState, opening: StepOpening | null)
   if (!opening) return null;
   if (!moves) return jawHeld(opening);
   const share = shareAt(cue, state.intoMs);
-  if (moving) return { pose: { openingMm: mostMm * share }, moving };
+  if (moving) return { pose: { openingMm: mostMm * share }, notWider: true, moving };
   // Without motion the drawn poses take turns.
-  const { name } = nearestPose({ openingMm: mostMm }, 'left');
-  return { pose: { openingMm: share > 0.5 && name ? DRAWN_POSES[name].openingMm : 0 } };
+  const { name } = nearestPose({ openingMm: mostMm }, 'left', true);
+  return { pose: { openingMm: share > 0.5 && name ? DRAWN_POSES[name].openingMm : 0 }, notWider: true };
 }
 
 /** Hands that look for their place wait with the mouth shut. */

@@ -61,16 +61,19 @@ export const readingsBefore = byPractice(
   },
 );
 
-/** How far a client's mouth opened when it was measured last: the comfortable opening, and where it clicks on its way. */
+/**
+ * How far a client's mouth opened when it was measured last before any work: the comfortable opening, and where it clicks
+ * on its way, the earlier of both sides.
+ */
 export const openingOfClient = byPractice(async (practiceId: string, clientId: string): Promise<JawLimits> => {
   if (!isUuid(clientId)) return {};
   const measures: Record<keyof JawLimits, MeasureKey> = { comfortableMm: 'opening-mm', clickMm: 'click-opening-mm' };
   const rows = await database().query<{ measure: MeasureKey; mm: number }>(
-    // Of two sides that click, the one that clicks earlier, as they were taken together last.
     `select measure, min(value)::float8 as mm from
-       (select measure, value, visit_id, first_value(visit_id) over (partition by measure order by taken_at desc, id desc) as last_visit
-        from readings where practice_id = :practiceId and client_id = :clientId and measure in (:measures) and visit_id is not null) read
-     where visit_id = last_visit group by measure`,
+       (select distinct on (measure, side) measure, value from readings
+        where practice_id = :practiceId and client_id = :clientId and measure in (:measures) and phase <> 'after'
+        order by measure, side, taken_at desc, id desc) latest
+     group by measure`,
     { replacements: { practiceId, clientId, measures: Object.values(measures) }, type: QueryTypes.SELECT },
   );
   const of = (measure: MeasureKey) => rows.find((r) => r.measure === measure)?.mm;

@@ -19,5 +19,5 @@ export function viewWithJaw(opening: StepOpening | null, places: readonly Place[
 /** How a step holds the jaw, standing still. */
 export const jawHeld = (opening: StepOpening | null): JawShown | null =>
   opening && opening.openingMm > 0
-    ? { pose: { openingMm: opening.openingMm, ...(opening.isRound ? { round: 1 } : {}) } }
+    ? { pose: { openingMm: opening.openingMm, ...(opening.isRound ? { round: 1 } : {}) }, notWider: true }
     : null;

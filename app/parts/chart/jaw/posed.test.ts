@@ -87,9 +87,20 @@ describe('the view of a step whose mouth is open', () => {
   });
   test('a step that is not to open at all is drawn shut', () => {
     expect(jawHeld(stepOpening({ jaw: 'wide' }, { clickMm: 1 }))).toBeNull();
-    expect(jawHeld(stepOpening({ jaw: 'o-shape' }))).toEqual({ pose: { openingMm: 22, round: 1 } });
-    expect(jawHeld(stepOpening({ jaw: 'wide' }, { comfortableMm: 31 }))).toEqual({ pose: { openingMm: 31 } });
+    expect(jawHeld(stepOpening({ jaw: 'o-shape' }))).toMatchObject({ pose: { openingMm: 22, round: 1 } });
+    expect(jawHeld(stepOpening({ jaw: 'wide' }, { comfortableMm: 31 }))).toMatchObject({ pose: { openingMm: 31 } });
   });
+});
+
+test('no view draws a step wider than it may be opened, whatever was measured', () => {
+  for (const jaw of ['slightly-open', 'opens-and-closes', 'wide', 'o-shape'] as const)
+    for (let comfortableMm = 0; comfortableMm <= 60; comfortableMm++)
+      for (const view of ['front', 'left', 'right', 'opened'] as const) {
+        const drawn = posedView(view, jawHeld(stepOpening({ jaw }, { comfortableMm })));
+        if (drawn) expect(drawn.pose.openingMm, `${jaw} ${view}`).toBeLessThanOrEqual(comfortableMm);
+        // Where it may, it is drawn open.
+        if (comfortableMm >= 25 && jaw === 'wide') expect(drawn).not.toBeNull();
+      }
 });
 
 describe('the measuring line', () => {

@@ -22,6 +22,8 @@ import { flipX, placeKey, places, type Shown, type View } from '../places';
 /** How the jaw of the drawn head is held. */
 export interface JawShown {
   pose: JawPose;
+  /** It is to be opened so far at most: no drawing that opens further stands for it. */
+  notWider?: boolean;
   /** It moves by itself: how far open it is at a time of the browser's clock, mm, and how far at most. */
   moving?: { at: (nowMs: number) => number; mostMm: number };
 }
@@ -41,12 +43,13 @@ export const isProfile = (view: View): view is 'left' | 'right' => view === 'lef
 export function posedView(view: View, jaw: JawShown | null | undefined): PosedView | null {
   const on = POSE_VIEWS.find((v) => v === view);
   if (!jaw || !on) return null;
-  const { name, mirrored } = nearestPose(jaw.pose, on);
-  const moving = isProfile(on) ? jaw.moving : undefined;
+  const isCarried = isProfile(on);
+  const { name, mirrored } = nearestPose(jaw.pose, on, jaw.notWider && !isCarried);
+  const moving = isCarried ? jaw.moving : undefined;
   // An O is drawn in front only; elsewhere its lips would be wrong.
   if ((jaw.pose.round ?? 0) > 0 && name !== 'o-shape') return null;
   // A profile's lines are carried to the very millimetre; elsewhere what is drawn is what stands.
-  if (isProfile(on)) {
+  if (isCarried) {
     const openingMm = Math.min(MOST_DRAWN_MM, Math.max(0, jaw.pose.openingMm));
     return openingMm > 0 || moving ? { view: on, drawing: name, flipped: false, pose: { openingMm }, moving } : null;
   }
@@ -58,7 +61,7 @@ export function posedView(view: View, jaw: JawShown | null | undefined): PosedVi
 
 /** The same, anew only when something of it changed. */
 export function usePosed(view: View, jaw: JawShown | null | undefined): PosedView | null {
-  const { pose, moving } = jaw ?? {};
+  const { pose, moving, notWider = false } = jaw ?? {};
   const { openingMm, leftMm, round } = pose ?? {};
   return useMemo(
     () =>
@@ -66,9 +69,10 @@ export function usePosed(view: View, jaw: JawShown | null | undefined): PosedVie
         ? null
         : posedView(view, {
             pose: { openingMm, ...(leftMm ? { leftMm } : {}), ...(round ? { round } : {}) },
+            notWider,
             ...(moving ? { moving } : {}),
           }),
-    [view, openingMm, leftMm, round, moving],
+    [view, openingMm, leftMm, round, notWider, moving],
   );
 }
 
@@ -99,7 +103,7 @@ export function useJawFibres(wanted: boolean): Record<string, FibreRow> {
       () => {},
     );
   }, [wanted]);
-  return known;
+  return rows ?? known;
 }
 
 const STRETCHED: ReadonlySet<string> = new Set(STRETCHED_BY_OPENING);
