@@ -1,46 +1,11 @@
 import type { PosedFlesh } from './jaw-flesh.ts';
+import { pathPoints, type PathPoints } from './path.ts';
 import type { DepthMap } from './trace.ts';
 import { project, unproject, type Camera } from './views.ts';
-
-/** A path of a drawing as numbers. */
-export interface PathPoints {
-  /** M, L, Q and Z, one letter each. */
-  commands: string;
-  /** x and y of every place in viewBox px, controls of curves included. */
-  at: Float32Array;
-}
 
 /** Every path of a drawing, in the order in which a browser finds its elements. */
 export const pathsOfSvg = (svg: string): PathPoints[] =>
   [...svg.matchAll(/<path[^>]* d="([^"]*)"/g)].map(([, d]) => pathPoints(d!));
-
-/** Path data of the commands M, l, q and z, as the drawings are written. */
-function pathPoints(d: string): PathPoints {
-  const at: number[] = [];
-  let commands = '';
-  let [x, y] = [0, 0];
-  for (const [, command, numbers] of d.matchAll(/([Mlqz])([^Mlqz]*)/g)) {
-    commands += command!.toUpperCase();
-    const values = (numbers!.match(/-?(?:\d+\.\d+|\.\d+|\d+)/g) ?? []).map(Number);
-    const [fromX, fromY] = command === 'M' ? [0, 0] : [x, y];
-    for (let i = 0; i < values.length; i += 2) at.push(fromX + values[i]!, fromY + values[i + 1]!);
-    if (values.length) [x, y] = [at.at(-2)!, at.at(-1)!];
-  }
-  return { commands, at: Float32Array.from(at) };
-}
-
-/** Places of a path back to path data, to the tenth of a px. */
-export function pathText(commands: string, at: Float32Array): string {
-  let text = '';
-  let i = 0;
-  const place = () => `${Math.round(at[i++]! * 10) / 10} ${Math.round(at[i++]! * 10) / 10}`;
-  for (const command of commands) {
-    if (command === 'Z') text += 'Z';
-    else if (command === 'Q') text += `Q${place()} ${place()}`;
-    else text += command + place();
-  }
-  return text;
-}
 
 /** Depths are kept in a byte: so many mm a step, from the deepest that a picture shows. */
 const DEPTH_STEP_MM = 1.2;

@@ -41,13 +41,13 @@ export type { DepthMap } from './trace.ts';
 export { drawPose, drawThumbs, drawView, tracePose, traceView } from './draw.ts';
 export { bellyOf, drawFibres, fibreDrawing, fibreLines, seenFibres, type FibreDrawing } from './muscle-drawing.ts';
 export { spotsOf, type Spot } from './places.ts';
-export { polylinesOf } from './path.ts';
+export { pathText, polylinesOf, type PathPoints } from './path.ts';
 // A place of the skin, out of one view and into another.
 export { flatViewOf, skinAt, spotOfSkin } from './skin.ts';
 export { tapeMm } from './tape.ts';
 // A jaw that opens.
 export { DRAWN_POSES, nearestPose, POSE_VIEWS, POSES_OF, type PoseName, type PoseView } from './poses.ts';
-export { jawMotion, jawPlaces, type JawPose } from './jaw-motion.ts';
+export { eased, jawMotion, jawPlaces, type JawPose } from './jaw-motion.ts';
 export { poseFlesh } from './jaw-flesh.ts';
 export { poseBodies } from './posed-head.ts';
 export { chinLine, condyleWay, incisorWay, jawOutline } from './jaw-bone.ts';
@@ -61,4 +61,4 @@ export {
   stretchedFibre,
 } from './drawn-jaw.ts';
 export { movingPath, textAt, type MovingText } from './moving-path.ts';
-export { carriedPaths, depthBytes, pathsOfSvg, pathText, type PathPoints } from './carry.ts';
+export { carriedPaths, depthBytes, pathsOfSvg } from './carry.ts';

@@ -1,4 +1,4 @@
-import type { PathPoints } from './carry.ts';
+import type { PathPoints } from './path.ts';
 
 /** Texts of the tenths that coordinates of a sheet are written with: looked up, since writing numbers costs most of a frame. */
 const LEAST = -1000;

@@ -131,17 +131,56 @@ export function taperedPath(points: readonly Xy[], width: number): string {
   return linePath(simplify([...left, ...right.reverse()], 0.06), true);
 }
 
+/** A path of a drawing as numbers. */
+export interface PathPoints {
+  /** M, L, Q and Z, one letter each. */
+  commands: string;
+  /** x and y of every place in viewBox px, controls of curves included. */
+  at: Float32Array;
+}
+
+/** Path data of the commands M, l, q and z, as the drawings are written. */
+export function pathPoints(d: string): PathPoints {
+  const at: number[] = [];
+  let commands = '';
+  let [x, y] = [0, 0];
+  for (const [, command, numbers] of d.matchAll(/([Mlqz])([^Mlqz]*)/g)) {
+    commands += command!.toUpperCase();
+    const values = (numbers!.match(/-?(?:\d+\.\d+|\.\d+|\d+)/g) ?? []).map(Number);
+    const [fromX, fromY] = command === 'M' ? [0, 0] : [x, y];
+    for (let i = 0; i < values.length; i += 2) at.push(fromX + values[i]!, fromY + values[i + 1]!);
+    if (values.length) [x, y] = [at.at(-2)!, at.at(-1)!];
+  }
+  return { commands, at: Float32Array.from(at) };
+}
+
+/** Places of a path back to path data, to the tenth of a px. */
+export function pathText(commands: string, at: Float32Array): string {
+  let text = '';
+  let i = 0;
+  const place = () => `${Math.round(at[i++]! * 10) / 10} ${Math.round(at[i++]! * 10) / 10}`;
+  for (const command of commands) {
+    if (command === 'Z') text += 'Z';
+    else if (command === 'Q') text += `Q${place()} ${place()}`;
+    else text += command + place();
+  }
+  return text;
+}
+
 /** The courses of path data as this file writes it: places, with the curves between them left straight. */
 export function polylinesOf(d: string): { points: Xy[]; closed: boolean }[] {
-  return [...d.matchAll(/M[^M]*/g)].map(([course]) => {
-    const points: Xy[] = [];
-    let [x, y] = [0, 0];
-    for (const [, command, numbers] of course.matchAll(/([Mlq])([^Mlqz]*)/g)) {
-      const values = (numbers!.match(/-?(?:\d+\.\d+|\.\d+|\d+)/g) ?? []).map(Number);
-      const [dx, dy] = [values.at(-2)!, values.at(-1)!];
-      [x, y] = command === 'M' ? [dx, dy] : [x + dx, y + dy];
-      points.push([x, y]);
+  const { commands, at } = pathPoints(d);
+  const courses: { points: Xy[]; closed: boolean }[] = [];
+  let k = 0;
+  for (const command of commands) {
+    if (command === 'M') courses.push({ points: [], closed: false });
+    const course = courses.at(-1)!;
+    if (command === 'Z') course.closed = true;
+    else {
+      // The place that a curve leads to comes after the one that bends it.
+      k += command === 'Q' ? 2 : 1;
+      course.points.push([at[2 * k - 2]!, at[2 * k - 1]!]);
     }
-    return { points, closed: course.endsWith('z') };
-  });
+  }
+  return courses;
 }

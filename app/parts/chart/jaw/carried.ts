@@ -3,7 +3,7 @@ import type { Carried, CarryAsked } from '../../../workers/carry-lines';
 import { poseDepths, poseMarkup } from './pose-drawings';
 
 export type Profile = 'left' | 'right';
-const drawnMm = (pose: PoseName | null): number => (pose ? DRAWN_POSES[pose].openingMm : 0);
+export const drawnMm = (pose: PoseName | null): number => (pose ? DRAWN_POSES[pose].openingMm : 0);
 
 /** The drawn openings of a profile in their order, the shut one first. */
 const order = (view: Profile): readonly (PoseName | null)[] => [null, ...POSES_OF[view]];

@@ -1,4 +1,4 @@
-import { DRAWN_JAW, jawMotion, type JawPose, onPosedSheet, posedPlace } from '../../../../core/drawing';
+import { DRAWN_JAW, eased, jawMotion, type JawPose, onPosedSheet, posedPlace } from '../../../../core/drawing';
 import { flipX, places } from '../places';
 
 /** Points that lie in a hollow which the head of the jaw closes or opens. */
@@ -9,7 +9,6 @@ export const isAtJoint = ({ kind, id }: { kind: string; id: string }): boolean =
 const GONE_MM = 12;
 /** An opening that is half of the usual one, mm: by then the hollow under the arch is narrow. */
 const HALF_MM = 25;
-const eased = (t: number): number => (t <= 0 ? 0 : t >= 1 ? 1 : t * t * (3 - 2 * t));
 
 /** Half breadth and half height of both hollows at an opening, px of the sheet. Our choice, by eye. */
 export function hollowsAt(openingMm: number): { underArch: [number, number]; beforeEar: [number, number] } {

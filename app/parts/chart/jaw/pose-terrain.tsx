@@ -1,8 +1,8 @@
-import { nearestPose, type PoseName } from '../../../../core/drawing';
+import type { PoseName } from '../../../../core/drawing';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { sheetOf } from '../places';
 import { Terrain } from '../terrain-layer';
-import { carriedDrawing, drawingsUpTo, type Profile } from './carried';
+import { carriedDrawing, drawingsUpTo, drawnMm, type Profile } from './carried';
 import { LinePainter, type DrawingLayers } from './line-painter';
 import { usePoseMarkup } from './pose-drawings';
 import { isProfile, type PosedView } from './posed';
@@ -71,9 +71,10 @@ function CarriedTerrain({ posed, view, flip, ...svg }: { posed: PosedView; view:
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [view, key]);
   useJawFrames(posed, (mm) => {
-    const { name } = nearestPose({ openingMm: mm }, view);
-    // The nearest one that is here.
-    const on = layers.current.has(name) ? name : [...layers.current.keys()].at(-1);
+    // The nearest of those that are here.
+    const away = (of: PoseName | null) => Math.abs(drawnMm(of) - mm);
+    const here = [...layers.current.keys()];
+    const on = here.length ? here.reduce((a, b) => (away(b) < away(a) ? b : a)) : undefined;
     for (const [of, drawing] of layers.current)
       for (const layer of Object.values(drawing)) layer.classList.toggle('is-on', of === on);
     const base = on === undefined ? undefined : layers.current.get(on)?.base;

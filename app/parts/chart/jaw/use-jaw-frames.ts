@@ -1,3 +1,4 @@
+import { eased } from '../../../../core/drawing';
 import { useEffect, useLayoutEffect, useRef, useSyncExternalStore } from 'react';
 import type { PosedView } from './posed';
 
@@ -17,7 +18,6 @@ export const useStillness = (): boolean =>
 
 /** A jaw that is held differently goes there in so long, ms. */
 const GOES_MS = 320;
-const eased = (t: number): number => t * t * (3 - 2 * t);
 
 /**
  * Calls with how far open the jaw is, mm, at every frame while it moves: by itself, or on its way from one opening to the
@@ -46,7 +46,7 @@ export function useJawFrames({ pose: { openingMm }, moving }: PosedView, paint: 
       if (target === null) show(at!(performance.timeOrigin + now));
       else {
         const t = Math.min(1, (now - began) / GOES_MS);
-        show(fromMm + (target - fromMm) * eased(Math.max(0, t)));
+        show(fromMm + (target - fromMm) * eased(t));
         if (t === 1) return;
       }
       frame = requestAnimationFrame(step);

@@ -1,4 +1,4 @@
-import { DRAWN_JAW, jawMotion, type Vec3 } from '../../../../core/drawing';
+import { DRAWN_JAW, eased, jawMotion, type Vec3 } from '../../../../core/drawing';
 import type { OpeningPath } from '../../../../core/measures';
 import type { OneSide } from '../../../../core/words';
 
@@ -15,7 +15,7 @@ export function wayOfMidline(
   const sign = side === 'left' ? 1 : -1;
   return Array.from({ length: STEPS + 1 }, (_, i) => {
     const t = i / STEPS;
-    const share = path === 'straight' ? 0 : path === 'returns' ? Math.sin(Math.PI * t) : t * t * (3 - 2 * t);
+    const share = path === 'straight' ? 0 : path === 'returns' ? Math.sin(Math.PI * t) : eased(t);
     const motion = jawMotion({ openingMm: toMm * t, leftMm: sign * offMm * share }, DRAWN_JAW);
     return motion.moved(DRAWN_JAW.incisor);
   });
