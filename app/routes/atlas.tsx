@@ -1,6 +1,6 @@
 import { ENTRY_KINDS, type EntryKind } from '../../core/atlas';
 import { screen } from '../../core/limits';
-import { lazy, Suspense, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useMemo, useRef } from 'react';
 import { Form as BsForm } from 'react-bootstrap';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { findClient } from '../../server/db/queries/clients.server';
@@ -8,7 +8,7 @@ import { latestMeasures, measuredClients } from '../../server/db/queries/measure
 import { answersTo, readAsk, reachOf } from '../rooms/atlas/ask';
 import { chartAsSvg } from '../parts/export/picture';
 import { PictureButtons } from '../parts/export/picture-buttons';
-import { JawDial, type Opening } from '../rooms/atlas/jaw-dial';
+import { JawDial, openingIn, withOpening } from '../rooms/atlas/jaw-dial';
 import { Results } from '../rooms/atlas/results';
 import { SearchPanel } from '../rooms/atlas/search-panel';
 import { Sheet } from '../rooms/atlas/sheet';
@@ -79,13 +79,16 @@ export default function Atlas({ loaderData: { whose, measured }, params }: Route
   );
   const caution = CAUTIONS.find((c) => c.key === ask.caution);
   const keepOff = useMemo(() => keepOffMarks(screen(caution ? [{ ...caution, question: null }] : [], {})), [caution]);
-  const [openingMm, setOpening] = useState<Opening>(0);
+  const openingMm = openingIn(query);
   const jaw = useMemo(() => (openingMm ? { pose: { openingMm } } : null), [openingMm]);
   const fitting = useFitted(whose?.measures ?? null);
   return (
     <div className="visit-body is-page atlas">
       <div className="chart-side" ref={chart}>
-        <JawDial openingMm={openingMm} onOpening={setOpening} />
+        <JawDial
+          openingMm={openingMm}
+          onOpening={(mm) => setQuery(withOpening(query, mm), { preventScrollReset: true, replace: true })}
+        />
         <FaceChart
           map={['Points']}
           pick={pick}
@@ -143,7 +146,7 @@ export default function Atlas({ loaderData: { whose, measured }, params }: Route
               <>
                 <div className="sheet-actions no-print">
                   <Link
-                    to={`/paper/atlas/${entry.kind}/${entry.id}${whose ? `?client=${whose.id}` : ''}`}
+                    to={`/paper/atlas/${entry.kind}/${entry.id}?${withOpening(new URLSearchParams(whose ? { client: whose.id } : {}), openingMm)}`}
                     className="btn btn-sm btn-outline-primary"
                   >
                     Print

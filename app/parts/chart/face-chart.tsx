@@ -3,7 +3,6 @@ import { lazy, memo, Suspense, useContext, useEffect, useMemo, useRef, useState,
 import { useInBrowser } from '../fields/use-in-browser';
 import { ChartTools } from './chart-tools';
 import { ClientChart } from './client-chart';
-import { useFibres } from './fibres';
 import {
   ChangeLayer,
   ContactRing,
@@ -22,30 +21,19 @@ import { aimAt, near, visiblePart, wordBoxes } from './part-of-sheet';
 import { ChoiceRing } from './choice-ring';
 import { PickLayer } from './pick-layer';
 import { pickOn } from './pick-on';
-import {
-  bestView,
-  edgesOf,
-  placeKey,
-  places as standardPlaces,
-  sheetOf,
-  shownIn,
-  VIEW_NAMES,
-  VIEWS,
-  type Place,
-  type Shown,
-  type View,
-} from './places';
+import { bestView, edgesOf, placeKey, sheetOf, VIEW_NAMES, VIEWS, type Place, type Shown, type View } from './places';
 import type { FittedHead } from './fitted';
 import { isAtJoint, JawHollows } from './jaw/hollows';
 import { JawLine } from './jaw/jaw-line';
 import { PoseTerrain } from './jaw/pose-terrain';
-import { isProfile, type JawShown, posedFibres, shownPosed, useJawFibres, usePosed } from './jaw/posed';
+import { isProfile, type JawShown } from './jaw/posed';
 import { MusclesLayer, type MuscleSide } from './muscles-layer';
-import { THUMBS_URL } from './terrain';
 import type Layers from './map-layers';
 import { Edges, Terrain } from './terrain-layer';
 import { sheetSpot, usePicking, type Pick } from './use-picking';
+import { useSheet } from './use-sheet';
 import { useSize } from './use-size';
+import { ViewRail } from './view-rail';
 import { useZoom } from './use-zoom';
 
 /** Without a network the chart stays without its map, and the page as it is. */
@@ -151,22 +139,10 @@ export function FaceChart(props: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const moving = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
-  const standardFibres = useFibres(!!muscles?.length || !!pick);
-  // A jaw that opens is drawn on the adult that all know, with everything that goes along.
-  const posed = usePosed(view, jaw);
-  const own = posed ? null : fitted;
-  const jawFibres = useJawFibres(!!posed);
-  const fibres = useMemo(
-    () => (posed && !posed.moving ? posedFibres(jawFibres, standardFibres, posed) : (own?.fibres ?? standardFibres)),
-    [posed, own, jawFibres, standardFibres],
-  );
-  const table = own?.places ?? standardPlaces;
-  const shown = useMemo(
-    () => (posed ? shownPosed(posed, mirrored) : shownIn(view, mirrored, table)),
-    [posed, view, mirrored, table],
-  );
-  // Come near to where things are while the mouth is shut: an opening jaw does not shift the sheet.
-  const aimed = useMemo(() => shownIn(view, mirrored, table), [view, mirrored, table]);
+  const { posed, own, fibres, table, shown, aimed } = useSheet({
+    ...{ view, mirrored, jaw, fitted },
+    needsFibres: !!muscles?.length || !!pick,
+  });
   const aim = useMemo(
     () => (nearTo?.length ? aimAt(nearTo, sheetOf(view), size, aimed, nearScale) : null),
     [nearTo, view, size, aimed, nearScale],
@@ -218,14 +194,7 @@ export function FaceChart(props: Props) {
 
   return (
     <section className={`face-chart${zoom ? ' is-near' : ''}`} aria-label="Face chart">
-      <div className="chart-rail">
-        {views.map((v) => (
-          <button key={v} type="button" className="view-button" aria-pressed={v === view} onClick={() => turnTo(v)}>
-            <span className="view-thumb" style={thumbOf(v)} aria-hidden="true" />
-            {VIEW_NAMES[v]}
-          </button>
-        ))}
-      </div>
+      <ViewRail views={views} view={view} onView={turnTo} />
       <ChartTools
         own={layers}
         hidden={hidden}
@@ -356,13 +325,6 @@ function nearWords(
   }
   return view === 'left' || view === 'right' ? leftEdge : `${whose} ${leftEdge === 'R' ? 'right' : 'left'} is here`;
 }
-
-/** The small picture of a view, out of the one file that holds them all. */
-const thumbOf = (view: View) => ({
-  maskImage: `url(${THUMBS_URL})`,
-  maskPosition: `${(VIEWS.indexOf(view) / (VIEWS.length - 1)) * 100}% 0`,
-  maskSize: `${VIEWS.length * 100}% 100%`,
-});
 
 const toggled = <T,>(set: ReadonlySet<T>, value: T): ReadonlySet<T> =>
   new Set(set.has(value) ? [...set].filter((v) => v !== value) : [...set, value]);

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { useSearchParams } from 'react-router';
 import { findClient } from '../../../server/db/queries/clients.server';
 import { latestMeasures } from '../../../server/db/queries/measures.server';
 import { ATLAS_ENTRIES } from '../../../reference/atlas-entries';
@@ -8,6 +9,7 @@ import { useFitted } from '../../parts/chart/fitted';
 import { bestView, spotOf, type Place, type View } from '../../parts/chart/places';
 import { PaperCharts, viewsShowing } from '../../parts/paper/paper-charts';
 import { Sheet } from '../../parts/paper/sheet';
+import { openingIn } from '../../rooms/atlas/jaw-dial';
 import { pathsOfEntry, placesOfEntry } from '../../rooms/atlas/places-of';
 import { Sheet as AtlasSheet } from '../../rooms/atlas/sheet';
 import type { Route } from './+types/atlas';
@@ -43,7 +45,10 @@ export default function AtlasOnPaper({ loaderData: { whose }, params }: Route.Co
   const views = useMemo(() => viewsOf(places), [places]);
   const keepOff = useMemo(() => standingMarks(), []);
   const { head } = useFitted(whose?.measures ?? null);
-  const search = whose ? `?client=${whose.id}` : '';
+  const [query] = useSearchParams();
+  const openingMm = openingIn(query);
+  const jaw = openingMm ? { pose: { openingMm } } : null;
+  const search = query.size ? `?${query}` : '';
   return (
     <Sheet
       title="Atlas"
@@ -52,7 +57,8 @@ export default function AtlasOnPaper({ loaderData: { whose }, params }: Route.Co
     >
       {places.length > 0 && (
         <PaperCharts
-          views={views}
+          views={jaw && !views.includes('left') ? ['left', ...views.slice(0, 1)] : views}
+          jaw={jaw}
           chosen={paths ? null : (places[0] ?? null)}
           paths={paths}
           keepOff={keepOff}
