@@ -159,4 +159,24 @@ test('a chosen step opens the jaw of the table’s chart, the atlas has a dial f
   await page.getByRole('button', { name: 'Jaw shut' }).click();
   await expect(changes).toHaveCount(0);
   await expect(drawn(page)).not.toHaveAttribute('data-pose');
+  // The opening is in the address, and goes along to paper.
+  await page.goto('/atlas/point/ST7?jaw=25');
+  await expect(drawn(page)).toHaveAttribute('data-pose', 'open-25');
+  await page.getByRole('link', { name: 'Print' }).click();
+  await page.waitForURL('**/paper/atlas/point/ST7?jaw=25');
+  await expect(page.locator('[data-pose="open-25"]').first()).toBeVisible();
+  await page.goto('/atlas?jaw=7');
+  await expect(page.getByRole('button', { name: 'Jaw shut' })).toHaveAttribute('aria-pressed', 'true');
+});
+
+test('on a phone the jaw stays in sight while its opening is typed', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(page.url().replace(/compose$/, 'assess'));
+  const field = page.getByLabel('Comfortable opening, mm');
+  await field.fill('31');
+  await expect(page.locator('.jaw-mm')).toHaveText('31');
+  await expect(page.locator('.jaw-mm')).toBeInViewport();
+  await expect(field).toBeInViewport();
+  await field.blur();
+  await expect(page.locator('.jaw-line')).toHaveCount(0);
 });

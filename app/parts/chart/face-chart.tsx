@@ -67,8 +67,8 @@ interface Props {
   focusedMeasure?: ClientMeasureId | null;
   /** The chart comes near to these whenever they change. */
   nearTo?: readonly Place[];
-  /** How near, as a scale of the whole sheet. */
-  nearScale?: number | undefined;
+  /** So much of the sheet stays in sight then, px of the sheet. */
+  nearSpan?: { width: number; height: number } | undefined;
   /** The chart turns here whenever this changes. */
   turn?: View | null;
   /** Drawings fitted to this client instead of the standard ones. */
@@ -109,7 +109,7 @@ export function FaceChart(props: Props) {
     focusedMeasure = null,
     turn = null,
     nearTo,
-    nearScale,
+    nearSpan,
     over,
     onPoint,
     onView,
@@ -144,8 +144,8 @@ export function FaceChart(props: Props) {
     needsFibres: !!muscles?.length || !!pick,
   });
   const aim = useMemo(
-    () => (nearTo?.length ? aimAt(nearTo, sheetOf(view), size, aimed, nearScale) : null),
-    [nearTo, view, size, aimed, nearScale],
+    () => (nearTo?.length ? aimAt(nearTo, sheetOf(view), size, aimed, nearSpan) : null),
+    [nearTo, view, size, aimed, nearSpan],
   );
   const zoomed = useZoom(frame, moving, view, aim, !zoom);
 

@@ -40,14 +40,11 @@ export function wordBoxes(part: Part, frame: Size, unit: number): { x0: number; 
 /** How near a chart comes where nothing else is said. */
 const NEAR_SCALE = 2.3;
 
-/** The middle of some places in px of the frame, and how near to come. */
-export function aimAt(
-  places: readonly Place[],
-  sheet: Size,
-  frame: Size,
-  shown: Shown,
-  k: number = NEAR_SCALE,
-): Aim | null {
+/**
+ * The middle of some places in px of the frame, and how near to come.
+ * @param span so much of the sheet stays in sight, px, however large the frame is
+ */
+export function aimAt(places: readonly Place[], sheet: Size, frame: Size, shown: Shown, span?: Size): Aim | null {
   const spots = places.map(shown).filter((s) => s !== null);
   if (!spots.length || !frame.width) return null;
   const unit = Math.max(sheet.width / frame.width, sheet.height / frame.height);
@@ -55,7 +52,7 @@ export function aimAt(
   return {
     x: middle(spots.map((s) => s.x)) / unit + (frame.width - sheet.width / unit) / 2,
     y: middle(spots.map((s) => s.y)) / unit + (frame.height - sheet.height / unit) / 2,
-    k,
+    k: span ? Math.min((frame.width * unit) / span.width, (frame.height * unit) / span.height) : NEAR_SCALE,
   };
 }
 

@@ -1,6 +1,6 @@
 import { MOST_SPOTS } from '../../../../core/record';
 import { type OneSide, REGION_NAMES } from '../../../../core/words';
-import { useContext, useState } from 'react';
+import { useContext, useEffect, useState } from 'react';
 import { PLACE_INDEX } from '../../../../reference/place-index';
 import { PRESSED_MUSCLES } from '../../../../reference/facts/muscles';
 import { REGION_PATCHES } from '../../../../reference/facts/other-places';
@@ -35,13 +35,18 @@ const EVERY_REGION = REGION_PATCHES.flatMap((r) =>
 );
 
 const MOUTH = placesOn({ kind: 'landmark', id: 'stomion' }, 'midline');
+/** An open mouth reaches below the shut chin. */
+const CHIN = placesOn({ kind: 'landmark', id: 'gnathion' }, 'midline');
 /** What the chart comes near to while the jaw is looked at. */
 const NEAR_JAW: Partial<Record<View, Place[]>> = {
-  left: [...MOUTH, ...placesOn({ kind: 'muscle', id: 'masseter-superficial' }, 'left')],
-  right: [...MOUTH, ...placesOn({ kind: 'muscle', id: 'masseter-superficial' }, 'right')],
+  left: [...MOUTH, ...CHIN, ...placesOn({ kind: 'muscle', id: 'masseter-superficial' }, 'left')],
+  right: [...MOUTH, ...CHIN, ...placesOn({ kind: 'muscle', id: 'masseter-superficial' }, 'right')],
   front: MOUTH,
 };
 const NOWHERE: Place[] = [];
+/** From the measuring line to the ear, and from the nose to the chin of a wide opening. */
+const PROFILE_SPAN = { width: 270, height: 215 };
+const FRONT_SPAN = { width: 220, height: 220 };
 
 export function AssessChart({
   mode,
@@ -69,6 +74,11 @@ export function AssessChart({
   const pinning = mode.kind === 'spots' && !ended && !look;
   const jaw = useJawReadings('before');
   const scene = look && sceneOf(look, jaw);
+  const isLooking = !!look;
+  // Where the chart comes to lie over what is typed, the field moves out of its way.
+  useEffect(() => {
+    if (isLooking) document.activeElement?.scrollIntoView({ block: 'nearest' });
+  }, [isLooking]);
   /** The view to come back to when the jaw is looked at no more. */
   const [before, setBefore] = useState<{ look: boolean; view: View }>({ look: false, view });
   if (!!look !== before.look) setBefore({ look: !!look, view: look ? view : before.view });
@@ -137,7 +147,7 @@ export function AssessChart({
         jaw={scene?.jaw ?? null}
         turn={scene ? scene.view : before.view}
         nearTo={scene ? NEAR_JAW[scene.view] : NOWHERE}
-        nearScale={scene?.view === 'front' ? 2 : 1.65}
+        nearSpan={scene?.view === 'front' ? FRONT_SPAN : PROFILE_SPAN}
         muscles={
           scene
             ? []

@@ -70,6 +70,10 @@ function ProfileLayer({ scene, view, unit, mirrored }: Omit<Layer, 'view'> & { v
     (WORD_PX + 3) * unit,
   );
   const anchor = inward > 0 ? 'start' : 'end';
+  const markRows = spreadDown(
+    OPENING_MARKS_MM.map((mm) => way[mm]![1]),
+    WORD_PX * unit,
+  );
   return (
     <g className="opening-layer" aria-hidden="true">
       {scene.others.map((o, i) => {
@@ -83,14 +87,14 @@ function ProfileLayer({ scene, view, unit, mirrored }: Omit<Layer, 'view'> & { v
       })}
       <path className="way" d={open(way) ?? ''} strokeWidth={unit} />
       <path className="way" d={TICKS_MM.map((mm) => across(mm, 3 * unit)).join('')} strokeWidth={unit} />
-      {OPENING_MARKS_MM.map((mm) => {
-        const [px, py] = way[mm]!;
+      {OPENING_MARKS_MM.map((mm, i) => {
+        const px = way[mm]![0];
         return (
           <g key={mm} className="mark">
             <path d={across(mm, 8 * unit)} strokeWidth={1.6 * unit} />
             <text
               x={px - inward * 11 * unit}
-              y={py + 4 * unit}
+              y={markRows[i]! + 4 * unit}
               textAnchor={anchor === 'start' ? 'end' : 'start'}
               style={{ fontSize: WORD_PX * unit }}
             >
