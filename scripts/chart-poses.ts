@@ -6,30 +6,30 @@
 import {
   buildBodies,
   CAMERAS,
+  DRAWN_HEAD,
   DRAWN_POSES,
   depthBytes,
   drawPose,
-  fibreLines,
+  jawFibres,
+  type JawFibreView,
   pathsOfSvg,
   poseBodies,
-  poseFlesh,
-  jawPlaces,
   POSE_VIEWS,
   POSES_OF,
-  seenFibres,
   tracePose,
   traceView,
   type PoseName,
   type PoseView,
-  type Vec3,
 } from '../core/drawing/index.ts';
 import { readFileSync, writeFileSync } from 'node:fs';
+import { format, resolveConfig } from 'prettier';
 import { MUSCLES } from '../reference/facts/muscles/index.ts';
 import { STRETCHED_BY_OPENING } from '../reference/facts/muscles/jaw.ts';
 
 const FOLDER = 'app/parts/chart/terrain';
 /** Samples per px of what is committed. */
 const SHIPPED = 1.4;
+const FIBRE_RESOLUTION = 0.7;
 const resolution = Number(process.argv[2] ?? SHIPPED);
 const PROFILES = ['left', 'right'] as const;
 const every = [...PROFILES, ...POSE_VIEWS.flatMap((view) => POSES_OF[view].map((pose) => `${view}.${pose}`)), 'fibres'];
@@ -51,34 +51,13 @@ for (const [i, name] of asked.entries()) {
 }
 
 if (asked.includes('fibres')) {
-  /** A fibre that nowhere moves so far at the widest drawn opening stays, mm. */
-  const MOVES_MM = 0.5;
-  /** Every so many places of a fibre are kept. */
-  const EVERY = 4;
   const bodies = buildBodies();
-  const wide = poseFlesh(DRAWN_POSES['open-40'], jawPlaces(bodies.head.frame));
-  const moves = (p: Vec3) => Math.hypot(...wide.posed(p).map((v, i) => v - p[i]!)) > MOVES_MM;
-  const views = ['front', 'left', 'opened'] as const;
-  const maps = Object.fromEntries(views.map((view) => [view, traceView(bodies, view, 0.7)]));
-  const rows = MUSCLES.flatMap(({ id, fan }) => {
-    if (!fan) return [];
-    const lines = fibreLines(fan, bodies);
-    const isStretched = (STRETCHED_BY_OPENING as readonly string[]).includes(id);
-    if (!isStretched && !lines.some((line) => line.some((p) => p && moves(p)))) return [];
-    const seen = views.flatMap((view) => {
-      const drawn = seenFibres(lines, maps[view]!, false);
-      const thin = drawn?.map((line) =>
-        line
-          .filter((_, i) => i % EVERY === 0 || i === line.length - 1)
-          .map((p) => p.map((v) => Math.round(v * 10) / 10)),
-      );
-      return thin ? [[view, thin] as const] : [];
-    });
-    return seen.length
-      ? [[id, { isRing: fan.kind === 'ring' && !fan.half, ...Object.fromEntries(seen) }] as const]
-      : [];
-  });
+  const seen = (view: JawFibreView) => traceView(bodies, view, FIBRE_RESOLUTION);
+  const maps = { front: seen('front'), left: seen('left'), opened: seen('opened') };
+  const rows = Object.entries(jawFibres(MUSCLES, STRETCHED_BY_OPENING, bodies, DRAWN_HEAD, maps));
   const text = rows.map(([id, row]) => `${JSON.stringify(id)}: ${JSON.stringify(row)}`).join(',\n');
-  writeFileSync('reference/derived/jaw-fibres.json', `{\n${text}\n}\n`);
+  // Written as the layout of every file is.
+  const file = 'reference/derived/jaw-fibres.json';
+  writeFileSync(file, await format(`{\n${text}\n}\n`, { ...(await resolveConfig(file)), filepath: file }));
   console.log(`${rows.length} muscles, ${(text.length / 1000).toFixed(0)} kB`);
 }

@@ -1,7 +1,9 @@
-import { CAMERAS, carriedPaths, drawnFlesh, pathsOfSvg, type PathPoints } from '../../core/drawing';
+import { CAMERAS, carriedPaths, pathsOfSvg, type PathPoints, PosableHead, type Proportions } from '../../core/drawing';
 
 /** A drawn profile, and the openings to which its lines are to be carried. */
 export interface CarryAsked {
+  /** Of the head that is drawn. */
+  proportions: Partial<Proportions>;
   view: 'left' | 'right';
   markup: string;
   depths: Uint8Array;
@@ -16,9 +18,10 @@ export interface Carried {
 
 self.onmessage = ({ data }: MessageEvent<CarryAsked>) => {
   const paths = pathsOfSvg(data.markup);
-  const from = drawnFlesh({ openingMm: data.drawnMm });
+  const head = new PosableHead(data.proportions);
+  const from = head.flesh({ openingMm: data.drawnMm });
   const ends = data.toMm.map((mm) =>
-    carriedPaths(paths, data.depths, CAMERAS[data.view], from, drawnFlesh({ openingMm: mm })),
+    carriedPaths(paths, data.depths, CAMERAS[data.view], from, head.flesh({ openingMm: mm })),
   );
   self.postMessage({ paths, ends } satisfies Carried);
 };

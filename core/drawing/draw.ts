@@ -52,10 +52,13 @@ export function traceView(bodies: Bodies, view: View, resolution: number, left?:
 export const drawView = (bodies: Bodies, view: View, map: DepthMap): string =>
   terrainSvg(view, PICTURES[view], reliefOf(bodies, view, map));
 
-/** What a view of the head sees of it with its jaw posed: an aside pose is not the same on both sides. */
-export function tracePose({ bodies, flesh }: PosedBodies, view: PoseView, resolution: number): DepthMap {
-  if (view === 'right' && !flesh.motion.pose.leftMm)
-    return flipped(tracePose({ bodies, flesh, mouth: null }, 'left', resolution));
+/**
+ * What a view of the head sees of it with its jaw posed: an aside pose is not the same on both sides.
+ * @param left saves tracing the right profile of one that does not go aside
+ */
+export function tracePose(posed: PosedBodies, view: PoseView, resolution: number, left?: DepthMap): DepthMap {
+  const { bodies, flesh } = posed;
+  if (view === 'right' && !flesh.motion.pose.leftMm) return flipped(left ?? tracePose(posed, 'left', resolution));
   const picture = PICTURES[view];
   const symmetric = picture.symmetric && !flesh.motion.pose.leftMm;
   return traceDepth(bodies.head.body.distance, lensOf(view, bodies), { ...picture, symmetric }, resolution);

@@ -39,7 +39,7 @@ export {
 export type { DepthMap } from './trace.ts';
 // Drawing a view.
 export { drawPose, drawThumbs, drawView, tracePose, traceView } from './draw.ts';
-export { bellyOf, drawFibres, fibreDrawing, fibreLines, seenFibres, type FibreDrawing } from './muscle-drawing.ts';
+export { bellyOf, drawFibres, fibreDrawing, fibreLines, type FibreDrawing } from './muscle-drawing.ts';
 export { spotsOf, type Spot } from './places.ts';
 export { pathText, polylinesOf, type PathPoints } from './path.ts';
 // A place of the skin, out of one view and into another.
@@ -48,17 +48,9 @@ export { tapeMm } from './tape.ts';
 // A jaw that opens.
 export { DRAWN_POSES, nearestPose, POSE_VIEWS, POSES_OF, type PoseName, type PoseView } from './poses.ts';
 export { eased, jawMotion, jawPlaces, type JawPose } from './jaw-motion.ts';
-export { poseFlesh } from './jaw-flesh.ts';
 export { poseBodies } from './posed-head.ts';
-export { chinLine, condyleWay, incisorWay, jawOutline } from './jaw-bone.ts';
-export {
-  DRAWN_JAW,
-  drawnFlesh,
-  MOST_DRAWN_MM,
-  onPosedSheet,
-  posedFlesh,
-  posedPlace,
-  stretchedFibre,
-} from './drawn-jaw.ts';
+export { condyleWay, incisorWay } from './jaw-bone.ts';
+export { DRAWN_HEAD, MOST_DRAWN_MM, PosableHead } from './posable-head.ts';
+export { jawFibres, type JawFibreRow, type JawFibreView } from './jaw-fibres.ts';
 export { movingPath, textAt, type MovingText } from './moving-path.ts';
 export { carriedPaths, depthBytes, pathsOfSvg } from './carry.ts';

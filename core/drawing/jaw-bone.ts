@@ -1,8 +1,8 @@
-import type { JawMotion, JawPlaces } from './jaw-motion.ts';
-import { jawMotion } from './jaw-motion.ts';
+import { jawMotion, type JawPlaces } from './jaw-motion.ts';
+import { frame, type Frame } from './proportions.ts';
 import { catmullRom, type Vec3 } from './vector.ts';
 
-/** The lower jaw from the client's left, its head first: y, z in mm of the modelled head. Drawn by eye. */
+/** The lower jaw from the client's left, its head first: y, z in mm of the drawn adult. Drawn by eye. */
 const OUTLINE = [
   [2.5, 12],
   [0, 6.5],
@@ -40,12 +40,9 @@ const OUTLINE = [
   [2.5, 12],
 ];
 const SMOOTH = 4;
-const shut = catmullRom(OUTLINE, SMOOTH);
+const smooth = catmullRom(OUTLINE, SMOOTH);
 
-/** Outline of the jaw in a pose, closed; on the midline, as it is seen from the side. */
-export const jawOutline = ({ moved }: JawMotion): Vec3[] => shut.map(([y, z]) => moved([0, y!, z!]));
-
-/** Skin of the lower lip, chin and throat on the midline, shut: from the lip down; y, z in mm of the modelled head. Traced on it. */
+/** Skin of the lower lip, chin and throat on the midline, shut: from the lip down; y, z in mm of the drawn adult. Traced on it. */
 const CHIN = [
   [-63.3, 97.9],
   [-71.2, 92.4],
@@ -66,8 +63,26 @@ const CHIN = [
   [-103.2, 63.6],
   [-102.7, 61.2],
 ] as const;
-/** The same in a pose: what an opening looked like. */
-export const chinLine = (posed: (p: Vec3) => Vec3): Vec3[] => CHIN.map(([y, z]) => posed([0, y, z]));
+const HALVINGS = 40;
+/** Heights of the drawn adult to those of the head that the shapes are written for: by halving. */
+function modelHeight(y: number, { height }: Frame): number {
+  let [low, high] = [-200, 200];
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (low + high) / 2;
+    if (height(middle) < y) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+const drawn = frame();
+/** A line of the drawn adult on the midline of a head of other proportions. */
+const onMidline = (line: readonly (readonly number[])[], { height }: Pick<Frame, 'height'>): Vec3[] =>
+  line.map(([y, z]) => [0, height(modelHeight(y!, drawn)), z!]);
+
+/** Outline of a head's jaw, shut and closed; on the midline, as it is seen from the side. */
+export const jawOutlineOf = (own: Pick<Frame, 'height'>): Vec3[] => onMidline(smooth, own);
+/** Skin of a head's lower lip, chin and throat on the midline, shut, from the lip down. */
+export const chinOf = (own: Pick<Frame, 'height'>): Vec3[] => onMidline(CHIN, own);
 
 /** Where the lower incisors stand at an opening. */
 const incisorAt = (openingMm: number, places: JawPlaces): Vec3 =>

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { apart, buildBodies, jawMotion, jawPlaces, locateAnchor, poseFlesh, type Vec3 } from './index.ts';
+import { apart, buildBodies, jawMotion, jawPlaces, locateAnchor, type Vec3 } from './index.ts';
 import { front, side } from './anchors.ts';
+import { poseFlesh } from './jaw-flesh.ts';
 
 const bodies = buildBodies();
 const PLACES = jawPlaces(bodies.head.frame);
@@ -113,6 +114,46 @@ describe('the flesh over a posed jaw', () => {
     const { posed } = poseFlesh(pose, PLACES);
     for (const q of [...skin.filter((p) => p[1] > 9), [74, -6, -15], [30, -60, -62]] as Vec3[])
       expect(apart(posed(q), q), String(q)).toBeLessThan(1e-9);
+  });
+  test('what hangs on the skull stays: the lobe of the ear, and the skin over the joint', () => {
+    const { posed } = poseFlesh({ openingMm: 40 }, PLACES);
+    expect(apart(posed([72, -28, -8]), [72, -28, -8])).toBeLessThan(1e-9);
+    expect(apart(posed([70, -5, 14]), [70, -5, 14])).toBeLessThan(1e-9);
+    expect(apart(posed([70, -12, 16]), [70, -12, 16])).toBeLessThan(1);
+  });
+  test('below the jaw the neck follows a part of the way only, less towards its root', () => {
+    const { posed, unpose, motion } = poseFlesh({ openingMm: 40 }, PLACES);
+    const share = (q: Vec3) => apart(posed(q), q) / apart(motion.moved(q), q);
+    expect(share([45, -108, 5])).toBeLessThan(0.4);
+    expect(share([10, -140, 45])).toBeLessThan(0.3);
+    expect(share([0, -165, 40])).toBeLessThan(0.05);
+    // At its root nothing goes along but what the tongue bone draws down, 5 mm in its middle.
+    const [x, y, z] = unpose([0, -152, 20]);
+    expect([x, z]).toEqual([0, 20]);
+    expect(y + 152).toBeGreaterThan(0.5);
+    expect(y + 152).toBeLessThan(5);
+  });
+  test('an O draws the corners of the mouth in and forward, an opening a little in', () => {
+    const corner: Vec3 = [22, -57, 88];
+    const round = poseFlesh({ openingMm: 0.5, round: 1 }, PLACES).posed(corner);
+    expect(round[0]).toBeLessThan(17);
+    expect(round[2]).toBeGreaterThan(90);
+    expect(poseFlesh({ openingMm: 40 }, PLACES).posed(corner)[0]).toBeLessThan(21.5);
+  });
+  test('where it presses flesh together, a distance is known to be safe to march by', () => {
+    const { unpose, press } = poseFlesh({ openingMm: 40 }, PLACES);
+    for (const q of skin) {
+      const e = 0.3;
+      for (const d of [
+        [e, 0, 0],
+        [0, e, 0],
+        [0, 0, e],
+      ]) {
+        const there: Vec3 = [q[0] + d[0]!, q[1] + d[1]!, q[2] + d[2]!];
+        expect(apart(unpose(there), unpose(q)) / e, String(q)).toBeLessThan(press(q) * 1.2);
+      }
+    }
+    expect(Math.max(...skin.map(press))).toBeGreaterThan(1.3);
   });
   test('the chin goes down and back with the bone, the cheekbone stays, the cheek goes part of the way', () => {
     const { posed, motion } = poseFlesh({ openingMm: 40 }, PLACES);

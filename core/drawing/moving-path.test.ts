@@ -33,6 +33,13 @@ describe('a path that moves in part', () => {
       still: pathText(COMMANDS, at),
       moving: null,
     }));
+  test('each piece of a path begins where it begins', () => {
+    const apart = Float32Array.from([0, 0, 10, 0, 20, 0, 30, 0]);
+    const lower = Float32Array.from([0, 0, 10, 0, 20, 0, 30, 6]);
+    expect(movingPath({ commands: 'MLML', at: apart }, [apart, null], true).still).toBe('M0 0L10 0M20 0L30 0');
+    const { still, moving } = movingPath({ commands: 'MLML', at: apart }, [null, lower], true);
+    expect([still, textAt(moving!, 1, 1)]).toEqual(['M0 0L10 0', 'M20 0L30 6']);
+  });
   test('whatever moves, both pieces together are every line of the path, once', () =>
     fc.assert(
       fc.property(fc.array(fc.boolean(), { minLength: 5, maxLength: 5 }), (which) => {

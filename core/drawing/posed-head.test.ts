@@ -70,6 +70,14 @@ describe('a posed head', () => {
     for (const i of [0, 1, 2, 3]) expect(Math.abs(lean(i))).toBeLessThan(0.01);
     expect(lean(4)).toBeGreaterThan(0.5);
   });
+  test('the chin never presses the throat in: the neck stands under it as it stood', () => {
+    for (const [i, y] of [
+      [1, -130],
+      [2, -134],
+    ] as const)
+      expect(shut.drop.front(0, y)![2] - posed[i]!.bodies.drop.front(0, y)![2]).toBeLessThan(8);
+    expect(shut.drop.side(-110, 20)![0] - posed[1]!.bodies.drop.side(-110, 20)![0]).toBeLessThan(8);
+  });
   test('nowhere near the skin does its distance rise faster than it may be marched by', () => {
     for (const { bodies } of posed) {
       const f = bodies.head.body.distance;

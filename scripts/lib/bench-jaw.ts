@@ -5,7 +5,7 @@ import { gzipSync } from 'node:zlib';
 import {
   CAMERAS,
   carriedPaths,
-  drawnFlesh,
+  DRAWN_HEAD,
   drawPose,
   pathsOfSvg,
   poseBodies,
@@ -46,7 +46,13 @@ export async function measureJaw(page: Page, visit: string, say: Say): Promise<v
   const paths = pathsOfSvg(readFileSync(join(TERRAIN, 'left.open-25.svg'), 'utf8'));
   const depths = new Uint8Array(readFileSync(join(TERRAIN, 'left.open-25.depths.bin')));
   const carried = seconds(() =>
-    carriedPaths(paths, depths, CAMERAS.left, drawnFlesh({ openingMm: 25 }), drawnFlesh({ openingMm: 32.5 })),
+    carriedPaths(
+      paths,
+      depths,
+      CAMERAS.left,
+      DRAWN_HEAD.flesh({ openingMm: 25 }),
+      DRAWN_HEAD.flesh({ openingMm: 32.5 }),
+    ),
   );
   say(
     `Carrying its ${depths.length} places to the next hand-over: ${(1000 * carried).toFixed(0)} ms, once, in a worker.`,

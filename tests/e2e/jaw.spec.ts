@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { addClient, addStep, expect, openPractice, saved, test, toCompose } from './base.ts';
+import { addClient, addStep, awake, expect, openPractice, saved, test, toCompose } from './base.ts';
 
 const PX_PER_MM = 1.5;
 const MASSETER_STEP = 'Pin a knot in the chewing muscle while the jaw drops';
@@ -179,4 +179,33 @@ test('on a phone the jaw stays in sight while its opening is typed', async ({ pa
   await expect(field).toBeInViewport();
   await field.blur();
   await expect(page.locator('.jaw-line')).toHaveCount(0);
+});
+
+test('a client’s own head opens as well, once it is drawn', async ({ page }) => {
+  test.slow();
+  // Coarser pictures of the same heads: what is drawn is not looked at here.
+  await page.addInitScript(() => {
+    const post = Worker.prototype.postMessage as (message: unknown) => void;
+    Worker.prototype.postMessage = function (this: Worker, message: unknown) {
+      const asked = message as { resolution?: number };
+      post.call(this, asked.resolution ? { ...asked, resolution: 0.4 } : message);
+    };
+  });
+  const visit = page.url().replace(/\/compose$/, '');
+  await page.goto('/clients');
+  await page.getByRole('link', { name: 'Jun Castellan', exact: true }).click();
+  await page.waitForURL(/clients\/[0-9a-f-]{36}/);
+  await page.goto(`${page.url().replace(/(clients\/[0-9a-f-]{36}).*/, '$1')}/measure`);
+  await awake(page);
+  await page.getByLabel('Base of the nose to chin').fill('78');
+  await page.getByRole('button', { name: 'Keep these measures' }).click();
+  await page.getByRole('button', { name: 'Draw this head' }).click();
+  await expect(page.getByText(/With its jaw open: [1-8] of 8/)).toBeVisible({ timeout: 60_000 });
+  await page.goto(`${visit}/assess`);
+  await page.getByLabel('Comfortable opening, mm').fill('41');
+  await expect(page.getByText('jaw of the average adult; this head’s own is being drawn')).toBeVisible();
+  await expect(page.getByText('jaw of the average adult')).toBeHidden({ timeout: 60_000 });
+  await expect(drawn(page)).toHaveAttribute('data-pose', 'open-40');
+  await expect(page.locator('.chart-terrain.is-lines path').first()).toBeAttached();
+  expect(await measuredMm(page)).toBeCloseTo(41, 0);
 });

@@ -1,4 +1,5 @@
 import type { ClientMeasureId, ClientMeasures } from '../../../core/atlas';
+import type { PosableHead } from '../../../core/drawing';
 import { lazy, memo, Suspense, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useInBrowser } from '../fields/use-in-browser';
 import { ChartTools } from './chart-tools';
@@ -74,7 +75,7 @@ interface Props {
   /** Drawings fitted to this client instead of the standard ones. */
   fitted?: FittedHead | null;
   /** Marks of the page's own, drawn on top. */
-  over?: (view: View, shown: Shown, unit: number, mirrored: boolean) => ReactNode;
+  over?: (view: View, shown: Shown, unit: number, mirrored: boolean, head: PosableHead) => ReactNode;
   /** A click, in px of the unmirrored sheet. */
   onPoint?: (view: View, x: number, y: number) => void;
   onView?: (view: View) => void;
@@ -139,7 +140,7 @@ export function FaceChart(props: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const moving = useRef<HTMLDivElement>(null);
   const size = useSize(frame);
-  const { posed, own, fibres, table, shown, aimed } = useSheet({
+  const { posed, own, head, whose, fibres, table, shown, aimed } = useSheet({
     ...{ view, mirrored, jaw, fitted },
     needsFibres: !!muscles?.length || !!pick,
   });
@@ -251,7 +252,7 @@ export function FaceChart(props: Props) {
             )}
             {inBrowser && posed && isProfile(view) && (
               <>
-                {atJoint && <JawHollows view={view} pose={posed.pose} mirrored={mirrored} />}
+                {atJoint && <JawHollows posed={posed} mirrored={mirrored} />}
                 <JawLine posed={posed} flip={flip} mirrored={mirrored} unit={layer.unit} />
               </>
             )}
@@ -280,7 +281,7 @@ export function FaceChart(props: Props) {
                 onKey={pick.onKey}
               />
             )}
-            {inBrowser && over?.(view, shown, unit, mirrored)}
+            {inBrowser && over?.(view, shown, unit, mirrored, head)}
           </svg>
         </div>
         {picking.asking && (
@@ -295,9 +296,7 @@ export function FaceChart(props: Props) {
         )}
         {!zoom && <Edges left={leftEdge} right={rightEdge} />}
         {!zoom && view === 'opened' && <span className="chart-edge-word">{OPENED_IS}</span>}
-        {posed && fitted && (
-          <span className="chart-edge-word is-second">an open jaw is drawn on the average adult</span>
-        )}
+        {whose && <span className="chart-edge-word is-second">{whose}</span>}
         {zoom && (
           <span className="chart-corner-word">{nearWords(view, leftEdge, follow, isOwn ? 'your' : 'client’s')}</span>
         )}

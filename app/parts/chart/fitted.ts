@@ -1,19 +1,30 @@
 import type { ChartData, ClientMeasures } from '../../../core/atlas';
+import type { JawFibreRow, Proportions } from '../../../core/drawing';
 import { useEffect, useRef, useState } from 'react';
 import type { View } from './places';
 import { innerSvg } from './terrain';
 
 /** A head drawn to one client's own proportions, with everything on it. */
 export interface FittedHead extends ChartData {
+  /** Under what it is kept. */
+  key: string;
   /** Inner markup by view. */
   svg: Partial<Record<View, string>>;
+  /** What its jaw opens by; its drawings with an open jaw are made when they are asked for. */
+  jaw: {
+    proportions: Partial<Proportions>;
+    /** How deep the skin lies at the places of the shut profiles' paths. */
+    depths: Record<'left' | 'right', number[]>;
+    /** Fibres that it moves. */
+    fibres: Record<string, JawFibreRow>;
+  };
 }
-export type FitMessage = { done: number; of: number } | { head: FittedHead } | { failed: string };
+export type FitMessage = { done: number; of: number } | { head: Omit<FittedHead, 'key'> } | { failed: string };
 
 /** Changes when the drawing does, so that what was kept from before is not used. */
-const KEPT_AS = 'velvet-fitted-2';
+const KEPT_AS = 'velvet-fitted-3';
 /** Samples per px: about a quarter of the work of the standard drawing, nearly the same at 440 px. */
-const FIT_RESOLUTION = 0.8;
+export const FIT_RESOLUTION = 0.8;
 
 const keyOf = (measures: ClientMeasures): string =>
   `/fitted/${
@@ -23,17 +34,17 @@ const keyOf = (measures: ClientMeasures): string =>
       .join('_') || 'standard'
   }`;
 
-/** A drawing kept on this device from an earlier time. */
-async function kept(key: string): Promise<FittedHead | null> {
+/** Something drawn that was kept on this device at an earlier time. */
+export async function kept<T>(key: string): Promise<T | null> {
   if (!('caches' in globalThis)) return null;
   const found = await (await caches.open(KEPT_AS)).match(key);
-  return found ? ((await found.json()) as FittedHead) : null;
+  return found ? ((await found.json()) as T) : null;
 }
-async function keep(key: string, head: FittedHead): Promise<void> {
+export async function keep(key: string, drawn: unknown): Promise<void> {
   if (!('caches' in globalThis)) return;
   await (
     await caches.open(KEPT_AS)
-  ).put(key, new Response(JSON.stringify(head), { headers: { 'Content-Type': 'application/json' } }));
+  ).put(key, new Response(JSON.stringify(drawn), { headers: { 'Content-Type': 'application/json' } }));
 }
 
 export interface Fitting {
@@ -60,7 +71,7 @@ export function useFitted(measures: ClientMeasures | null): Fitting {
   useEffect(() => {
     let current = true;
     if (!nothing)
-      void kept(key)
+      void kept<FittedHead>(key)
         .then((head) => current && head && set({ key, head, progress: null, failed: null }))
         .catch(() => {});
     return () => {
@@ -80,6 +91,7 @@ export function useFitted(measures: ClientMeasures | null): Fitting {
       else {
         const head: FittedHead = {
           ...data.head,
+          key,
           svg: Object.fromEntries(Object.entries(data.head.svg).map(([view, text]) => [view, innerSvg(text)])),
         };
         set({ key, head, progress: null, failed: null });

@@ -26,7 +26,7 @@ export function MusclesLayer({
     const key = `${m.id}.${m.side}`;
     const drawing = fibres[key]?.[view];
     if (!drawing) return null;
-    if (posed?.moving && moves(m.id))
+    if (posed?.moving && moves(m.id, posed.drawings))
       return <PosedMuscle key={key} id={m.id} side={m.side} chosen={!!m.chosen} posed={posed} />;
     return (
       <g key={key} className={`chart-muscle${m.chosen ? ' is-chosen' : ''}`}>

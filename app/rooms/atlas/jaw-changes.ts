@@ -1,4 +1,4 @@
-import { apart, posedPlace, stretchedFibre, type Vec3 } from '../../../core/drawing';
+import { apart, DRAWN_HEAD, type Vec3 } from '../../../core/drawing';
 import JAW_FIBRES from '../../../reference/derived/jaw-fibres.json';
 import { MUSCLES } from '../../../reference/facts/muscles';
 import { STRETCHED_BY_OPENING } from '../../../reference/facts/muscles/jaw';
@@ -22,7 +22,7 @@ export function jawChanges(openingMm: number): Changes {
   const moved = POINTS.flatMap(({ id }) => {
     const located = places[`point:${id}.left`] ?? places[`point:${id}.midline`];
     if (!located || located.body === 'hand') return [];
-    const mm = Math.round(apart(posedPlace(located.mm, pose), located.mm));
+    const mm = Math.round(apart(DRAWN_HEAD.posedPlace(located.mm, pose), located.mm));
     return mm < STAYS_MM ? [] : [{ id, mm }];
   });
   const muscles = STRETCHED_BY_OPENING.flatMap((id) => {
@@ -33,7 +33,7 @@ export function jawChanges(openingMm: number): Changes {
     return [
       {
         ...{ id, name, shutMm: Math.round(lengthOf(middle)) },
-        openMm: Math.round(lengthOf(stretchedFibre(middle, pose))),
+        openMm: Math.round(lengthOf(DRAWN_HEAD.stretchedFibre(middle, pose))),
       },
     ];
   });

@@ -4,6 +4,7 @@ import { Button, ProgressBar } from 'react-bootstrap';
 import { data, Link, redirect, useActionData, useRouteLoaderData } from 'react-router';
 import { addMeasures, measuresOfClient, removeMeasures } from '../../../server/db/queries/measures.server';
 import { useFitted } from '../../parts/chart/fitted';
+import { useDrawnAhead } from '../../parts/chart/jaw/own-drawings';
 import { FaceChart } from '../../parts/chart/face-chart';
 import { MeasureForm } from '../../rooms/client/measure-form';
 import { MeasureHistory } from '../../rooms/client/measure-history';
@@ -48,6 +49,7 @@ export default function Measure({ loaderData: { taken, today } }: Route.Componen
     ? (Object.assign({}, ...taken.toReversed().map((t) => t.valuesMm)) as ClientMeasures)
     : null;
   const fitting = useFitted(latest);
+  const ahead = useDrawnAhead(fitting.head);
   return (
     <div className="visit-body is-page">
       <div className="chart-side">
@@ -91,7 +93,10 @@ export default function Measure({ loaderData: { taken, today } }: Route.Componen
         )}
         {fitting.failed && <p role="alert">{fitting.failed} The standard drawing stays.</p>}
         {fitting.head && (
-          <p className="soft small">The chart is drawn to this client’s measures and kept on this device.</p>
+          <p className="soft small">
+            The chart is drawn to this client’s measures and kept on this device.
+            {ahead && ` With its jaw open: ${ahead.done} of ${ahead.of}; what is missing is drawn when it is needed.`}
+          </p>
         )}
         <MeasureHistory taken={taken} />
         <MeasureForm

@@ -1,6 +1,7 @@
 import { DRAWN_POSES, MOST_DRAWN_MM, nearestPose, POSES_OF, type PoseName } from '../../../../core/drawing';
+import { isProfile, type PosedView } from './posed';
 import type { Carried, CarryAsked } from '../../../workers/carry-lines';
-import { poseDepths, poseMarkup } from './pose-drawings';
+import { type PoseDrawings, STANDARD_DRAWINGS } from './pose-drawings';
 
 export type Profile = 'left' | 'right';
 export const drawnMm = (pose: PoseName | null): number => (pose ? DRAWN_POSES[pose].openingMm : 0);
@@ -22,35 +23,44 @@ export interface CarriedDrawing extends Carried {
   atMm: number;
 }
 
+/** The drawings that a posed view needs: one, or all between which it moves. */
+export const drawingsFor = ({ view, drawing, moving }: Pick<PosedView, 'view' | 'drawing' | 'moving'>) =>
+  moving && isProfile(view) ? drawingsUpTo(view, moving.mostMm) : [drawing];
+
 /** The drawings between which a profile moves that opens so far at most. */
-export function drawingsUpTo(view: Profile, mostMm: number): (PoseName | null)[] {
+function drawingsUpTo(view: Profile, mostMm: number): (PoseName | null)[] {
   const all = order(view);
   return all.slice(0, all.indexOf(nearestPose({ openingMm: mostMm }, view).name) + 1);
 }
 /** Fetches what such a movement needs, so that it is there when there is no network. */
 export async function fetchMovement(view: Profile, mostMm: number): Promise<void> {
-  const each = drawingsUpTo(view, mostMm).flatMap((pose) => [poseMarkup(view, pose), poseDepths(view, pose)]);
+  const each = drawingsUpTo(view, mostMm).flatMap((pose) => [
+    STANDARD_DRAWINGS.markup(view, pose),
+    STANDARD_DRAWINGS.depths(view, pose),
+  ]);
   await Promise.allSettled(each);
 }
 
 const known = new Map<string, Promise<CarriedDrawing>>();
 /** Worked out once per drawing, in a worker. */
-export function carriedDrawing(view: Profile, pose: PoseName | null): Promise<CarriedDrawing> {
-  const key = `${view} ${pose}`;
+export function carriedDrawing(drawings: PoseDrawings, view: Profile, pose: PoseName | null): Promise<CarriedDrawing> {
+  const key = `${drawings.key} ${view} ${pose}`;
   let made = known.get(key);
   if (!made) {
-    made = carry(view, pose);
+    made = carry(drawings, view, pose);
     known.set(key, made);
     made.catch(() => known.delete(key));
   }
   return made;
 }
 
-async function carry(view: Profile, pose: PoseName | null): Promise<CarriedDrawing> {
-  const [markup, depths] = await Promise.all([poseMarkup(view, pose), poseDepths(view, pose)]);
+async function carry(drawings: PoseDrawings, view: Profile, pose: PoseName | null): Promise<CarriedDrawing> {
+  const [markup, depths] = await Promise.all([drawings.markup(view, pose), drawings.depths(view, pose)]);
+  const { proportions } = drawings.head;
   const reach = reachOf(view, pose);
   const atMm = drawnMm(pose);
-  const asked: CarryAsked = { view, markup, depths, drawnMm: atMm, toMm: [reach.fromMm, reach.toMm] };
+  const toMm = [reach.fromMm, reach.toMm];
+  const asked: CarryAsked = { proportions, view, markup, depths, drawnMm: atMm, toMm };
   const worker = new Worker(new URL('../../../workers/carry-lines.ts', import.meta.url), { type: 'module' });
   try {
     const carried = await new Promise<Carried>((done, failed) => {

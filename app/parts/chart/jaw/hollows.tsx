@@ -1,5 +1,6 @@
-import { DRAWN_JAW, eased, jawMotion, type JawPose, onPosedSheet, posedPlace } from '../../../../core/drawing';
-import { flipX, places } from '../places';
+import { DRAWN_HEAD, eased, jawMotion } from '../../../../core/drawing';
+import type { PosedView } from './posed';
+import { flipX } from '../places';
 
 /** Points that lie in a hollow which the head of the jaw closes or opens. */
 const AT_JOINT: ReadonlySet<string> = new Set(['ST7', 'TE21', 'SI19', 'GB2']);
@@ -12,7 +13,7 @@ const HALF_MM = 25;
 
 /** Half breadth and half height of both hollows at an opening, px of the sheet. Our choice, by eye. */
 export function hollowsAt(openingMm: number): { underArch: [number, number]; beforeEar: [number, number] } {
-  const gone = eased(jawMotion({ openingMm }, DRAWN_JAW).glideMm / GONE_MM);
+  const gone = eased(jawMotion({ openingMm }, DRAWN_HEAD.jaw).glideMm / GONE_MM);
   const half = eased(openingMm / HALF_MM);
   return {
     underArch: [11 - 5 * gone, 7 * (1 - Math.max(0.55 * half, gone)) + 0.8],
@@ -21,10 +22,11 @@ export function hollowsAt(openingMm: number): { underArch: [number, number]; bef
 }
 
 /** In profile: the hollow under the arch, which closes as the jaw opens, and the one before the ear, which opens. */
-export function JawHollows({ view, pose, mirrored }: { view: 'left' | 'right'; pose: JawPose; mirrored: boolean }) {
+export function JawHollows({ posed: { view, pose, drawings }, mirrored }: { posed: PosedView; mirrored: boolean }) {
+  const { head, places } = drawings;
   const { underArch, beforeEar } = hollowsAt(pose.openingMm);
   const at = (id: string): [number, number] => {
-    const [x, y] = onPosedSheet(view, posedPlace(places[`point:${id}.${view}`]!.mm, pose));
+    const [x, y] = head.onSheet(view, head.posedPlace(places[`point:${id}.${view}`]!.mm, pose));
     return [flipX(x, mirrored, view), y];
   };
   const leans = (view === 'left') === mirrored ? -1 : 1;

@@ -1,12 +1,4 @@
-import {
-  condyleWay,
-  DRAWN_JAW,
-  jawMotion,
-  jawOutline,
-  MOST_DRAWN_MM,
-  onPosedSheet,
-  type Vec3,
-} from '../../../../core/drawing';
+import { condyleWay, MOST_DRAWN_MM, type Vec3 } from '../../../../core/drawing';
 import { curveBasis, line } from 'd3';
 import { useMemo, useRef } from 'react';
 import { flipX } from '../places';
@@ -36,21 +28,22 @@ export function JawLine({
   unit: number;
 }) {
   const { view } = posed;
+  const { head: of } = posed.drawings;
   const bone = useRef<SVGPathElement>(null);
   const head = useRef<SVGCircleElement>(null);
   const measure = useRef<SVGPathElement>(null);
   const leaders = useRef<SVGPathElement>(null);
   const teeth = useRef<(SVGCircleElement | null)[]>([]);
   const words = useRef<SVGTextElement>(null);
-  const at = (p: Vec3) => onPosedSheet(view, p);
+  const at = (p: Vec3) => of.onSheet(view, p);
   useJawFrames(posed, (mm) => {
-    const motion = jawMotion({ openingMm: Math.min(mm, MOST_DRAWN_MM) }, DRAWN_JAW);
-    bone.current?.setAttribute('d', closedThrough(jawOutline(motion).map(at)));
-    const [x, y] = at(motion.moved(DRAWN_JAW.condyle));
+    const { motion } = of.flesh({ openingMm: mm });
+    bone.current?.setAttribute('d', closedThrough(of.jawOutline(motion).map(at)));
+    const [x, y] = at(motion.moved(of.jaw.condyle));
     head.current?.setAttribute('cx', x.toFixed(1));
     head.current?.setAttribute('cy', y.toFixed(1));
-    const upper = at(DRAWN_JAW.incisor);
-    const lower = at(motion.moved(DRAWN_JAW.incisor));
+    const upper = at(of.jaw.incisor);
+    const lower = at(motion.moved(of.jaw.incisor));
     const told = measuringLine(upper, lower, view === 'left', unit);
     const isOpen = Math.round(mm) > 0;
     measure.current?.setAttribute('d', isOpen ? told.line : '');
@@ -67,7 +60,7 @@ export function JawLine({
       words.current.setAttribute('y', (told.label[1] + 5 * unit).toFixed(1));
     }
   });
-  const way = useMemo(() => open(condyleWay(MOST_DRAWN_MM, DRAWN_JAW).map((p) => onPosedSheet(view, p))) ?? '', [view]);
+  const way = useMemo(() => open(condyleWay(MOST_DRAWN_MM, of.jaw).map((p) => of.onSheet(view, p))) ?? '', [of, view]);
   return (
     <g className="jaw-line" aria-hidden="true">
       <g transform={flip}>

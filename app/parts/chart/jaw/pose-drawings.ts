@@ -1,6 +1,43 @@
-import { type PoseName, type PoseView } from '../../../../core/drawing';
+import { DRAWN_HEAD, type JawFibreRow, type PosableHead, type PoseName, type PoseView } from '../../../../core/drawing';
 import { useEffect, useState } from 'react';
+import { places, type PlaceTable } from '../places';
 import { innerSvg } from '../terrain';
+
+/** A head with the drawings of it whose jaw is open, and what goes along. */
+export interface PoseDrawings {
+  /** Tells heads apart. */
+  key: string;
+  head: PosableHead;
+  /** Where places are while its mouth is shut. */
+  places: PlaceTable;
+  /** Fibres that its jaw moves; null for those of the drawn adult, which are loaded when a jaw first opens. */
+  fibres: Record<string, JawFibreRow> | null;
+  /** Inner markup of a drawing, shut or in a pose. */
+  markup: (view: PoseView, pose: PoseName | null) => Promise<string>;
+  /** How deep the skin lies at the places of a profile's paths. */
+  depths: (view: PoseView, pose: PoseName | null) => Promise<Uint8Array>;
+}
+
+/** Two drawings of one view stand on one page, so their ids are told apart. */
+export const withOwnIds = (markup: string, view: PoseView, pose: PoseName | null): string =>
+  markup.replaceAll(`chart-${view}-`, `chart-${view}-${pose ?? 'shut'}-`);
+
+/** Asked for once while the page lives; what did not come is asked for again. */
+export function once<T>(
+  get: (view: PoseView, pose: PoseName | null) => Promise<T>,
+): (view: PoseView, pose: PoseName | null) => Promise<T> {
+  const store = new Map<string, Promise<T>>();
+  return (view, pose) => {
+    const key = `${view} ${pose}`;
+    let known = store.get(key);
+    if (!known) {
+      known = get(view, pose);
+      store.set(key, known);
+      known.catch(() => store.delete(key));
+    }
+    return known;
+  };
+}
 
 const URLS = import.meta.glob<string>('../terrain/*.*.{svg,bin}', { eager: true, query: '?url', import: 'default' });
 const SHUT_URLS = import.meta.glob<string>('../terrain/{left,right,front,opened}.svg', {
@@ -8,71 +45,55 @@ const SHUT_URLS = import.meta.glob<string>('../terrain/{left,right,front,opened}
   query: '?url',
   import: 'default',
 });
-
-/** The file of a view's drawing, shut or in a pose; each is fetched when it is asked for. */
+/** The file of a view's drawing; each is fetched when it is asked for. */
 const fileOf = (view: PoseView, pose: PoseName | null): string => (pose ? `${view}.${pose}` : view);
-const texts = new Map<string, Promise<string>>();
-const depths = new Map<string, Promise<Uint8Array>>();
-
 const fetched = async (url: string): Promise<Response> => {
   const answer = await fetch(url);
   if (!answer.ok) throw new Error(`${url}: ${answer.status}`);
   return answer;
 };
-/** Kept while the page lives; what could not be fetched is asked for again. */
-function kept<T>(store: Map<string, Promise<T>>, key: string, get: () => Promise<T>): Promise<T> {
-  let known = store.get(key);
-  if (!known) {
-    known = get();
-    store.set(key, known);
-    known.catch(() => store.delete(key));
-  }
-  return known;
-}
 
-/** Inner markup of a drawing. Two drawings of one view stand on one page, so their ids are told apart. */
-export const poseMarkup = (view: PoseView, pose: PoseName | null): Promise<string> => {
-  const file = fileOf(view, pose);
-  return kept(texts, file, async () => {
-    const url = pose ? URLS[`../terrain/${file}.svg`]! : SHUT_URLS[`../terrain/${file}.svg`]!;
-    const text = innerSvg(await (await fetched(url)).text());
-    return text.replaceAll(`chart-${view}-`, `chart-${view}-${pose ?? 'shut'}-`);
-  });
-};
-
-/** How deep the skin lies at the places of a profile's paths. */
-export const poseDepths = (view: PoseView, pose: PoseName | null): Promise<Uint8Array> => {
-  const file = fileOf(view, pose);
-  return kept(
-    depths,
-    file,
-    async () => new Uint8Array(await (await fetched(URLS[`../terrain/${file}.depths.bin`]!)).arrayBuffer()),
-  );
+/** Those of the drawn adult. */
+export const STANDARD_DRAWINGS: PoseDrawings = {
+  key: '',
+  head: DRAWN_HEAD,
+  places,
+  fibres: null,
+  markup: once(async (view, pose) => {
+    const path = `../terrain/${fileOf(view, pose)}.svg`;
+    return withOwnIds(innerSvg(await (await fetched((pose ? URLS : SHUT_URLS)[path]!)).text()), view, pose);
+  }),
+  depths: once(
+    async (view, pose) =>
+      new Uint8Array(await (await fetched(URLS[`../terrain/${fileOf(view, pose)}.depths.bin`]!)).arrayBuffer()),
+  ),
 };
 
 /** The markup of some drawings, as far as they have come; without a network nothing. */
 export function usePoseMarkup(
-  view: PoseView | null,
+  drawings: PoseDrawings,
+  view: PoseView,
   poses: readonly (PoseName | null)[],
 ): ReadonlyMap<PoseName | null, string> {
   const [come, setCome] = useState<ReadonlyMap<string, string>>(new Map());
-  const wanted = view ? poses.map((pose) => fileOf(view, pose)).join(' ') : '';
+  const keyOf = (pose: PoseName | null) => `${drawings.key} ${fileOf(view, pose)}`;
+  const wanted = poses.map(keyOf).join(' ');
   useEffect(() => {
-    if (!view) return;
     let current = true;
     for (const pose of poses)
-      void poseMarkup(view, pose)
-        .then((text) => current && setCome((all) => new Map(all).set(fileOf(view, pose), text)))
+      void drawings
+        .markup(view, pose)
+        .then((text) => current && setCome((all) => new Map(all).set(keyOf(pose), text)))
         .catch(() => {});
     return () => {
       current = false;
     };
     // The names say which drawings are wanted.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [view, wanted]);
+  }, [drawings, view, wanted]);
   return new Map(
     poses.flatMap((pose) => {
-      const text = view && come.get(fileOf(view, pose));
+      const text = come.get(keyOf(pose));
       return text ? [[pose, text] as const] : [];
     }),
   );

@@ -2,7 +2,7 @@ import type { PoseName } from '../../../../core/drawing';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { sheetOf } from '../places';
 import { Terrain } from '../terrain-layer';
-import { carriedDrawing, drawingsUpTo, drawnMm, type Profile } from './carried';
+import { carriedDrawing, drawingsFor, drawnMm, type Profile } from './carried';
 import { LinePainter, type DrawingLayers } from './line-painter';
 import { usePoseMarkup } from './pose-drawings';
 import { isProfile, type PosedView } from './posed';
@@ -17,15 +17,15 @@ interface Sheet {
 /** The drawing of a head whose jaw is posed; until it has come, the shut one. */
 export function PoseTerrain({ posed, ...sheet }: { posed: PosedView } & Sheet) {
   return isProfile(posed.view) ? (
-    <CarriedTerrain posed={posed} view={posed.view} {...sheet} />
+    <CarriedTerrain key={posed.drawings.key} posed={posed} view={posed.view} {...sheet} />
   ) : (
     <DrawnTerrain posed={posed} {...sheet} />
   );
 }
 
-function DrawnTerrain({ posed: { view, drawing, flipped }, flip, ...svg }: { posed: PosedView } & Sheet) {
+function DrawnTerrain({ posed: { view, drawings, drawing, flipped }, flip, ...svg }: { posed: PosedView } & Sheet) {
   const wanted = useMemo(() => [drawing], [drawing]);
-  const markup = usePoseMarkup(view, wanted).get(drawing);
+  const markup = usePoseMarkup(drawings, view, wanted).get(drawing);
   const html = useMemo(() => ({ __html: markup ?? '' }), [markup]);
   if (!markup) return <Terrain view={view} flip={flip} fitted={undefined} {...svg} />;
   const aside = flipped ? `matrix(-1 0 0 1 ${sheetOf(view).width} 0)` : undefined;
@@ -43,10 +43,9 @@ const AREAS_EVERY_MS = 50;
 
 /** A profile whose lines are carried along with the skin between its drawn poses. */
 function CarriedTerrain({ posed, view, flip, ...svg }: { posed: PosedView; view: Profile } & Sheet) {
-  const { drawing, moving } = posed;
-  const mostMm = moving?.mostMm;
-  const names = useMemo(() => (mostMm === undefined ? [drawing] : drawingsUpTo(view, mostMm)), [view, drawing, mostMm]);
-  const markup = usePoseMarkup(view, names);
+  const { drawings, drawing, moving } = posed;
+  const names = useMemo(() => drawingsFor({ view, drawing, moving }), [view, drawing, moving]);
+  const markup = usePoseMarkup(drawings, view, names);
   const layers = useRef(new Map<PoseName | null, Partial<DrawingLayers>>());
   const painters = useRef(new WeakMap<Element, LinePainter>());
   const areasAt = useRef(0);
@@ -55,7 +54,7 @@ function CarriedTerrain({ posed, view, flip, ...svg }: { posed: PosedView; view:
   useEffect(() => {
     let current = true;
     for (const name of names)
-      void carriedDrawing(view, name)
+      void carriedDrawing(drawings, view, name)
         .then((drawing) => {
           const { areas, base, lines } = layers.current.get(name) ?? {};
           if (!current || !areas || !base || !lines || painters.current.has(base)) return;
@@ -69,7 +68,7 @@ function CarriedTerrain({ posed, view, flip, ...svg }: { posed: PosedView; view:
     };
     // Their names say which drawings are wanted, and which have come.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [view, key]);
+  }, [drawings, view, key]);
   useJawFrames(posed, (mm) => {
     // The nearest of those that are here.
     const away = (of: PoseName | null) => Math.abs(drawnMm(of) - mm);

@@ -15,11 +15,11 @@ export function PosedMuscle({
   chosen: boolean;
   posed: PosedView;
 }) {
-  const fibres = useJawFibres(true);
+  const fibres = useJawFibres(posed);
   const outline = useRef<SVGPathElement>(null);
   const lines = useRef<SVGPathElement>(null);
   useJawFrames(posed, (mm) => {
-    const drawing = posedFibre(fibres, id, side, { view: posed.view, pose: { ...posed.pose, openingMm: mm } });
+    const drawing = posedFibre(fibres, id, side, { ...posed, pose: { ...posed.pose, openingMm: mm } });
     outline.current?.setAttribute('d', drawing?.outline ?? '');
     lines.current?.setAttribute('d', drawing?.fibres ?? '');
   });

@@ -6,6 +6,7 @@ import { placesOn, shownIn, type Place } from '../places';
 import { hollowsAt, isAtJoint } from './hollows';
 import { jawHeld, viewWithJaw } from './jaw-view';
 import { measuringLine } from './measuring';
+import { STANDARD_DRAWINGS as drawings } from './pose-drawings';
 import { posedFibre, posedView, shownPosed } from './posed';
 
 const open = (openingMm: number, more = {}) => ({ pose: { openingMm, ...more } });
@@ -40,34 +41,52 @@ describe('places and muscles of an open jaw', () => {
     const nose: Place = { kind: 'landmark', id: 'pronasale', side: 'midline' };
     for (const view of ['left', 'right', 'front'] as const)
       for (const mirrored of [false, true]) {
-        const [shut, posed] = [shownIn(view, mirrored), shownPosed({ view, pose: { openingMm: 25 } }, mirrored)];
+        const [shut, posed] = [
+          shownIn(view, mirrored),
+          shownPosed({ view, drawings, pose: { openingMm: 25 } }, mirrored),
+        ];
         expect(posed(chin)!.y).toBeGreaterThan(shut(chin)!.y + 20);
         expect(posed(nose)!.x).toBeCloseTo(shut(nose)!.x, 0);
         expect(posed(nose)!.y).toBeCloseTo(shut(nose)!.y, 0);
       }
   });
   test('what a view does not show when shut, it does not show open', () =>
-    expect(shownPosed({ view: 'left', pose: { openingMm: 25 } }, false)(masseter('right'))).toBeNull());
+    expect(shownPosed({ view: 'left', drawings, pose: { openingMm: 25 } }, false)(masseter('right'))).toBeNull());
   test('the masseter is drawn longer, on its own side only', () => {
     const rows = JAW_FIBRES as unknown as Parameters<typeof posedFibre>[0];
     const foot = (mm: number) => {
-      const drawing = posedFibre(rows, 'masseter-superficial', 'left', { view: 'left', pose: { openingMm: mm } })!;
+      const drawing = posedFibre(rows, 'masseter-superficial', 'left', {
+        drawings,
+        view: 'left',
+        pose: { openingMm: mm },
+      })!;
       return Math.max(...polylinesOf(drawing.fibres).flatMap((line) => line.points.map((p) => p[1])));
     };
     expect(foot(40)).toBeGreaterThan(foot(0) + 5);
+    // It hangs on the bone: its feet go where the bone goes, not where the skin over it goes.
+    const { head } = drawings;
+    const feet = rows['masseter-superficial']!.left!.map((line) => line.at(-1)! as unknown as [number, number, number]);
+    const lowest = feet.map((p) => head.onSheet('left', head.flesh({ openingMm: 40 }).motion.moved(p))[1]);
+    expect(foot(40)).toBeCloseTo(Math.max(...lowest), 0);
     expect(
-      posedFibre(rows, 'masseter-superficial', 'right', { view: 'left', pose: { openingMm: 20 } }),
+      posedFibre(rows, 'masseter-superficial', 'right', { drawings, view: 'left', pose: { openingMm: 20 } }),
     ).toBeUndefined();
-    expect(posedFibre(rows, 'masseter-superficial', 'right', { view: 'right', pose: { openingMm: 20 } })).toBeDefined();
-    expect(posedFibre(rows, 'trapezius-upper', 'left', { view: 'left', pose: { openingMm: 20 } })).toBeUndefined();
+    expect(
+      posedFibre(rows, 'masseter-superficial', 'right', { drawings, view: 'right', pose: { openingMm: 20 } }),
+    ).toBeDefined();
+    expect(
+      posedFibre(rows, 'trapezius-upper', 'left', { drawings, view: 'left', pose: { openingMm: 20 } }),
+    ).toBeUndefined();
   });
   test('the hollow under the arch closes, the one before the ear opens, with every drawn opening', () => {
     const all = [0, 10, 25, 40].map(hollowsAt);
     all.slice(1).forEach((h, i) => {
       expect(h.underArch[1]).toBeLessThan(all[i]!.underArch[1]);
+      expect(h.underArch[0]).toBeLessThanOrEqual(all[i]!.underArch[0]);
       expect(h.beforeEar[0]).toBeGreaterThan(all[i]!.beforeEar[0]);
     });
     expect(all[3]!.underArch[1]).toBeLessThan(2);
+    expect(all[3]!.underArch[0]).toBeLessThan(all[0]!.underArch[0] - 3);
     expect([isAtJoint({ kind: 'point', id: 'ST7' }), isAtJoint({ kind: 'point', id: 'ST6' })]).toEqual([true, false]);
   });
 });

@@ -160,9 +160,9 @@ export function AssessChart({
         pick={scene ? undefined : pick}
         onView={setView}
         onPoint={pinning ? pin : undefined}
-        over={(on, shown, unit, mirrored) =>
+        over={(on, shown, unit, mirrored, head) =>
           scene ? (
-            <OpeningLayer scene={scene} view={on} unit={unit} mirrored={mirrored} />
+            <OpeningLayer scene={scene} head={head} view={on} unit={unit} mirrored={mirrored} />
           ) : (
             <>
               {mode.kind === 'scan' && <ScanLayer shown={shown} unit={unit} regions={scan.told} />}

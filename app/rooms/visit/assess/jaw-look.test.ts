@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { apart, DRAWN_JAW } from '../../../../core/drawing';
+import { apart, DRAWN_HEAD } from '../../../../core/drawing';
 import type { JawReadings } from './jaw-readings';
 import { lookedOn, sceneOf, sceneWords } from './jaw-look';
 import { wayOfMidline } from './way-of-midline';
@@ -24,6 +24,9 @@ describe('what the chart shows while an opening is typed', () => {
     const then = lookedOn(first, typing(41, 41))!;
     expect(sceneOf(then, readings({})).others).toEqual([{ mm: 31, words: 'typed before', earlier: false }]);
     expect(lookedOn(then, { at: 'way' })).toEqual({ at: 'way' });
+    // Another field begins anew.
+    const other = { ...typing(42, 42), measure: 'opening-mm' } as const;
+    expect(lookedOn(then, other)).toEqual(other);
   });
   test('the opening drawn is the one kept, with the overlap', () =>
     expect(sceneOf(typing(38), readings({}, [], 3)).nowMm).toBe(41));
@@ -49,6 +52,7 @@ describe('what the chart shows while an opening is typed', () => {
       readings({ 'click-opening-mm right': 22, 'opening-mm': 36 }),
     );
     expect(closing).toMatchObject({ jaw: { pose: { openingMm: 36 } } });
+    expect(closing.others).toEqual([{ mm: 36, words: 'comfortable', earlier: false }]);
     expect(closing.clicks).toEqual([{ mm: 22, opening: true, side: 'right' }]);
     expect(sceneOf(typing(40), readings({ 'click-opening-mm right': 22 })).view).toBe('right');
   });
@@ -69,14 +73,14 @@ describe('the way of opening', () => {
   test('says that nothing is to be read from face or teeth', () =>
     expect(sceneWords(off(5, 'left'))).toMatch(/no lean of the face and nothing of the teeth is to be read/));
   const ends = (path: 'straight' | 'returns' | 'stays-off', side: 'left' | 'right') =>
-    wayOfMidline({ path, offMm: 5, side }, 30).map((p) => p[0]);
+    wayOfMidline({ path, offMm: 5, side }, 30, DRAWN_HEAD).map((p) => p[0]);
   test('the midline goes as far as was measured, to the side that was told', () => {
     expect(Math.max(...ends('stays-off', 'left'))).toBeCloseTo(5, 1);
     expect(ends('stays-off', 'left').at(-1)).toBeCloseTo(5, 1);
     expect(Math.min(...ends('returns', 'right'))).toBeCloseTo(-5, 1);
     expect(ends('returns', 'right').at(-1)).toBeCloseTo(0, 6);
     expect(ends('straight', 'left').every((x) => Math.abs(x) < 1e-9)).toBe(true);
-    const last = wayOfMidline({ path: 'straight', offMm: 0, side: 'left' }, 30).at(-1)!;
-    expect(apart(last, DRAWN_JAW.incisor)).toBeCloseTo(30, 6);
+    const last = wayOfMidline({ path: 'straight', offMm: 0, side: 'left' }, 30, DRAWN_HEAD).at(-1)!;
+    expect(apart(last, DRAWN_HEAD.jaw.incisor)).toBeCloseTo(30, 6);
   });
 });

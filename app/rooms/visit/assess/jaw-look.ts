@@ -130,6 +130,6 @@ export function sceneOf(look: JawLook, jaw: JawReadings): JawScene {
 export function sceneWords({ nowMm, way }: JawScene): string {
   const beyond = (nowMm ?? 0) > MOST_DRAWN_MM ? ` ${nowMm} mm is told; up to ${MOST_DRAWN_MM} is drawn.` : '';
   return way
-    ? `Drawn from what is typed, of an average adult: no lean of the face and nothing of the teeth is to be read from it.${beyond}`
+    ? `Drawn from what is typed, as jaws go on average: no lean of the face and nothing of the teeth is to be read from it.${beyond}`
     : `Opens as jaws do on average, from memory; the teeth are a hint.${beyond}`;
 }

@@ -1,15 +1,4 @@
-import {
-  chinLine,
-  DRAWN_JAW,
-  drawnFlesh,
-  incisorWay,
-  jawMotion,
-  jawOutline,
-  MOST_DRAWN_MM,
-  onPosedSheet,
-  type PoseView,
-  type Vec3,
-} from '../../../../core/drawing';
+import { incisorWay, MOST_DRAWN_MM, type PosableHead, type Vec3 } from '../../../../core/drawing';
 import { OPENING_MARKS_MM } from '../../../../core/measures';
 import { curveBasis, curveBasisClosed, line } from 'd3';
 import { flipX, type View } from '../../../parts/chart/places';
@@ -26,31 +15,30 @@ const NOW = 'now';
 
 interface Layer {
   scene: JawScene;
+  head: PosableHead;
   view: View;
   unit: number;
   mirrored: boolean;
 }
 
 /** What is measured of an opening, over the drawing that opens to it. */
-export function OpeningLayer({ scene, view, unit, mirrored }: Layer) {
+export function OpeningLayer({ scene, head, view, unit, mirrored }: Layer) {
   if (view !== scene.view) return null;
   return scene.way ? (
-    <WayLayer scene={scene} way={scene.way} unit={unit} mirrored={mirrored} />
+    <WayLayer scene={scene} head={head} way={scene.way} unit={unit} mirrored={mirrored} />
   ) : (
-    <ProfileLayer scene={scene} view={scene.view as 'left' | 'right'} unit={unit} mirrored={mirrored} />
+    <ProfileLayer scene={scene} head={head} view={scene.view as 'left' | 'right'} unit={unit} mirrored={mirrored} />
   );
 }
 
-const motionAt = (mm: number) => jawMotion({ openingMm: Math.min(mm, MOST_DRAWN_MM) }, DRAWN_JAW);
-
 /** The way of the lower incisors with its marks, other openings as faint jaws, and the click where it comes. */
-function ProfileLayer({ scene, view, unit, mirrored }: Omit<Layer, 'view'> & { view: 'left' | 'right' }) {
+function ProfileLayer({ scene, head, view, unit, mirrored }: Omit<Layer, 'view'> & { view: 'left' | 'right' }) {
   const x = (v: number) => flipX(v, mirrored, view);
   const at = (p: Vec3): At => {
-    const [px, py] = onPosedSheet(view as PoseView, p);
+    const [px, py] = head.onSheet(view, p);
     return [x(px), py];
   };
-  const way = incisorWay(MOST_DRAWN_MM, DRAWN_JAW).map(at);
+  const way = incisorWay(MOST_DRAWN_MM, head.jaw).map(at);
   /** A short stroke across the way. */
   const across = (mm: number, half: number): string => {
     const [a, b] = [way[Math.min(mm, way.length - 2)]!, way[Math.min(mm + 1, way.length - 1)]!];
@@ -58,7 +46,7 @@ function ProfileLayer({ scene, view, unit, mirrored }: Omit<Layer, 'view'> & { v
     const [dx, dy] = [((b[1] - a[1]) / length) * half, (-(b[0] - a[0]) / length) * half];
     return `M${a[0] - dx} ${a[1] - dy}L${a[0] + dx} ${a[1] + dy}`;
   };
-  const edge = (mm: number): At => at(motionAt(mm).moved(DRAWN_JAW.incisor));
+  const edge = (mm: number): At => at(head.flesh({ openingMm: mm }).motion.moved(head.jaw.incisor));
   /** Into the cheek, where there is room for words. */
   const inward = (view === 'left') === mirrored ? -1 : 1;
   const told: ToldOpening[] = [
@@ -77,11 +65,11 @@ function ProfileLayer({ scene, view, unit, mirrored }: Omit<Layer, 'view'> & { v
   return (
     <g className="opening-layer" aria-hidden="true">
       {scene.others.map((o, i) => {
-        const flesh = drawnFlesh({ openingMm: o.mm });
+        const pose = { openingMm: o.mm };
         return (
           <g key={i} className={o.earlier ? 'is-earlier' : 'is-other'}>
-            <path d={closed(jawOutline(flesh.motion).map(at)) ?? ''} strokeWidth={0.8 * unit} />
-            <path className="skin" d={open(chinLine(flesh.posed).map(at)) ?? ''} strokeWidth={1.2 * unit} />
+            <path d={closed(head.jawOutline(head.flesh(pose).motion).map(at)) ?? ''} strokeWidth={0.8 * unit} />
+            <path className="skin" d={open(head.chinLine(pose).map(at)) ?? ''} strokeWidth={1.2 * unit} />
           </g>
         );
       })}
@@ -144,10 +132,10 @@ function ProfileLayer({ scene, view, unit, mirrored }: Omit<Layer, 'view'> & { v
 }
 
 /** How the lower midline goes while the jaw opens, from in front. */
-function WayLayer({ scene, way, unit, mirrored }: Omit<Layer, 'view'> & { way: NonNullable<JawScene['way']> }) {
+function WayLayer({ scene, head, way, unit, mirrored }: Omit<Layer, 'view'> & { way: NonNullable<JawScene['way']> }) {
   const toMm = Math.min(scene.jaw.pose.openingMm, MOST_DRAWN_MM);
-  const course = wayOfMidline(way, toMm).map((p): At => {
-    const [px, py] = onPosedSheet('front', p);
+  const course = wayOfMidline(way, toMm, head).map((p): At => {
+    const [px, py] = head.onSheet('front', p);
     return [flipX(px, mirrored, 'front'), py];
   });
   const [start, end] = [course[0]!, course[course.length - 1]!];

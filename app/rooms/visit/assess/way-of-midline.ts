@@ -1,4 +1,4 @@
-import { DRAWN_JAW, eased, jawMotion, type Vec3 } from '../../../../core/drawing';
+import { eased, jawMotion, type PosableHead, type Vec3 } from '../../../../core/drawing';
 import type { OpeningPath } from '../../../../core/measures';
 import type { OneSide } from '../../../../core/words';
 
@@ -11,12 +11,13 @@ const STEPS = 24;
 export function wayOfMidline(
   { path, offMm, side }: { path: OpeningPath; offMm: number; side: OneSide },
   toMm: number,
+  { jaw }: PosableHead,
 ): Vec3[] {
   const sign = side === 'left' ? 1 : -1;
   return Array.from({ length: STEPS + 1 }, (_, i) => {
     const t = i / STEPS;
     const share = path === 'straight' ? 0 : path === 'returns' ? Math.sin(Math.PI * t) : eased(t);
-    const motion = jawMotion({ openingMm: toMm * t, leftMm: sign * offMm * share }, DRAWN_JAW);
-    return motion.moved(DRAWN_JAW.incisor);
+    const motion = jawMotion({ openingMm: toMm * t, leftMm: sign * offMm * share }, jaw);
+    return motion.moved(jaw.incisor);
   });
 }

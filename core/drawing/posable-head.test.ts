@@ -6,26 +6,21 @@ import {
   buildBodies,
   CAMERAS,
   carriedPaths,
-  chinLine,
   condyleWay,
   depthBytes,
-  DRAWN_JAW,
+  DRAWN_HEAD,
   DRAWN_POSES,
-  drawnFlesh,
   fibreLines,
   incisorWay,
   jawMotion,
-  jawOutline,
   jawPlaces,
   nearestPose,
-  onPosedSheet,
   pathsOfSvg,
   pathText,
-  posedPlace,
+  PosableHead,
   POSES_OF,
   poseBodies,
   project,
-  stretchedFibre,
   tracePose,
   type Vec3,
 } from './index.ts';
@@ -37,35 +32,39 @@ const mm = fc.double({ min: 0, max: 45, noNaN: true });
 
 describe('the jaw of the drawn adult', () => {
   test('turns and is measured where that of the body does', () => {
-    expect(DRAWN_JAW).toEqual(jawPlaces(bodies.head.frame));
+    expect(DRAWN_HEAD.jaw).toEqual(jawPlaces(bodies.head.frame));
     for (const view of ['front', 'left', 'right'] as const)
-      expect(onPosedSheet(view, [20, -40, 60])).toEqual(project(CAMERAS[view], [20, -40, 60]).slice(0, 2));
+      expect(DRAWN_HEAD.onSheet(view, [20, -40, 60])).toEqual(project(CAMERAS[view], [20, -40, 60]).slice(0, 2));
   });
   test('places go where the flesh goes, within 0.3 mm; those of the throat stay', () => {
     const onFace = fc.constantFrom<[number, number]>([0, -70], [20, -80], [35, -50], [48, -30], [12, -58]);
     fc.assert(
       fc.property(mm, onFace, (openingMm, [x, y]) => {
         const q = bodies.drop.front(x, y)!;
-        expect(apart(posedPlace(q, { openingMm }), drawnFlesh({ openingMm }).posed(q))).toBeLessThan(0.3);
+        expect(apart(DRAWN_HEAD.posedPlace(q, { openingMm }), DRAWN_HEAD.flesh({ openingMm }).posed(q))).toBeLessThan(
+          0.3,
+        );
       }),
       { numRuns: 60 },
     );
-    expect(posedPlace([10, -120, 40], { openingMm: 40 })).toEqual([10, -120, 40]);
+    expect(DRAWN_HEAD.posedPlace([10, -120, 40], { openingMm: 40 })).toEqual([10, -120, 40]);
     // The edge of the chin is no throat.
-    expect(posedPlace([0, -104, 86], { openingMm: 40 })[1]).toBeLessThan(-120);
+    expect(DRAWN_HEAD.posedPlace([0, -104, 86], { openingMm: 40 })[1]).toBeLessThan(-120);
     const q = bodies.drop.front(0, -80)!;
-    expect(posedPlace(q, { openingMm: 30, leftMm: 4 })[0]).toBeGreaterThan(3);
-    expect(posedPlace(q, { openingMm: 30, leftMm: -4 })[0]).toBeLessThan(-3);
+    expect(DRAWN_HEAD.posedPlace(q, { openingMm: 30, leftMm: 4 })[0]).toBeGreaterThan(3);
+    expect(DRAWN_HEAD.posedPlace(q, { openingMm: 30, leftMm: -4 })[0]).toBeLessThan(-3);
   });
   test('beyond 45 mm nothing opens further', () =>
-    expect(posedPlace([0, -80, 92], { openingMm: 60 })).toEqual(posedPlace([0, -80, 92], { openingMm: 45 })));
+    expect(DRAWN_HEAD.posedPlace([0, -80, 92], { openingMm: 60 })).toEqual(
+      DRAWN_HEAD.posedPlace([0, -80, 92], { openingMm: 45 }),
+    ));
   test('fibres between skull and jaw stay straight, hang on the skull, and grow with every opening', () => {
     for (const id of STRETCHED_BY_OPENING) {
       const { fan } = MUSCLES.find((m) => m.id === id)!;
       const lines = fibreLines(fan!, bodies);
       const line = lines[lines.length >> 1]!.filter((p): p is Vec3 => p !== null);
       const lengths = [0, 10, 25, 40].map((openingMm) => {
-        const posed = stretchedFibre(line, { openingMm });
+        const posed = DRAWN_HEAD.stretchedFibre(line, { openingMm });
         expect(
           apart([0, ...posed[0]!.slice(1)] as unknown as Vec3, [0, ...line[0]!.slice(1)] as unknown as Vec3),
         ).toBeLessThan(1e-9);
@@ -76,27 +75,58 @@ describe('the jaw of the drawn adult', () => {
   });
 });
 
+describe('a head of other proportions', () => {
+  const proportions = { lowerThird: 1.12, middleThird: 1.05, mouthWidth: 1.1 };
+  const own = new PosableHead(proportions);
+  const skin = buildBodies(proportions);
+  test('has the jaw of its own body, with its lines on its own skin and bone', () => {
+    expect(own.jaw).toEqual(jawPlaces(skin.head.frame));
+    for (const p of own.chinLine({ openingMm: 0 })) expect(Math.abs(skin.head.body.distance(...p))).toBeLessThan(1.5);
+    const { motion } = own.flesh({ openingMm: 30 });
+    const at = motion.moved(own.jaw.incisor);
+    expect(Math.min(...own.jawOutline(motion).map((p) => apart(p, at)))).toBeLessThan(2);
+    expect(apart(own.jaw.incisor, DRAWN_HEAD.jaw.incisor)).toBeGreaterThan(1);
+  });
+  test('opens by the same millimetres, lower down', () => {
+    expect(apart(own.flesh({ openingMm: 30 }).motion.moved(own.jaw.incisor), own.jaw.incisor)).toBeCloseTo(30, 6);
+    const lowest = (head: PosableHead) => Math.min(...head.chinLine({ openingMm: 25 }).map((p) => p[1]));
+    expect(lowest(own)).toBeLessThan(lowest(DRAWN_HEAD) - 3);
+  });
+  test('its throat stays, below its own chin', () => {
+    const edge: Vec3 = [0, Math.min(...own.chinLine({ openingMm: 0 }).map((p) => p[1])), 40];
+    const [above, below] = [4, -2].map((dy): Vec3 => [edge[0], edge[1] + dy, edge[2]]);
+    expect(own.posedPlace(below!, { openingMm: 40 })).toEqual(below);
+    expect(own.posedPlace(above!, { openingMm: 40 })).not.toEqual(above);
+  });
+});
+
 describe('lines of the jaw', () => {
   test('the incisors’ way has a place for every millimetre of opening', () =>
-    incisorWay(45, DRAWN_JAW).forEach((p, openingMm) => expect(apart(p, DRAWN_JAW.incisor)).toBeCloseTo(openingMm, 6)));
+    incisorWay(45, DRAWN_HEAD.jaw).forEach((p, openingMm) =>
+      expect(apart(p, DRAWN_HEAD.jaw.incisor)).toBeCloseTo(openingMm, 6),
+    ));
   test('the head of the jaw stays while the jaw only turns, then slides forward and down its slope', () => {
-    const way = condyleWay(45, DRAWN_JAW, 45);
-    expect(apart(way[10]!, DRAWN_JAW.condyle)).toBeLessThan(1e-9);
+    const way = condyleWay(45, DRAWN_HEAD.jaw, 45);
+    expect(apart(way[10]!, DRAWN_HEAD.jaw.condyle)).toBeLessThan(1e-9);
     const [, y, z] = way[45]!;
-    expect((DRAWN_JAW.condyle[1] - y) / (z - DRAWN_JAW.condyle[2])).toBeCloseTo(Math.tan((34 * Math.PI) / 180), 6);
+    expect((DRAWN_HEAD.jaw.condyle[1] - y) / (z - DRAWN_HEAD.jaw.condyle[2])).toBeCloseTo(
+      Math.tan((34 * Math.PI) / 180),
+      6,
+    );
   });
   test('the outline is one with the incisors, and the chin’s skin goes along', () => {
-    const shut = jawOutline(jawMotion({ openingMm: 0 }, DRAWN_JAW));
+    const shut = DRAWN_HEAD.jawOutline(jawMotion({ openingMm: 0 }, DRAWN_HEAD.jaw));
     const nearest = (line: Vec3[], p: Vec3) => Math.min(...line.map((q) => apart(q, p)));
     expect(nearest(shut, [0, -56, 86])).toBeLessThan(1);
-    const open = jawMotion({ openingMm: 30 }, DRAWN_JAW);
-    expect(nearest(jawOutline(open), open.moved([0, -56, 86]))).toBeLessThan(1);
+    const open = jawMotion({ openingMm: 30 }, DRAWN_HEAD.jaw);
+    expect(nearest(DRAWN_HEAD.jawOutline(open), open.moved([0, -56, 86]))).toBeLessThan(1);
     const [chin, lowered] = [0, 30].map((openingMm) =>
-      Math.min(...chinLine(drawnFlesh({ openingMm }).posed).map((p) => p[1])),
+      Math.min(...DRAWN_HEAD.chinLine({ openingMm }).map((p) => p[1])),
     );
     expect(chin! - lowered!).toBeGreaterThan(15);
     // The line lies on the skin that is drawn.
-    for (const p of chinLine((q) => q)) expect(Math.abs(bodies.head.body.distance(...p))).toBeLessThan(0.6);
+    for (const p of DRAWN_HEAD.chinLine({ openingMm: 0 }))
+      expect(Math.abs(bodies.head.body.distance(...p))).toBeLessThan(0.6);
   });
 });
 
@@ -132,7 +162,7 @@ describe('carried lines', () => {
   /** A stroke along the chin and one over the forehead, of places on the skin. */
   const strokes = [-70, 40].map((y) => {
     const p = bodies.drop.front(8, y)!;
-    const [x, sheetY] = onPosedSheet('left', p);
+    const [x, sheetY] = DRAWN_HEAD.onSheet('left', p);
     return { p, path: pathsOfSvg(`<path d="M${x.toFixed(1)} ${sheetY.toFixed(1)}l1 1"/>`)[0]! };
   });
   const paths = strokes.map((s) => s.path);
@@ -142,16 +172,16 @@ describe('carried lines', () => {
       paths,
       depths,
       CAMERAS.left,
-      drawnFlesh({ openingMm: 0 }),
-      drawnFlesh({ openingMm: 5 }),
+      DRAWN_HEAD.flesh({ openingMm: 0 }),
+      DRAWN_HEAD.flesh({ openingMm: 5 }),
     );
     expect(forehead).toBeNull();
-    const [x, y] = onPosedSheet('left', posedPlace(strokes[0]!.p, { openingMm: 5 }));
+    const [x, y] = DRAWN_HEAD.onSheet('left', DRAWN_HEAD.posedPlace(strokes[0]!.p, { openingMm: 5 }));
     expect(Math.hypot(chin![0]! - x, chin![1]! - y)).toBeLessThan(1);
     expect(Math.hypot(chin![0]! - paths[0]!.at[0]!, chin![1]! - paths[0]!.at[1]!)).toBeGreaterThan(4);
   });
   test('to where they are, stay', () => {
-    const same = drawnFlesh({ openingMm: 5 });
+    const same = DRAWN_HEAD.flesh({ openingMm: 5 });
     expect(carriedPaths(paths, depths, CAMERAS.left, same, same)).toEqual([null, null]);
   });
   test.each((['left', 'right'] as const).flatMap((view) => [view, ...POSES_OF[view].map((pose) => `${view}.${pose}`)]))(
