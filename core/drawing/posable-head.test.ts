@@ -91,6 +91,9 @@ describe('a head of other proportions', () => {
     expect(apart(own.flesh({ openingMm: 30 }).motion.moved(own.jaw.incisor), own.jaw.incisor)).toBeCloseTo(30, 6);
     const lowest = (head: PosableHead) => Math.min(...head.chinLine({ openingMm: 25 }).map((p) => p[1]));
     expect(lowest(own)).toBeLessThan(lowest(DRAWN_HEAD) - 3);
+    const shut = jawMotion({ openingMm: 0 }, own.jaw);
+    const bone = (head: PosableHead) => Math.min(...head.jawOutline(shut).map((p) => p[1]));
+    expect(bone(own)).toBeLessThan(bone(DRAWN_HEAD) - 3);
   });
   test('its throat stays, below its own chin', () => {
     const edge: Vec3 = [0, Math.min(...own.chinLine({ openingMm: 0 }).map((p) => p[1])), 40];
