@@ -54,7 +54,7 @@ try {
   await page.getByRole('link', { name: 'Measure' }).click();
   await page.getByLabel('Across the jaw angles').focus();
   await shot(page, 'measure');
-  await page.goto('/atlas/muscle/masseter-superficial?q=masseter');
+  await page.goto('/atlas/muscle/masseter-superficial?q=masseter&jaw=25');
   for (const layer of ['Muscles', 'Fibres']) await page.getByRole('button', { name: layer, exact: true }).click();
   await shot(page, 'atlas-profile');
   await page.goto('/atlas/point/GB14?complaint=headache&kind=point');
@@ -83,6 +83,8 @@ try {
 
   const noor = await visitOf(page, 'Noor Halvorsen');
   await page.goto(`${noor}/assess`);
+  await page.getByLabel('Furthest alone, mm').focus();
+  await page.locator('.chart-terrain.is-lines .is-on path').first().waitFor({ state: 'attached' });
   await shot(page, 'assess');
   const threshold = page
     .locator('section.section')
@@ -109,11 +111,13 @@ try {
   await page.getByRole('button', { name: 'Dim room' }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await page.locator('.guide-count').waitFor();
-  for (let i = 0; i < 10; i++) {
+  for (let i = 0; i < 40 && !(await page.getByRole('heading', { name: 'while the jaw drops' }).count()); i++) {
     await page.keyboard.press('ArrowRight');
-    await page.waitForTimeout(150);
+    await page.waitForTimeout(550);
   }
-  await page.waitForTimeout(22_000);
+  await page.getByText(/^of \d+ openings/).waitFor();
+  // The first opening, nearly as far as it goes.
+  await page.waitForFunction(() => Number(document.querySelector('.jaw-mm')?.textContent) > 15);
   await page.keyboard.press('Space');
   await shot(page, 'guide');
   await page.keyboard.press('x');

@@ -25,7 +25,7 @@ import { pickOn } from './pick-on';
 import { bestView, edgesOf, placeKey, sheetOf, VIEW_NAMES, VIEWS, type Place, type Shown, type View } from './places';
 import type { FittedHead } from './fitted';
 import { isAtJoint, JawHollows } from './jaw/hollows';
-import { JawLine } from './jaw/jaw-line';
+import { JawLine, measuredBox } from './jaw/jaw-line';
 import { PoseTerrain } from './jaw/pose-terrain';
 import { isProfile, type JawShown } from './jaw/posed';
 import { MusclesLayer, type MuscleSide } from './muscles-layer';
@@ -164,7 +164,10 @@ export function FaceChart(props: Props) {
     [zoom, follow, isOpen, view, aimed, size, drawn],
   );
   const unit = size.width ? Math.max(part.width / size.width, part.height / size.height) : 1;
-  const taken = useMemo(() => wordBoxes(part, size, unit), [part, size, unit]);
+  const taken = useMemo(() => {
+    const measured = measuredBox(posed, mirrored, unit);
+    return [...wordBoxes(part, size, unit), ...(measured ? [measured] : [])];
+  }, [part, size, unit, posed, mirrored]);
   // To fill the frame with a wide sheet would cut away both sides, and with them what is shown.
   const svg = {
     viewBox: `${part.x} ${part.y} ${part.width} ${part.height}`,
@@ -253,7 +256,7 @@ export function FaceChart(props: Props) {
             {inBrowser && posed && isProfile(view) && (
               <>
                 {atJoint && <JawHollows posed={posed} mirrored={mirrored} />}
-                <JawLine posed={posed} flip={flip} mirrored={mirrored} unit={layer.unit} />
+                <JawLine posed={posed} flip={flip} mirrored={mirrored} unit={layer.unit} frame={size.width} />
               </>
             )}
             {inBrowser && keepOff && on('Keep off') && <KeepOffLayer {...layer} zones={keepOff} />}
@@ -306,7 +309,7 @@ export function FaceChart(props: Props) {
 }
 
 /** The places of the midline that an opening mouth keeps in sight. */
-const JAW_FRAME: Place[] = ['labiale-superius', 'gnathion'].map((id) => ({ kind: 'landmark', id, side: 'midline' }));
+const JAW_FRAME: Place[] = ['subnasale', 'gnathion'].map((id) => ({ kind: 'landmark', id, side: 'midline' }));
 
 /** Said beside the opened face, once. */
 const OPENED_IS = 'opened: both sides, ear to ear; a map, not a likeness';

@@ -3,7 +3,7 @@ import { curveBasis, line } from 'd3';
 import { useMemo, useRef } from 'react';
 import { flipX } from '../places';
 import { measuringLine } from './measuring';
-import type { PosedView } from './posed';
+import { isProfile, type PosedView } from './posed';
 import { useJawFrames } from './use-jaw-frames';
 
 const open = line<readonly [number, number]>().curve(curveBasis);
@@ -11,6 +11,22 @@ const LABEL_PX = 15;
 /** The outline is smooth already: its many places are joined straight. */
 const closedThrough = (places: readonly (readonly [number, number])[]): string =>
   `M${places.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`;
+
+/** In a frame narrower than this, px, there is no room beside the face to measure. */
+const MEASURED_FROM_PX = 160;
+
+/** What the measuring line of a jaw that is held takes of the sheet; null where none stands. */
+export function measuredBox(posed: PosedView | null, mirrored: boolean, unit: number) {
+  if (!posed || posed.moving || !isProfile(posed.view)) return null;
+  const { view, pose, drawings } = posed;
+  const { motion } = drawings.head.flesh(pose);
+  const at = (p: Vec3): [number, number] => {
+    const [x, y] = drawings.head.onSheet(view, p);
+    return [flipX(x, mirrored, view), y];
+  };
+  const { incisor } = drawings.head.jaw;
+  return measuringLine(at(incisor), at(motion.moved(incisor)), (view === 'left') !== mirrored, unit).box;
+}
 
 /**
  * The lower jaw as a faint line in profile with the way of its head, and the opening between the incisors with its
@@ -21,11 +37,14 @@ export function JawLine({
   flip,
   mirrored,
   unit,
+  frame,
 }: {
   posed: PosedView;
   flip: string | undefined;
   mirrored: boolean;
   unit: number;
+  /** How wide the chart is, px. */
+  frame: number;
 }) {
   const { view } = posed;
   const { head: of } = posed.drawings;
@@ -45,7 +64,7 @@ export function JawLine({
     const upper = at(of.jaw.incisor);
     const lower = at(motion.moved(of.jaw.incisor));
     const told = measuringLine(upper, lower, view === 'left', unit);
-    const isOpen = Math.round(mm) > 0;
+    const isOpen = Math.round(mm) > 0 && frame >= MEASURED_FROM_PX;
     measure.current?.setAttribute('d', isOpen ? told.line : '');
     leaders.current?.setAttribute('d', isOpen ? told.leaders : '');
     [upper, lower].forEach(([cx, cy], i) => {

@@ -2,8 +2,9 @@ import { describe, expect, test } from 'vitest';
 import { polylinesOf } from '../../../../core/drawing';
 import { stepOpening } from '../../../../core/routine';
 import JAW_FIBRES from '../../../../reference/derived/jaw-fibres.json';
-import { placesOn, shownIn, type Place } from '../places';
+import { placesOn, sheetOf, shownIn, type Place } from '../places';
 import { hollowsAt, isAtJoint } from './hollows';
+import { measuredBox } from './jaw-line';
 import { jawHeld, viewWithJaw } from './jaw-view';
 import { measuringLine } from './measuring';
 import { STANDARD_DRAWINGS as drawings } from './pose-drawings';
@@ -120,12 +121,25 @@ test('no view draws a step wider than it may be opened, whatever was measured', 
 });
 
 describe('the measuring line', () => {
+  test('keeps names off, beside the face on its own side of the sheet, where a jaw is held', () => {
+    const held = posedView('left', open(25));
+    const [box, mirrored] = [measuredBox(held, false, 1)!, measuredBox(held, true, 1)!];
+    const lips = shownIn('left', false)({ kind: 'landmark', id: 'sublabiale', side: 'midline' })!.x;
+    expect(box.x1).toBeLessThan(lips);
+    expect(mirrored.x0).toBeGreaterThan(sheetOf('left').width - lips);
+    expect(measuredBox(posedView('left', { ...open(25), moving: { at: () => 0, mostMm: 25 } }), false, 1)).toBeNull();
+    expect(measuredBox(posedView('front', open(25)), false, 1)).toBeNull();
+  });
   test.each([true, false])('is as long as the opening and stands clear of the face (looks left: %s)', (looksLeft) => {
     const s = looksLeft ? 1 : -1;
-    const { line, label } = measuringLine([100, 300], [100 + 10 * s, 340], looksLeft, 1);
+    const { line, label, box } = measuringLine([100, 300], [100 + 10 * s, 340], looksLeft, 1);
     const [x0, y0, x1, y1] = line.match(/-?[\d.]+/g)!.map(Number) as [number, number, number, number];
     expect(Math.hypot(x1 - x0, y1 - y0)).toBeCloseTo(Math.hypot(10, 40), 0);
     expect(looksLeft ? x0 < 70 : x0 > 130).toBe(true);
+    for (const [x, y] of [[x0, y0], [x1, y1], label] as const) {
+      expect(x > box.x0 && x < box.x1).toBe(true);
+      expect(y > box.y0 && y < box.y1).toBe(true);
+    }
     expect(looksLeft ? label[0] < x0 + 10 : label[0] > x0 - 10).toBe(true);
   });
 });

@@ -39,8 +39,8 @@ const MOUTH = placesOn({ kind: 'landmark', id: 'stomion' }, 'midline');
 const CHIN = placesOn({ kind: 'landmark', id: 'gnathion' }, 'midline');
 /** What the chart comes near to while the jaw is looked at. */
 const NEAR_JAW: Partial<Record<View, Place[]>> = {
-  left: [...MOUTH, ...CHIN, ...placesOn({ kind: 'muscle', id: 'masseter-superficial' }, 'left')],
-  right: [...MOUTH, ...CHIN, ...placesOn({ kind: 'muscle', id: 'masseter-superficial' }, 'right')],
+  left: [...CHIN, ...placesOn({ kind: 'muscle', id: 'masseter-superficial' }, 'left')],
+  right: [...CHIN, ...placesOn({ kind: 'muscle', id: 'masseter-superficial' }, 'right')],
   front: MOUTH,
 };
 const NOWHERE: Place[] = [];
