@@ -183,6 +183,9 @@ try {
   await row('Find it', `${url}/atlas/find-it`, '');
   await row(`Routines, ${await twoHundredTemplates()} of them`, `${url}/routines`, 'under 3');
   await row('Relief', `${url}/clients/${await clientId(page)}`, '');
+  // Before the visit and its client are filled up for what follows: it is told below.
+  const jaw: string[] = [];
+  await measureJaw(page, visit, (line) => jaw.push(line));
   const full = await fortyEarlierReadings(visit.split('/').pop()!);
   await row(
     `visit, assess, with ${full.earlier} earlier readings (40 of each of ${full.things} things)`,
@@ -198,7 +201,7 @@ try {
 
   await measureChart({ page, url, visit, say, quantile });
   await measureTyping(page, visit, say);
-  await measureJaw(page, visit, say);
+  jaw.forEach((line) => say(line));
   await measureProposing(page, visit, say);
 
   await measureCues(page, visit, practiceId, { seconds: RUN_SECONDS, say, quantile });
