@@ -43,7 +43,7 @@ export async function measureCues(
   say('\n## Cues in the browser\n');
   await page.goto(`${visit}/guide`);
   const control = bareTimer();
-  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await page.getByRole('button', { name: /^Start( anew)?$/ }).click();
   await page.waitForTimeout(seconds * 1000);
   const cues = await page.evaluate(() =>
     performance.getEntriesByName('cue-onset').map((e) => ({

@@ -76,7 +76,7 @@ export default function Measure({ loaderData: { taken, today } }: Route.Componen
                 size="sm"
                 variant="outline-primary"
                 onClick={fitting.draw}
-                title="Draws every view of this head on this device, about half a minute, once"
+                title="Draws every view of this head on this device, about half a minute, once; then with its jaw open, while this page stands"
               >
                 Draw this head
               </Button>
