@@ -208,4 +208,17 @@ test('a client’s own head opens as well, once it is drawn', async ({ page }) =
   await expect(drawn(page)).toHaveAttribute('data-pose', 'open-40');
   await expect(page.locator('.chart-terrain.is-lines path').first()).toBeAttached();
   expect(await measuredMm(page)).toBeCloseTo(41, 0);
+  // From one opening to another that is there already, no other face stands in between.
+  await page.evaluate(() => {
+    const seen = ((window as unknown as { seen: string[] }).seen = []) as string[];
+    new MutationObserver(() => {
+      const told = document.querySelector('.chart-edge-word.is-second')?.textContent;
+      if (told) seen.push(told);
+    }).observe(document.querySelector('.face-chart')!, { childList: true, subtree: true });
+  });
+  await page.getByLabel('Comfortable opening, mm').fill('2');
+  await expect(drawn(page)).toHaveAttribute('data-pose', 'shut');
+  await page.getByLabel('Comfortable opening, mm').fill('41');
+  await expect(drawn(page)).toHaveAttribute('data-pose', 'open-40');
+  expect(await page.evaluate(() => (window as unknown as { seen: string[] }).seen)).toEqual([]);
 });

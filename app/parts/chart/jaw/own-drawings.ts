@@ -10,6 +10,9 @@ import { once, type PoseDrawings, withOwnIds } from './pose-drawings';
 const PROFILES = ['left', 'right'] as const;
 
 const known = new WeakMap<FittedHead, PoseDrawings>();
+/** Which drawings have come since the page was loaded. */
+const here = new Set<string>();
+const hereAs = (key: string, view: PoseView, pose: PoseName | null): string => `${key} ${view} ${pose}`;
 /** Drawn one after another: a head that is guided by needs the other core. */
 let last: Promise<unknown> = Promise.resolve();
 
@@ -34,8 +37,12 @@ export function ownDrawings(fitted: FittedHead): PoseDrawings {
   const posed = async (view: PoseView, pose: PoseName) =>
     (await made(isProfile(view) ? PROFILES[0] : view, pose))[view]!;
   const drawings: PoseDrawings = {
-    ...{ key, places, fibres: jaw.fibres, head: new PosableHead(jaw.proportions) },
-    markup: async (view, pose) => withOwnIds(pose ? innerSvg((await posed(view, pose)).svg) : svg[view]!, view, pose),
+    ...{ key, places, fibres: jaw.fibres, shut: svg, head: new PosableHead(jaw.proportions) },
+    markup: async (view, pose) => {
+      const markup = withOwnIds(pose ? innerSvg((await posed(view, pose)).svg) : svg[view]!, view, pose);
+      here.add(hereAs(key, view, pose));
+      return markup;
+    },
     depths: async (view, pose) =>
       Uint8Array.from(pose ? (await posed(view, pose)).depths : jaw.depths[view as 'left' | 'right']),
   };
@@ -56,20 +63,23 @@ async function draw(asked: PoseAsked): Promise<PoseDrawn> {
   }
 }
 
-/** Whether the drawings of a client's own head that a view needs are here; asks for them. */
+/** Whether the drawings of a client's own head that a view needs are here; asks for those that are not. */
 export function useOwnDrawings(
   own: PoseDrawings | null,
   view: PoseView | null,
   poses: readonly (PoseName | null)[],
 ): 'here' | 'coming' | 'failed' {
-  const wanted = own && view ? `${own.key} ${view} ${poses.join(' ')}` : '';
-  const [state, set] = useState<{ wanted: string; is: 'here' | 'failed' } | null>(null);
+  // The shut one was there before.
+  const each = own && view ? poses.flatMap((pose) => (pose ? [hereAs(own.key, view, pose)] : [])) : [];
+  const wanted = each.join(' ');
+  const [failed, setFailed] = useState('');
+  const [, setCome] = useState('');
   useEffect(() => {
     if (!own || !view) return;
     let current = true;
     Promise.all(poses.map((pose) => own.markup(view, pose))).then(
-      () => current && set({ wanted, is: 'here' }),
-      () => current && set({ wanted, is: 'failed' }),
+      () => current && setCome(wanted),
+      () => current && setFailed(wanted),
     );
     return () => {
       current = false;
@@ -77,7 +87,9 @@ export function useOwnDrawings(
     // The names say which drawings are wanted.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [own, wanted]);
-  return state?.wanted === wanted ? state.is : 'coming';
+  // What has come before stands at once: no other face in between.
+  if (each.every((key) => here.has(key))) return 'here';
+  return failed === wanted ? 'failed' : 'coming';
 }
 
 /** What is drawn ahead of being asked for, what is needed most first. */

@@ -1,5 +1,6 @@
 import { DRAWN_HEAD, type JawFibreRow, type PosableHead, type PoseName, type PoseView } from '../../../../core/drawing';
 import { useEffect, useState } from 'react';
+import type { FittedHead } from '../fitted';
 import { places, type PlaceTable } from '../places';
 import { innerSvg } from '../terrain';
 
@@ -12,6 +13,8 @@ export interface PoseDrawings {
   places: PlaceTable;
   /** Fibres that its jaw moves; null for those of the drawn adult, which are loaded when a jaw first opens. */
   fibres: Record<string, JawFibreRow> | null;
+  /** Inner markup of the shut head by view, where it is not the one that all charts draw. */
+  shut: FittedHead['svg'] | null;
   /** Inner markup of a drawing, shut or in a pose. */
   markup: (view: PoseView, pose: PoseName | null) => Promise<string>;
   /** How deep the skin lies at the places of a profile's paths. */
@@ -59,6 +62,7 @@ export const STANDARD_DRAWINGS: PoseDrawings = {
   head: DRAWN_HEAD,
   places,
   fibres: null,
+  shut: null,
   markup: once(async (view, pose) => {
     const path = `../terrain/${fileOf(view, pose)}.svg`;
     return withOwnIds(innerSvg(await (await fetched((pose ? URLS : SHUT_URLS)[path]!)).text()), view, pose);

@@ -27,7 +27,7 @@ function DrawnTerrain({ posed: { view, drawings, drawing, flipped }, flip, ...sv
   const wanted = useMemo(() => [drawing], [drawing]);
   const markup = usePoseMarkup(drawings, view, wanted).get(drawing);
   const html = useMemo(() => ({ __html: markup ?? '' }), [markup]);
-  if (!markup) return <Terrain view={view} flip={flip} fitted={undefined} {...svg} />;
+  if (!markup) return <Terrain view={view} flip={flip} fitted={drawings.shut?.[view]} {...svg} />;
   const aside = flipped ? `matrix(-1 0 0 1 ${sheetOf(view).width} 0)` : undefined;
   return (
     <svg {...svg} className="chart-terrain" aria-hidden="true" data-pose={drawing}>
@@ -82,7 +82,7 @@ function CarriedTerrain({ posed, view, flip, ...svg }: { posed: PosedView; view:
     if (whole) areasAt.current = now;
     if (base) painters.current.get(base)?.paint(mm, whole);
   });
-  if (!markup.size) return <Terrain view={view} flip={flip} fitted={undefined} {...svg} />;
+  if (!markup.size) return <Terrain view={view} flip={flip} fitted={drawings.shut?.[view]} {...svg} />;
   const keep = (name: PoseName | null, layer: keyof DrawingLayers) => (g: SVGGElement | null) => {
     const kept = { ...layers.current.get(name) };
     if (g) kept[layer] = g;
